@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Errors\ValidationError;
+use Opis\JsonSchema\Validator;
+use RuntimeException;
+
+/** Holds data against a JSON Schema of the project and says, for each fault, where it is and what is wrong. */
+final readonly class JsonSchema
+{
+    private function __construct(private string $schema) {}
+
+    /** @throws RuntimeException when the file cannot be read */
+    public static function fromFile(string $path): self
+    {
+        $schema = is_file($path) ? file_get_contents($path) : false;
+
+        return $schema === false ? throw new RuntimeException("no schema at $path") : new self($schema);
+    }
+
+    /** @return list<string> one line a fault, beginning with its JSON path; empty where all is well */
+    public function faults(mixed $data): array
+    {
+        $validator = new Validator;
+        $validator->setMaxErrors(200);
+        $validator->setStopAtFirstError(false);
+        $error = $validator->validate($data, $this->schema)->error();
+        if ($error === null) {
+            return [];
+        }
+
+        return array_values(array_unique(self::say($error)));
+    }
+
+    /** @param list<int|string> $path */
+    public static function path(array $path): string
+    {
+        return '$'.implode('', array_map(
+            static fn (int|string $step): string => is_int($step) ? "[$step]" : '.'.$step,
+            $path,
+        ));
+    }
+
+    /** @return list<string> */
+    private static function say(ValidationError $error): array
+    {
+        if ($error->subErrors() !== []) {
+            return array_merge(...array_map(self::say(...), array_values($error->subErrors())));
+        }
+        /** @var list<int|string> $at */
+        $at = $error->data()->fullPath();
+        $args = $error->args();
+        $lines = static fn (array $names, string $what): array => array_map(
+            static fn (string $name): string => self::path([...$at, $name]).': '.$what,
+            array_values(array_filter($names, is_string(...))),
+        );
+        $here = static fn (string $what): array => [self::path($at).': '.$what];
+
+        return match ($error->keyword()) {
+            'required' => $lines((array) ($args['missing'] ?? []), 'is missing'),
+            'additionalProperties' => $lines(self::strangers($error), 'no such field is known here'),
+            'type' => $here(sprintf('is %s, but must be %s', self::kind($args['type'] ?? ''), self::kind($args['expected'] ?? ''))),
+            'enum' => $here('is not one of the values allowed here'),
+            'minimum' => $here(sprintf('must be at least %s', self::kind($args['min'] ?? ''))),
+            'maximum' => $here(sprintf('must be at most %s', self::kind($args['max'] ?? ''))),
+            'minLength' => $here('must not be empty'),
+            default => $here((new ErrorFormatter)->formatErrorMessage($error)),
+        };
+    }
+
+    /**
+     * The fields the schema does not name. The validator's own list also holds those it did not get round to.
+     *
+     * @return list<string>
+     */
+    private static function strangers(ValidationError $error): array
+    {
+        $schema = $error->schema()->info()->data();
+        $known = is_object($schema) && isset($schema->properties) ? array_keys((array) $schema->properties) : [];
+
+        return array_values(array_diff(array_filter((array) ($error->args()['properties'] ?? []), is_string(...)), $known));
+    }
+
+    private static function kind(mixed $type): string
+    {
+        return is_array($type)
+            ? implode(' or ', array_map(self::kind(...), $type))
+            : str_replace('number (integer)', 'integer', is_scalar($type) ? (string) $type : '');
+    }
+}

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\WinterClass;
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Prescription\LoggedWork;
+use PruningHook\Core\Prescription\Outcome;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Prescription\StemCount;
+
+/**
+ * Reads the JSON of docs/formats/prescribe-input.schema.json into core values. The schema finds wrong types and missing
+ * fields; this finds what a schema cannot: days the calendar lacks, kinds and schools nobody knows, plants of the future.
+ */
+final class PrescribeInput
+{
+    /** @var list<string> */
+    private array $faults = [];
+
+    private function __construct(
+        private readonly PlantBook $book,
+        /** @var array<string, mixed> */
+        private readonly array $data,
+    ) {}
+
+    /**
+     * @return array{SiteYear, Practice, list<Plant>}
+     *
+     * @throws InputFaults with one line for each fault
+     */
+    public static function read(string $json, PlantBook $book, JsonSchema $schema): array
+    {
+        $data = json_decode($json);
+        if (json_last_error() !== JSON_ERROR_NONE) {
+            throw new InputFaults(['$: is not JSON: '.json_last_error_msg()]);
+        }
+        $faults = $schema->faults($data);
+        if ($faults !== []) {
+            throw new InputFaults($faults);
+        }
+        /** @var array<string, mixed> $array */
+        $array = (array) json_decode($json, true);
+
+        return (new self($book, $array))->values();
+    }
+
+    /** @return array{SiteYear, Practice, list<Plant>} */
+    private function values(): array
+    {
+        /** @var array{latitude: float, longitude: float, elevation_m?: int, last_frost?: ?string, first_frost?: ?string, winter: string} $site */
+        $site = $this->data['site'];
+        /** @var int $season */
+        $season = $this->data['season'];
+        /** @var list<array<string, mixed>> $plants */
+        $plants = $this->data['plants'];
+        /** @var array<string, string> $firm */
+        $firm = $this->data['practice'] ?? [];
+        $lastFrost = $this->tried('$.site.last_frost', static fn (): ?MonthDay => isset($site['last_frost']) ? MonthDay::parse($site['last_frost']) : null);
+        $firstFrost = $this->tried('$.site.first_frost', static fn (): ?MonthDay => isset($site['first_frost']) ? MonthDay::parse($site['first_frost']) : null);
+        $practice = $this->tried('$.practice', fn (): Practice => Practice::of($this->book->questions, $firm));
+        $year = $this->faults === [] ? $this->tried('$.site', static fn (): SiteYear => SiteYear::of(Site::of(
+            $site['latitude'], $site['longitude'], $site['elevation_m'] ?? 0, $lastFrost, $firstFrost, WinterClass::from($site['winter']),
+        ), $season)) : null;
+        $read = [];
+        $seen = [];
+        foreach ($plants as $index => $plant) {
+            $path = "\$.plants[$index]";
+            $read[] = $this->plant($plant, $path, $year);
+            /** @var string $ref */
+            $ref = $plant['ref'];
+            if (isset($seen[$ref])) {
+                $this->faults[] = "$path.ref: \"$ref\" is already the ref of plant {$seen[$ref]}";
+            }
+            $seen[$ref] ??= $index;
+        }
+        if ($this->faults !== [] || $year === null || $practice === null) {
+            throw new InputFaults($this->faults);
+        }
+
+        return [$year, $practice, array_values(array_filter($read))];
+    }
+
+    /** @param array<string, mixed> $data as the schema has passed it */
+    private function plant(array $data, string $path, ?SiteYear $year): ?Plant
+    {
+        /** @var array{ref: string, kind: string, planted?: ?string, height_mm?: ?int, spread_mm?: ?int, run_mm?: ?int, count?: int, flowering_height_mm?: ?int, stems?: ?array{old: int, young: int}, form?: ?string, aim?: ?string, grafted?: ?bool, practice?: array<string, string>, hazards?: list<string>, history?: list<array{task: string, season: int, on: string, outcome: string, minutes?: ?int}>} $data */
+        $before = count($this->faults);
+        $kind = $this->tried("$path.kind", fn (): string => $this->book->find($data['kind'])->id ?? throw $this->unknown($data['kind']));
+        $planted = $this->tried("$path.planted", static fn (): ?Day => isset($data['planted']) ? Day::parse($data['planted']) : null);
+        $this->tried("$path.practice", fn (): Practice => Practice::of($this->book->questions, $data['practice'] ?? []));
+        $history = [];
+        foreach ($data['history'] ?? [] as $index => $line) {
+            $on = $this->tried("$path.history[$index].on", static fn (): Day => Day::parse($line['on']));
+            if ($kind !== null && ! isset($this->book->kind($kind)->tasks[$line['task']])) {
+                $this->faults[] = "$path.history[$index].task: $kind has no task \"{$line['task']}\"";
+            }
+            if ($on !== null) {
+                $history[] = LoggedWork::of($line['task'], $line['season'], $on, Outcome::from($line['outcome']), $line['minutes'] ?? null);
+            }
+        }
+        if (count($this->faults) > $before || $kind === null) {
+            return null;
+        }
+        $plant = Plant::of(
+            ref: $data['ref'],
+            kind: $kind,
+            planted: $planted,
+            heightMm: $data['height_mm'] ?? null,
+            spreadMm: $data['spread_mm'] ?? null,
+            runMm: $data['run_mm'] ?? null,
+            count: $data['count'] ?? 1,
+            floweringHeightMm: $data['flowering_height_mm'] ?? null,
+            stems: isset($data['stems']) ? StemCount::of($data['stems']['old'], $data['stems']['young']) : null,
+            form: $data['form'] ?? null,
+            aim: $data['aim'] ?? null,
+            grafted: $data['grafted'] ?? null,
+            practice: $data['practice'] ?? [],
+            hazards: $data['hazards'] ?? [],
+            history: $history,
+        );
+        if ($year !== null) {
+            $this->tried("$path.planted", static fn (): ?int => $plant->yearInGround($year));
+        }
+
+        return $plant;
+    }
+
+    private function unknown(string $name): Fault
+    {
+        $near = $this->book->nearestName($name);
+
+        return new Fault(sprintf('the plant book has no kind "%s"%s', $name, $near === null ? '' : sprintf('; did you mean "%s"?', $near)));
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $read
+     * @return T|null null where the core finds a fault, which is kept with its path
+     */
+    private function tried(string $path, callable $read): mixed
+    {
+        try {
+            return $read();
+        } catch (Fault $fault) {
+            $this->faults[] = $path.': '.$fault->getMessage();
+
+            return null;
+        }
+    }
+}

@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\PlantBook;
+
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Entry;
+use PruningHook\Core\PlantBook\KindReader;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\Sources;
+use PruningHook\Core\Practice\SchoolQuestion;
+use Symfony\Component\Yaml\Exception\ParseException;
+use Symfony\Component\Yaml\Yaml;
+
+/**
+ * Reads the plant book's YAML files into the core. The decoded files are kept beside the framework's caches, under a
+ * name made of their paths, sizes and times, so that a changed file is read anew.
+ */
+final readonly class PlantBookFiles
+{
+    public function __construct(
+        private string $folder,
+        private string $cacheFolder,
+    ) {}
+
+    /** @throws Fault naming file, place and what is wrong */
+    public function read(): PlantBook
+    {
+        $files = $this->decoded();
+        $sources = Sources::of($this->sources($files['sources.yaml'] ?? []));
+        $reader = KindReader::with($sources);
+        $general = $files['general.yaml']['tasks'] ?? [];
+        $kinds = [];
+        foreach ($files as $file => $data) {
+            if (! str_starts_with($file, 'kinds/')) {
+                continue;
+            }
+            foreach (self::kindsIn($data) as $kind) {
+                $kinds[] = $this->told($file, fn () => $reader->read(Entry::of(self::withGeneral($kind, (array) $general))), $kind);
+            }
+        }
+
+        return PlantBook::of(
+            $kinds,
+            $this->told('schools.yaml', fn () => $this->questions(Entry::of($files['schools.yaml'] ?? []))),
+            $this->cautions($files['cautions.yaml'] ?? []),
+            $sources,
+        );
+    }
+
+    /**
+     * The files as decoded, by path below the plant book's folder.
+     *
+     * @return array<string, array<array-key, mixed>>
+     *
+     * @throws Fault when a file is not YAML
+     */
+    public function decoded(): array
+    {
+        $paths = [...glob($this->folder.'/*.yaml') ?: [], ...glob($this->folder.'/kinds/*.yaml') ?: []];
+        if ($paths === []) {
+            throw new Fault("no plant book files in $this->folder");
+        }
+        $mark = hash('xxh128', implode('|', array_map(
+            static fn (string $path): string => $path.filesize($path).filemtime($path),
+            $paths,
+        )));
+        $cache = $this->cacheFolder."/plant-book-$mark.php";
+        if (is_file($cache)) {
+            /** @var array<string, array<array-key, mixed>> */
+            return require $cache;
+        }
+        $files = [];
+        foreach ($paths as $path) {
+            $files[substr($path, strlen($this->folder) + 1)] = $this->parse($path);
+        }
+        $this->keep($cache, $files);
+
+        return $files;
+    }
+
+    /**
+     * One file holds one kind, or several under `kinds`.
+     *
+     * @param  array<array-key, mixed>  $data
+     * @return list<array<array-key, mixed>>
+     */
+    public static function kindsIn(array $data): array
+    {
+        $kinds = $data['kinds'] ?? [$data];
+
+        return array_values(array_filter(is_array($kinds) ? $kinds : [], is_array(...)));
+    }
+
+    /** @return array<array-key, mixed> */
+    private function parse(string $path): array
+    {
+        try {
+            $data = Yaml::parseFile($path);
+        } catch (ParseException $exception) {
+            throw new Fault(sprintf('%s: %s', basename($path), $exception->getMessage()), previous: $exception);
+        }
+
+        return is_array($data) ? $data : throw new Fault(basename($path).': nothing in it');
+    }
+
+    /** @param array<string, array<array-key, mixed>> $files */
+    private function keep(string $cache, array $files): void
+    {
+        foreach (glob($this->cacheFolder.'/plant-book-*.php') ?: [] as $old) {
+            unlink($old);
+        }
+        // Written aside and renamed, so that a second process never reads half a file.
+        $aside = $cache.'.'.getmypid();
+        if (is_writable($this->cacheFolder)
+            && file_put_contents($aside, '<?php return '.var_export($files, true).';') !== false) {
+            rename($aside, $cache);
+        }
+    }
+
+    /**
+     * A kind with the tasks that hold for every kind, unless it says itself what its first year brings.
+     *
+     * @param  array<array-key, mixed>  $kind
+     * @param  array<array-key, mixed>  $general
+     * @return array<array-key, mixed>
+     */
+    private static function withGeneral(array $kind, array $general): array
+    {
+        $tasks = Entry::of($kind)->entries('tasks');
+        foreach ($tasks as $task) {
+            if ($task->entry('when')->int('to_year') === 1) {
+                return $kind;
+            }
+        }
+
+        return [...$kind, 'tasks' => [...(array) ($kind['tasks'] ?? []), ...$general]];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $data
+     * @return array<string, string>
+     */
+    private function sources(array $data): array
+    {
+        $names = [];
+        foreach (Entry::of($data)->entries('sources') as $source) {
+            $names[$source->string('key')] = $source->string('quote');
+        }
+
+        return $names;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $data
+     * @return array<string, string>
+     */
+    private function cautions(array $data): array
+    {
+        $entry = Entry::of($data)->entry('cautions');
+        $texts = [];
+        foreach ($entry->keys() as $key) {
+            $texts[$key] = $entry->string($key);
+        }
+
+        return $texts;
+    }
+
+    /** @return array<string, SchoolQuestion> */
+    private function questions(Entry $file): array
+    {
+        $questions = [];
+        foreach ($file->entries('schools') as $entry) {
+            $options = [];
+            foreach ($entry->entry('options')->keys() as $option) {
+                $options[$option] = $entry->entry('options')->string($option);
+            }
+            $key = $entry->string('key');
+            $questions[$key] = SchoolQuestion::of($key, $entry->string('name'), $options, $entry->string('default'), 'common practice');
+            if (! isset($options[$entry->string('default')])) {
+                throw $entry->fault('default', 'the default is not one of the options');
+            }
+        }
+
+        return $questions;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $read
+     * @param  array<array-key, mixed>  $kind
+     * @return T
+     */
+    private function told(string $file, callable $read, array $kind = []): mixed
+    {
+        try {
+            return $read();
+        } catch (Fault $fault) {
+            $id = is_string($kind['id'] ?? null) ? ' '.$kind['id'] : '';
+            throw new Fault($file.$id.': '.$fault->getMessage(), previous: $fault);
+        }
+    }
+}

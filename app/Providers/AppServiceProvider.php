@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\PlantBook\PlantBookFiles;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Support\ServiceProvider;
+use PruningHook\Core\PlantBook\PlantBook;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(
+            PlantBook::class,
+            static fn (Application $app): PlantBook => (new PlantBookFiles(
+                base_path('plant-book'),
+                storage_path('framework'),
+            ))->read(),
+        );
+    }
+}

@@ -1,0 +1,8 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // The day the product takes for today (yyyy-mm-dd), for tests and for looking at a demo in another season.
+    'today' => env('HOOK_TODAY'),
+];

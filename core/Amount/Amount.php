@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Amount;
+
+use PruningHook\Core\Units\Length;
+
+/** How much of one thing: the lower bound, the number to aim at and the upper bound, in one unit. Lengths in mm. */
+final readonly class Amount
+{
+    private function __construct(
+        public string $what,
+        public string $unit,
+        public int $min,
+        public int $target,
+        public int $max,
+    ) {}
+
+    /** The target is drawn into the bounds. */
+    public static function of(string $what, string $unit, int $min, int $target, int $max): self
+    {
+        return new self($what, $unit, $min, max($min, min($target, $max)), max($min, $max));
+    }
+
+    public static function exactly(string $what, string $unit, int $number): self
+    {
+        return new self($what, $unit, $number, $number, $number);
+    }
+
+    /** "2 to 3 buds", "50 cm", "up to 25 %". */
+    public function inWords(): string
+    {
+        return match (true) {
+            $this->min === $this->max => self::say($this->target, $this->unit),
+            $this->min === 0 => 'up to '.self::say($this->max, $this->unit),
+            $this->unit === 'mm' => Length::ofMm($this->min)->metric().' to '.Length::ofMm($this->max)->metric(),
+            default => $this->min.' to '.self::say($this->max, $this->unit),
+        };
+    }
+
+    public function targetInWords(): string
+    {
+        return self::say($this->target, $this->unit);
+    }
+
+    /** @return array{what: string, unit: string, min: int, target: int, max: int} */
+    public function toArray(): array
+    {
+        return [
+            'what' => $this->what, 'unit' => $this->unit,
+            'min' => $this->min, 'target' => $this->target, 'max' => $this->max,
+        ];
+    }
+
+    private static function say(int $number, string $unit): string
+    {
+        if ($unit === 'mm') {
+            return Length::ofMm($number)->metric();
+        }
+        $noun = $number === 1 && str_ends_with($unit, 's')
+            ? (str_ends_with($unit, 'leaves') ? 'leaf' : substr($unit, 0, -1))
+            : $unit;
+
+        return $number.' '.$noun;
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Amount;
+
+use PruningHook\Core\Reason;
+
+/** What one amount rule answers: the amounts and why they are so. */
+final readonly class Amounts
+{
+    /**
+     * @param  list<Amount>  $amounts
+     * @param  list<Reason>  $reasons
+     */
+    private function __construct(
+        public array $amounts,
+        public array $reasons,
+    ) {}
+
+    /** @param list<Amount> $amounts */
+    public static function of(array $amounts, Reason ...$reasons): self
+    {
+        return new self($amounts, array_values($reasons));
+    }
+}

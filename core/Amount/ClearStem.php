@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Amount;
+
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Entry;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Reason;
+use PruningHook\Core\Units\Length;
+
+/** Clearing the legs to a height, but never above a third of the plant, so that two thirds of it stay in leaf. */
+final readonly class ClearStem implements AmountRule
+{
+    public const CLEAR = 'clear stem';
+
+    private function __construct(
+        private int $min,
+        private int $max,
+        private string $source,
+    ) {}
+
+    /** @throws Fault */
+    public static function fromEntry(Entry $entry, string $source): self
+    {
+        $bound = static fn (string $key): int => $entry->int($key) ?? throw $entry->fault($key, 'a whole number is needed here');
+
+        return new self($bound('min_mm'), $bound('max_mm'), $source);
+    }
+
+    public function for(Plant $plant, Kind $kind): Amounts
+    {
+        $height = $plant->heightMm ?? $kind->typicalHeightMm;
+        $third = intdiv($height, 3);
+        $max = min($this->max, $third);
+        $min = min($this->min, $max);
+
+        return Amounts::of([Amount::of(self::CLEAR, 'mm', $min, intdiv($min + $max, 2), $max)], Reason::of(
+            'Clear stem',
+            sprintf(
+                'legs cleared to %s at most: a third of its %s%s, so that the live crown keeps two thirds',
+                Length::ofMm($max)->metric(), Length::ofMm($height)->metric(),
+                $plant->heightMm === null ? ' (typical height, not measured)' : '',
+            ),
+            $this->source,
+        ));
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Amount;
+
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Reason;
+use PruningHook\Core\Units\Length;
+
+/**
+ * Cutting to a flowering height: cut height = wanted flowering height - growth before flowering, and never below the
+ * kind's lowest framework. Flowers wanted at 1.1 m on a plant that grows 0.6 m first: cut at 0.5 m.
+ */
+final readonly class FloweringHeight implements AmountRule
+{
+    public const CUT = 'cut height';
+
+    public const FLOWERS = 'expected flowering height';
+
+    private function __construct(private string $source) {}
+
+    public static function of(string $source): self
+    {
+        return new self($source);
+    }
+
+    public function for(Plant $plant, Kind $kind): Amounts
+    {
+        [$least, $most] = $kind->growthMm ?? [0, 0];
+        $growth = intdiv($least + $most, 2);
+        $floor = $kind->lowestFrameworkMm ?? 0;
+        $wanted = $plant->floweringHeightMm;
+        $cut = $wanted === null ? max($floor, $kind->usualCutMm ?? $floor) : max($floor, $wanted - $growth);
+        $say = static fn (int $mm): string => Length::ofMm($mm)->metric();
+        $reasons = [$wanted === null
+            ? Reason::of('Cut to a flowering height', sprintf(
+                'no flowering height is asked for, so it is cut at the usual %s; after %s of growth it flowers at about %s',
+                $say($cut), self::range($least, $most), $say($cut + $growth),
+            ), $this->source)
+            : Reason::of('Cut to a flowering height', sprintf(
+                'flowers wanted at %s, and it grows about %s before it flowers: %s - %s = %s',
+                $say($wanted), self::range($least, $most), $say($wanted), $say($growth), self::signed($wanted - $growth),
+            ), $this->source)];
+        if ($wanted !== null && $wanted - $growth < $floor) {
+            $reasons[] = Reason::of('The wish cannot be met', sprintf(
+                'a cut at %s is below its lowest framework of %s; cut at %s it flowers at about %s, the nearest possible',
+                self::signed($wanted - $growth), $say($floor), $say($floor), $say($floor + $growth),
+            ), $this->source);
+        }
+        if ($plant->heightMm !== null && $plant->heightMm < $cut) {
+            $reasons[] = Reason::commonPractice('Shorter than the cut', sprintf(
+                'the plant is %s tall, below the cut: tip its shoots only and let it grow', $say($plant->heightMm),
+            ));
+        }
+        $lowest = $wanted === null ? $cut : max($floor, $wanted - $most);
+        $highest = $wanted === null ? $cut : max($floor, $wanted - $least);
+
+        return Amounts::of([
+            Amount::of(self::CUT, 'mm', $lowest, $cut, $highest),
+            Amount::of(self::FLOWERS, 'mm', $cut + $least, $cut + $growth, $cut + $most),
+        ], ...$reasons);
+    }
+
+    private static function range(int $least, int $most): string
+    {
+        $low = Length::ofMm($least)->metric();
+
+        return $least === $most ? $low : $low.' to '.Length::ofMm($most)->metric();
+    }
+
+    private static function signed(int $mm): string
+    {
+        return $mm < 0 ? 'minus '.Length::ofMm(-$mm)->metric() : Length::ofMm($mm)->metric();
+    }
+}

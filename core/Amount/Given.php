@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Amount;
+
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Entry;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Reason;
+
+/** A figure the plant book gives as it stands: buds to a lateral, wires apart. */
+final readonly class Given implements AmountRule
+{
+    private function __construct(
+        private Amount $amount,
+        private string $because,
+        private string $source,
+    ) {}
+
+    /** @throws Fault */
+    public static function fromEntry(Entry $entry, string $source): self
+    {
+        $bound = static fn (string $key): int => $entry->int($key) ?? throw $entry->fault($key, 'a whole number is needed here');
+
+        return new self(
+            Amount::of($entry->string('what'), $entry->string('unit'), $bound('min'), $bound('target'), $bound('max')),
+            $entry->string('because', ''),
+            $source,
+        );
+    }
+
+    public function for(Plant $plant, Kind $kind): Amounts
+    {
+        $because = $this->because === '' ? '' : ': '.$this->because;
+
+        return Amounts::of([$this->amount], Reason::of(
+            ucfirst($this->amount->what),
+            $this->amount->inWords().$because,
+            $this->source,
+        ));
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Amount;
+
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Entry;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Reason;
+use PruningHook\Core\Units\Length;
+
+/**
+ * How many laterals stand along an arm at a spacing: floor(length / spacing) + 1, for each of the plant's arms, which
+ * share its spread.
+ */
+final readonly class Positions implements AmountRule
+{
+    private function __construct(
+        private string $what,
+        private int $spacingMm,
+        private string $source,
+    ) {}
+
+    /** @throws Fault */
+    public static function fromEntry(Entry $entry, string $source): self
+    {
+        $spacing = $entry->int('spacing_mm');
+        if ($spacing === null || $spacing < 1) {
+            throw $entry->fault('spacing_mm', 'a spacing of at least 1 mm is needed here');
+        }
+
+        return new self($entry->string('what'), $spacing, $source);
+    }
+
+    /** @param int $lengthMm at least 0 */
+    public static function along(int $lengthMm, int $spacingMm): int
+    {
+        return intdiv($lengthMm, $spacingMm) + 1;
+    }
+
+    public function for(Plant $plant, Kind $kind): Amounts
+    {
+        $spacing = Amount::exactly('spacing of the laterals', 'mm', $this->spacingMm);
+        $apart = Length::ofMm($this->spacingMm)->metric();
+        if ($plant->spreadMm === null) {
+            return Amounts::of([$spacing], Reason::of('Spacing', 'laterals about '.$apart.' apart', $this->source));
+        }
+        $count = self::along($plant->spreadMm, $this->spacingMm);
+
+        return Amounts::of([
+            $spacing,
+            Amount::of($this->what, 'laterals', (int) floor($count * 0.8), $count, $count),
+        ], Reason::of(
+            'Spacing',
+            sprintf('%s of arms with a lateral every %s has room for %d', Length::ofMm($plant->spreadMm)->metric(), $apart, $count),
+            $this->source,
+        ));
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Amount;
+
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Entry;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Reason;
+use PruningHook\Core\Units\Length;
+
+/** Reducing by a share of the height the plant has now; where it has not been measured, the share itself. */
+final readonly class ReduceHeight implements AmountRule
+{
+    public const AFTER = 'height after the cut';
+
+    public const SHARE = 'share of the height to take off';
+
+    private function __construct(
+        private int $percent,
+        private string $source,
+    ) {}
+
+    /** @throws Fault */
+    public static function fromEntry(Entry $entry, string $source): self
+    {
+        return new self(
+            $entry->int('percent') ?? throw $entry->fault('percent', 'a whole number is needed here'),
+            $source,
+        );
+    }
+
+    public function for(Plant $plant, Kind $kind): Amounts
+    {
+        if ($plant->heightMm === null) {
+            return Amounts::of([Amount::exactly(self::SHARE, '%', $this->percent)], Reason::of(
+                'Reduce by a share',
+                sprintf('take off %d %% of the height; its height has not been measured', $this->percent),
+                $this->source,
+            ));
+        }
+        $after = (int) round($plant->heightMm * (100 - $this->percent) / 100);
+        $play = intdiv($plant->heightMm, 20);
+
+        return Amounts::of([Amount::of(self::AFTER, 'mm', $after - $play, $after, $after + $play)], Reason::of(
+            'Reduce by a share',
+            sprintf('%s tall less %d %% leaves %s', Length::ofMm($plant->heightMm)->metric(), $this->percent, Length::ofMm($after)->metric()),
+            $this->source,
+        ));
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Amount;
+
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Entry;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Reason;
+
+/** A number of stems the kind is best kept to; where this plant's stems are counted, also how many that takes out. */
+final readonly class StemsToKeep implements AmountRule
+{
+    private function __construct(
+        private Amount $keep,
+        private string $source,
+    ) {}
+
+    /** @throws Fault */
+    public static function fromEntry(Entry $entry, string $source): self
+    {
+        $bound = static fn (string $key): int => $entry->int($key) ?? throw $entry->fault($key, 'a whole number is needed here');
+        $unit = $entry->string('unit', 'stems');
+
+        return new self(Amount::of($unit.' to keep', $unit, $bound('min'), $bound('target'), $bound('max')), $source);
+    }
+
+    public function for(Plant $plant, Kind $kind): Amounts
+    {
+        $keep = $this->keep;
+        if ($plant->stems === null) {
+            return Amounts::of([$keep], Reason::of(
+                ucfirst($keep->what),
+                $keep->inWords().' are enough for a plant of this kind',
+                $this->source,
+            ));
+        }
+        $all = $plant->stems->all();
+        $out = Amount::of(
+            $keep->unit.' to take out', $keep->unit,
+            max(0, $all - $keep->max), max(0, $all - $keep->target), max(0, $all - $keep->min),
+        );
+
+        return Amounts::of([$keep, $out], Reason::of(
+            ucfirst($keep->what),
+            $all <= $keep->max
+                ? sprintf('it has %d; %s are wanted, so none must go for number alone', $all, $keep->inWords())
+                : sprintf('it has %d; keeping %s takes out %d', $all, $keep->targetInWords(), $out->target),
+            $this->source,
+        ));
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Amount;
+
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Reason;
+
+/**
+ * Renewal by thirds: a third of the old stems comes out at the base each year, the oldest first, and never more than
+ * a third of all stems. Where the stems have not been counted, the share is given for the crew to count out.
+ */
+final readonly class Thirds implements AmountRule
+{
+    public const TAKE = 'old stems to take out';
+
+    public const KEEP = 'young stems to leave';
+
+    public const SHARE = 'share of the stems to take out';
+
+    private function __construct(private string $source) {}
+
+    public static function of(string $source): self
+    {
+        return new self($source);
+    }
+
+    public function for(Plant $plant, Kind $kind): Amounts
+    {
+        if ($plant->stems === null) {
+            return Amounts::of([Amount::of(self::SHARE, '%', 0, 33, 33)], Reason::of(
+                'Renewal by thirds',
+                'the stems have not been counted: count the old ones and take out one in three',
+                $this->source,
+            ));
+        }
+        $old = $plant->stems->old;
+        $all = $plant->stems->all();
+        $most = min($old, intdiv($all, 3));
+        $target = min($most, max(1, (int) round($old / 3)));
+        $amounts = [Amount::of(self::TAKE, 'stems', min($target, $most), $target, $most)];
+        if ($plant->stems->young > 0) {
+            $amounts[] = Amount::exactly(self::KEEP, 'stems', $plant->stems->young);
+        }
+
+        return Amounts::of($amounts, Reason::of(
+            'Renewal by thirds',
+            sprintf(
+                '%d old and %d young stems: a third of the old is %d, and no more than a third of all %d (%d) goes in a year',
+                $old, $plant->stems->young, $target, $all, $most,
+            ),
+            $this->source,
+        ));
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Calendar;
+
+use PruningHook\Core\Fault;
+
+/** A year in which anchors have days: a site's, or a kind's at that site. */
+interface Anchors
+{
+    /** @throws Fault when this year has no such anchor */
+    public function day(Anchor $anchor): Day;
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Calendar;
+
+use PruningHook\Core\Fault;
+
+/**
+ * One edge of a window: an offset, or the earliest or latest of several.
+ *
+ * Written `last-frost-14`, `earliest(bud-break-30, midwinter+70)` or `latest(bloom-end, last-frost+21)`.
+ */
+final readonly class Edge
+{
+    /** @param non-empty-list<Offset> $offsets */
+    private function __construct(
+        private array $offsets,
+        private bool $latest,
+    ) {}
+
+    /** @throws Fault when the words do not follow the grammar above */
+    public static function parse(string $text): self
+    {
+        if (preg_match('/^(earliest|latest)\((.+)\)$/', trim($text), $part) === 1) {
+            return new self(array_map(Offset::parse(...), explode(',', $part[2])), $part[1] === 'latest');
+        }
+
+        return new self([Offset::parse($text)], false);
+    }
+
+    public function in(Anchors $year): Day
+    {
+        $chosen = $this->offsets[0]->in($year);
+        foreach (array_slice($this->offsets, 1) as $offset) {
+            $day = $offset->in($year);
+            $chosen = $this->latest ? Day::latest($chosen, $day) : Day::earliest($chosen, $day);
+        }
+
+        return $chosen;
+    }
+
+    /** The anchors this edge looks at. @return list<Anchor> */
+    public function anchors(): array
+    {
+        return array_map(static fn (Offset $offset): Anchor => $offset->anchor, $this->offsets);
+    }
+
+    public function inWords(): string
+    {
+        $words = array_map(static fn (Offset $offset): string => $offset->inWords(), $this->offsets);
+
+        return count($words) === 1
+            ? $words[0]
+            : implode(' or ', $words).', whichever is '.($this->latest ? 'later' : 'earlier');
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Calendar;
+
+use PruningHook\Core\Fault;
+
+/** When a kind's own events fall, each hung on an anchor of the site or on an earlier event of the kind. */
+final readonly class Phenology
+{
+    /** The order in which events are worked out; an event may lean only on those before it. */
+    private const ORDER = [Anchor::BudBreak, Anchor::BloomStart, Anchor::BloomEnd, Anchor::FruitEnd, Anchor::LeafFall];
+
+    /** @param array<string, Edge> $edges */
+    private function __construct(private array $edges) {}
+
+    /**
+     * @param  array<string, Edge>  $edges  by anchor
+     *
+     * @throws Fault when an event is not a kind's own or leans on a later one
+     */
+    public static function of(array $edges): self
+    {
+        $known = [];
+        foreach (self::ORDER as $anchor) {
+            foreach (($edges[$anchor->value] ?? null)?->anchors() ?? [] as $leansOn) {
+                if (in_array($leansOn, self::ORDER, true) && ! in_array($leansOn, $known, true)) {
+                    throw new Fault(sprintf('%s cannot lean on %s', $anchor->value, $leansOn->value));
+                }
+            }
+            if (isset($edges[$anchor->value])) {
+                $known[] = $anchor;
+            }
+        }
+        $own = array_map(static fn (Anchor $anchor): string => $anchor->value, self::ORDER);
+        foreach (array_diff(array_keys($edges), $own) as $stranger) {
+            throw new Fault(sprintf('"%s" is not an event of a plant\'s year', $stranger));
+        }
+
+        return new self($edges);
+    }
+
+    public function has(Anchor $anchor): bool
+    {
+        return isset($this->edges[$anchor->value]);
+    }
+
+    public function edge(Anchor $anchor): ?Edge
+    {
+        return $this->edges[$anchor->value] ?? null;
+    }
+
+    /** @return array<string, Day> by anchor, worked out in order */
+    public function in(SiteYear $site): array
+    {
+        $days = [];
+        foreach (self::ORDER as $anchor) {
+            $edge = $this->edge($anchor);
+            if ($edge !== null) {
+                $days[$anchor->value] = $edge->in(KindYear::with($site, $days));
+            }
+        }
+
+        return $days;
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Calendar;
+
+use PruningHook\Core\Fault;
+
+/**
+ * Where a plant grows, as far as the calendar cares: latitude and longitude in degrees (north and east positive),
+ * height above the sea in metres, average last and first frost, and the class of its winter.
+ */
+final readonly class Site
+{
+    private function __construct(
+        public float $latitude,
+        public float $longitude,
+        public int $elevationM,
+        public ?MonthDay $lastFrost,
+        public ?MonthDay $firstFrost,
+        public WinterClass $winter,
+    ) {}
+
+    /**
+     * @param  ?MonthDay  $lastFrost  null only where there is no frost, on a warm site
+     * @param  ?MonthDay  $firstFrost  as above
+     *
+     * @throws Fault when the place is not on earth, or a site with frost lacks a frost date
+     */
+    public static function of(
+        float $latitude,
+        float $longitude,
+        int $elevationM,
+        ?MonthDay $lastFrost,
+        ?MonthDay $firstFrost,
+        WinterClass $winter,
+    ): self {
+        if (abs($latitude) > 90) {
+            throw new Fault(sprintf('a latitude lies between -90 and 90 degrees, not at %s', $latitude));
+        }
+        if (abs($longitude) > 180) {
+            throw new Fault(sprintf('a longitude lies between -180 and 180 degrees, not at %s', $longitude));
+        }
+        if ($winter !== WinterClass::Warm && ($lastFrost === null || $firstFrost === null)) {
+            throw new Fault('only a warm site may go without frost dates');
+        }
+
+        return new self($latitude, $longitude, $elevationM, $lastFrost, $firstFrost, $winter);
+    }
+
+    public function hemisphere(): Hemisphere
+    {
+        return Hemisphere::at($this->latitude);
+    }
+}

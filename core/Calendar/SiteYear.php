@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Calendar;
+
+use PruningHook\Core\Fault;
+
+/**
+ * One season at one site: from the midwinter that opens it to the next one, with the days of the site's anchors.
+ *
+ * A season carries the number of the calendar year of its spring in both hemispheres, so a mirrored garden has the
+ * same season half a year later.
+ */
+final readonly class SiteYear implements Anchors
+{
+    /**
+     * Where there is no frost, the year's growth still slows and starts; these stand in for frost dates, in days
+     * after the midwinter that opens the season. Common practice, no source.
+     */
+    private const FROSTLESS_SPRING = 45;
+
+    private const FROSTLESS_AUTUMN = 345;
+
+    /** Forsythia flowers some six weeks before the average last frost; indicators will correct it. Common practice. */
+    private const FORSYTHIA_BEFORE_LAST_FROST = 40;
+
+    /** The autumn in which planning turns to the next season: this many days before its midwinter. */
+    private const TURN_BEFORE_MIDWINTER = 45;
+
+    /** @param array<string, Day> $days */
+    private function __construct(
+        public Site $site,
+        public int $season,
+        private array $days,
+    ) {}
+
+    public static function of(Site $site, int $season): self
+    {
+        $midwinter = $site->hemisphere()->midwinterOf($season);
+        $lastFrost = $site->lastFrost?->nearest($midwinter->plus(120)) ?? $midwinter->plus(self::FROSTLESS_SPRING);
+
+        return new self($site, $season, [
+            Anchor::Midwinter->value => $midwinter,
+            Anchor::LastFrost->value => $lastFrost,
+            Anchor::Midsummer->value => $site->hemisphere()->midsummerOf($season),
+            Anchor::FirstFrost->value => $site->firstFrost?->nearest($midwinter->plus(310))
+                ?? $midwinter->plus(self::FROSTLESS_AUTUMN),
+            Anchor::PreviousFirstFrost->value => $site->firstFrost?->nearest($midwinter->minus(55))
+                ?? $midwinter->minus(365 - self::FROSTLESS_AUTUMN),
+            Anchor::ForsythiaBloom->value => $lastFrost->minus(self::FORSYTHIA_BEFORE_LAST_FROST),
+        ]);
+    }
+
+    /** The season that work on the given day counts to. Late autumn already belongs to the coming season. */
+    public static function seasonOn(Site $site, Day $day): int
+    {
+        $season = $day->year();
+        foreach ([$season + 1, $season] as $candidate) {
+            $turn = $site->hemisphere()->midwinterOf($candidate)->minus(self::TURN_BEFORE_MIDWINTER);
+            if (! $day->isBefore($turn)) {
+                return $candidate;
+            }
+        }
+
+        return $season - 1;
+    }
+
+    public function day(Anchor $anchor): Day
+    {
+        return $this->days[$anchor->value]
+            ?? throw new Fault(sprintf('a site has no %s of its own', $anchor->inWords()));
+    }
+
+    /** The midwinter that ends the season. */
+    public function end(): Day
+    {
+        return $this->site->hemisphere()->midwinterOf($this->season + 1);
+    }
+}

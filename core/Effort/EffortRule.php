@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Effort;
+
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Entry;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\Prescription\LoggedWork;
+use PruningHook\Core\Prescription\Outcome;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Reason;
+
+/**
+ * Minutes for one gardener: (base + per metre of height + per stem) for each plant, plus per metre of run; then drawn
+ * towards what this plant has really taken, by its own log.
+ *
+ * The rates are common practice of the trade; they are starting points until there is a log.
+ */
+final readonly class EffortRule
+{
+    /** The rate counts as much as this many logged visits. Common practice, no source. */
+    private const WEIGHT_OF_RATE = 2;
+
+    private function __construct(
+        private int $base,
+        private float $perMetreHeight,
+        private float $perStem,
+        private float $perMetreRun,
+    ) {}
+
+    /** @throws Fault */
+    public static function fromEntry(Entry $minutes): self
+    {
+        return new self(
+            $minutes->int('base') ?? 0,
+            (float) $minutes->number('per_metre_height', 0),
+            (float) $minutes->number('per_stem', 0),
+            (float) $minutes->number('per_metre_run', 0),
+        );
+    }
+
+    /** @param float $factor how many times as long it takes, because the pass before was missed */
+    public function minutes(Plant $plant, Kind $kind, string $task, float $factor): Effort
+    {
+        $height = $plant->heightMm ?? $kind->typicalHeightMm;
+        $each = $this->base + $this->perMetreHeight * $height / 1000 + $this->perStem * ($plant->stems?->all() ?? 0);
+        $rate = $each * $plant->count + $this->perMetreRun * ($plant->runMm ?? 0) / 1000;
+        $said = $this->inWords($plant, $height);
+        $logged = array_filter(
+            $plant->history,
+            static fn (LoggedWork $work): bool => $work->task === $task && $work->outcome === Outcome::Done && $work->minutes !== null,
+        );
+        $learned = $rate;
+        if ($logged !== []) {
+            $spent = array_sum(array_map(static fn (LoggedWork $work): int => (int) $work->minutes, $logged));
+            $learned = (self::WEIGHT_OF_RATE * $rate + $spent) / (self::WEIGHT_OF_RATE + count($logged));
+            $said .= sprintf(
+                ': %d min by the usual rate, drawn towards the %d min it took on average over %d logged %s',
+                (int) round($rate), (int) round($spent / count($logged)), count($logged), count($logged) === 1 ? 'visit' : 'visits',
+            );
+        }
+
+        return Effort::of(max(1, (int) round($learned * $factor)), Reason::commonPractice('Time', $said));
+    }
+
+    private function inWords(Plant $plant, int $height): string
+    {
+        $parts = [];
+        if ($this->base > 0) {
+            $parts[] = $this->base.' min';
+        }
+        if ($this->perMetreHeight > 0) {
+            $parts[] = sprintf('%s min for each of its %s m of height%s', $this->perMetreHeight, number_format($height / 1000, 1),
+                $plant->heightMm === null ? ' (typical, not measured)' : '');
+        }
+        if ($this->perStem > 0) {
+            $parts[] = sprintf('%s min for each of its %d stems', $this->perStem, $plant->stems?->all() ?? 0);
+        }
+        $said = implode(' and ', $parts).($plant->count > 1 ? sprintf(', for each of %d plants', $plant->count) : '');
+
+        return $this->perMetreRun > 0 && $plant->runMm !== null
+            ? $said.sprintf(', and %s min for each of its %s m of run', $this->perMetreRun, number_format($plant->runMm / 1000, 1))
+            : $said;
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Planning;
+
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Prescription\Prescriber;
+use PruningHook\Core\Prescription\Task;
+
+/** What a plant is due for round about a day: every task of the seasons whose windows reach into the time looked at. */
+final readonly class Agenda
+{
+    private function __construct(private Prescriber $prescriber) {}
+
+    public static function with(PlantBook $book): self
+    {
+        return new self(Prescriber::with($book));
+    }
+
+    /**
+     * Every task whose window touches the days from `$from` to `$to`, by opening.
+     *
+     * @return list<DueTask>
+     *
+     * @throws Fault when the kind is unknown
+     */
+    public function between(Plant $plant, Site $site, Practice $practice, Day $today, Day $from, Day $to): array
+    {
+        $due = [];
+        for ($season = SiteYear::seasonOn($site, $from) - 1; $season <= SiteYear::seasonOn($site, $to) + 1; $season++) {
+            $year = SiteYear::of($site, $season);
+            if ($plant->planted !== null && $plant->planted->isAfter($year->end())) {
+                continue;
+            }
+            foreach ($this->prescriber->prescribe($plant, $year, $practice)->tasks as $task) {
+                if (self::touches($task, $plant, $from, $to)) {
+                    $due[] = DueTask::of($task, $plant->logged($task->key, $season), $today);
+                }
+            }
+        }
+        usort($due, static fn (DueTask $a, DueTask $b): int => $a->task->window->opens->number <=> $b->task->window->opens->number);
+
+        return $due;
+    }
+
+    /** What bears on today: passed lately, open, or coming. @return list<DueTask> */
+    public function around(Plant $plant, Site $site, Practice $practice, Day $today): array
+    {
+        return $this->between($plant, $site, $practice, $today, $today->minus(DueTask::MISSED_DAYS), $today->plus(DueTask::COMING_DAYS));
+    }
+
+    /** A window that was over before the plant was in the ground is not its own. */
+    private static function touches(Task $task, Plant $plant, Day $from, Day $to): bool
+    {
+        return ! $task->window->closes->isBefore($from)
+            && ! $task->window->opens->isAfter($to)
+            && ($plant->planted === null || ! $task->window->closes->isBefore($plant->planted));
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\PlantBook;
+
+use PruningHook\Core\Calendar\WinterClass;
+use PruningHook\Core\Practice\Choice;
+use PruningHook\Core\Practice\Practice;
+
+/** What a condition of the plant book may ask about one plant in one season. */
+final readonly class Circumstances
+{
+    private function __construct(
+        private WinterClass $winter,
+        private Practice $practice,
+        /** 1 in the plant's first season in the ground; null where the planting date is not known */
+        public ?int $yearInGround,
+        private ?string $form,
+        private ?string $aim,
+        private ?bool $grafted,
+    ) {}
+
+    public static function of(
+        WinterClass $winter,
+        Practice $practice,
+        ?int $yearInGround = null,
+        ?string $form = null,
+        ?string $aim = null,
+        ?bool $grafted = null,
+    ): self {
+        return new self($winter, $practice, $yearInGround, $form, $aim, $grafted);
+    }
+
+    public function choice(string $question): Choice
+    {
+        return $this->practice->inForce($question);
+    }
+
+    /** The plant's answer to a condition's key, or null where it is not known. */
+    public function answer(string $key): ?string
+    {
+        return match ($key) {
+            'winter' => $this->winter->value,
+            'form' => $this->form,
+            'aim' => $this->aim,
+            'grafted' => $this->grafted === null ? null : ($this->grafted ? 'yes' : 'no'),
+            default => $this->choice($key)->option,
+        };
+    }
+}

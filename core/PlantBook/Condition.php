@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\PlantBook;
+
+use PruningHook\Core\Fault;
+
+/**
+ * When a piece of knowledge holds: `{winter: cold}`, `{vine-system: [spur, cane]}`, `{from_year: 3}`. Every line must
+ * hold; a list holds where any of its values does. A plant of unknown age counts as established.
+ */
+final readonly class Condition
+{
+    public const FACTS = ['winter', 'form', 'aim', 'grafted'];
+
+    /** @param array<string, list<string>> $wanted */
+    private function __construct(
+        private array $wanted,
+        private ?int $fromYear,
+        private ?int $toYear,
+    ) {}
+
+    /** @throws Fault */
+    public static function fromEntry(Entry $entry): self
+    {
+        $wanted = [];
+        foreach (array_diff($entry->keys(), ['from_year', 'to_year']) as $key) {
+            $wanted[$key] = $entry->strings($key);
+        }
+
+        return new self($wanted, $entry->int('from_year'), $entry->int('to_year'));
+    }
+
+    public function holds(Circumstances $plant): bool
+    {
+        $year = $plant->yearInGround ?? PHP_INT_MAX;
+        if ($year < ($this->fromYear ?? 1) || $year > ($this->toYear ?? PHP_INT_MAX)) {
+            return false;
+        }
+        foreach ($this->wanted as $key => $values) {
+            if (! in_array($plant->answer($key), $values, true)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** The questions of practice this looks at. @return list<string> */
+    public function questions(): array
+    {
+        return array_values(array_diff(array_keys($this->wanted), self::FACTS));
+    }
+
+    /** The same, but holding from the given year in the ground where it says nothing of age itself. */
+    public function fromYearAtLeast(int $year): self
+    {
+        return $this->fromYear === null && $this->toYear === null
+            ? new self($this->wanted, $year, null)
+            : $this;
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\PlantBook;
+
+use PruningHook\Core\Calendar\Phenology;
+
+/** What is known of a kind of plant. Lengths in millimetres. */
+final readonly class Kind
+{
+    /**
+     * @param  list<string>  $alsoCalled  other botanical and common names
+     * @param  list<string>  $traits  of `thorny`, `dense` (birds nest in it), `opposite-buds`, `tied` (trained and tied), `grafted`
+     * @param  ?array{int, int}  $growthMm  least and most growth before it flowers, where it flowers on new wood
+     * @param  list<string>  $cautions
+     * @param  list<ClosureRule>  $closures
+     * @param  array<string, TaskRule>  $tasks  by key
+     */
+    private function __construct(
+        public string $id,
+        public string $name,
+        public string $botanical,
+        public array $alsoCalled,
+        public string $habit,
+        public FloweringWood $wood,
+        public Phenology $phenology,
+        public array $traits,
+        public int $typicalHeightMm,
+        public ?array $growthMm,
+        public ?int $lowestFrameworkMm,
+        public ?int $usualCutMm,
+        public array $cautions,
+        public array $closures,
+        public array $tasks,
+        public string $about,
+    ) {}
+
+    /**
+     * @param  list<string>  $alsoCalled
+     * @param  list<string>  $traits
+     * @param  ?array{int, int}  $growthMm
+     * @param  list<string>  $cautions
+     * @param  list<ClosureRule>  $closures
+     * @param  array<string, TaskRule>  $tasks
+     */
+    public static function of(
+        string $id,
+        string $name,
+        string $botanical,
+        array $alsoCalled,
+        string $habit,
+        FloweringWood $wood,
+        Phenology $phenology,
+        array $traits,
+        int $typicalHeightMm,
+        ?array $growthMm,
+        ?int $lowestFrameworkMm,
+        ?int $usualCutMm,
+        array $cautions,
+        array $closures,
+        array $tasks,
+        string $about,
+    ): self {
+        return new self($id, $name, $botanical, $alsoCalled, $habit, $wood, $phenology, $traits, $typicalHeightMm,
+            $growthMm, $lowestFrameworkMm, $usualCutMm, $cautions, $closures, $tasks, $about);
+    }
+
+    public function has(string $trait): bool
+    {
+        return in_array($trait, $this->traits, true);
+    }
+
+    /** The questions of practice any of its tasks depends on. @return list<string> */
+    public function questions(): array
+    {
+        $questions = [];
+        foreach ($this->tasks as $task) {
+            $questions = [...$questions, ...$task->questions()];
+        }
+
+        return array_values(array_unique($questions));
+    }
+
+    /** Every name it answers to. @return list<string> */
+    public function names(): array
+    {
+        return [$this->id, $this->name, $this->botanical, ...$this->alsoCalled];
+    }
+}

@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\PlantBook;
+
+use PruningHook\Core\Amount\AmountRules;
+use PruningHook\Core\Calendar\Edge;
+use PruningHook\Core\Calendar\Phenology;
+use PruningHook\Core\Calendar\WindowRule;
+use PruningHook\Core\Effort\EffortRule;
+use PruningHook\Core\Fault;
+use PruningHook\Core\Method\Methods;
+
+/** Turns a decoded plant book entry into a Kind. The file has passed the schema; this catches what a schema cannot. */
+final readonly class KindReader
+{
+    private function __construct(private Sources $sources) {}
+
+    public static function with(Sources $sources): self
+    {
+        return new self($sources);
+    }
+
+    /** @throws Fault naming the place in the entry */
+    public function read(Entry $kind): Kind
+    {
+        $tasks = [];
+        foreach ($kind->entries('tasks') as $entry) {
+            $task = $this->task($entry);
+            $tasks[$task->key] = $task;
+        }
+        foreach ($tasks as $task) {
+            if ($task->pair !== null && ! isset($tasks[$task->pair->task])) {
+                throw $kind->fault('tasks', sprintf('%s is paired with "%s", which is no task here', $task->key, $task->pair->task));
+            }
+        }
+        $growth = $kind->entry('growth_mm');
+
+        return Kind::of(
+            id: $kind->string('id'),
+            name: $kind->string('name'),
+            botanical: $kind->string('botanical'),
+            alsoCalled: $kind->strings('also'),
+            habit: $kind->string('habit'),
+            wood: FloweringWood::from($kind->string('wood')),
+            phenology: $this->phenology($kind),
+            traits: $kind->strings('traits'),
+            typicalHeightMm: $kind->int('typical_height_mm') ?? 1000,
+            growthMm: $kind->has('growth_mm') ? [$growth->int('min') ?? 0, $growth->int('max') ?? 0] : null,
+            lowestFrameworkMm: $kind->int('lowest_framework_mm'),
+            usualCutMm: $kind->int('usual_cut_mm'),
+            cautions: $kind->strings('cautions'),
+            closures: array_map($this->closure(...), $kind->entries('closures')),
+            tasks: $tasks,
+            about: $kind->string('about'),
+        );
+    }
+
+    private function phenology(Entry $kind): Phenology
+    {
+        $edges = [];
+        $events = $kind->entry('phenology');
+        foreach ($events->keys() as $event) {
+            $edges[$event] = $events->parsed($event, Edge::parse(...));
+        }
+        try {
+            return Phenology::of($edges);
+        } catch (Fault $fault) {
+            throw $kind->fault('phenology', $fault->getMessage());
+        }
+    }
+
+    private function task(Entry $task): TaskRule
+    {
+        $when = Condition::fromEntry($task->entry('when'));
+
+        return TaskRule::of(
+            key: $task->string('key'),
+            name: $task->string('name'),
+            // A new plant is only cleaned in its first year, unless the book says otherwise.
+            when: $when->fromYearAtLeast(2),
+            methods: $this->conditionals($task, 'methods', fn (Entry $entry): string => $this->method($entry)),
+            windows: $this->conditionals($task, 'windows', $this->window(...)),
+            amounts: $this->conditionals($task, 'amounts', fn (Entry $entry) => AmountRules::fromEntry($entry, $this->source($entry))),
+            steps: $this->conditionals($task, 'steps', static fn (Entry $entry): string => $entry->string('text')),
+            effort: EffortRule::fromEntry($task->entry('minutes')),
+            pair: $task->has('pair') ? $this->pair($task->entry('pair')) : null,
+            early: $task->has('early') ? $this->outside($task->entry('early')) : null,
+            late: $task->has('late') ? $this->outside($task->entry('late')) : null,
+            stimulates: $task->bool('stimulates', true),
+            takesFloweringWood: $task->bool('takes_flowering_wood', true),
+            cautions: $task->strings('cautions'),
+        );
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(Entry): T  $read
+     * @return list<Conditional<T>>
+     */
+    private function conditionals(Entry $task, string $key, callable $read): array
+    {
+        $pieces = [];
+        foreach ($task->entries($key) as $entry) {
+            $pieces[] = Conditional::of(Condition::fromEntry($entry->entry('when')), $read($entry));
+        }
+
+        return $pieces;
+    }
+
+    private function method(Entry $entry): string
+    {
+        $key = $entry->string('use');
+        if (Methods::find($key) === null) {
+            throw $entry->fault('use', sprintf('"%s" is not a method', $key));
+        }
+
+        return $key;
+    }
+
+    private function window(Entry $entry): TaskWindow
+    {
+        $edge = static fn (string $key): Edge => $entry->parsed($key, Edge::parse(...));
+
+        return TaskWindow::of(
+            WindowRule::of($edge('opens'), $edge('best_from'), $edge('best_to'), $edge('closes')),
+            $entry->string('because'),
+            $this->source($entry),
+        );
+    }
+
+    private function closure(Entry $entry): ClosureRule
+    {
+        return ClosureRule::of(
+            $entry->parsed('from', Edge::parse(...)),
+            $entry->parsed('to', Edge::parse(...)),
+            $entry->string('because'),
+            $this->source($entry),
+        );
+    }
+
+    private function outside(Entry $entry): OutsideWindow
+    {
+        return OutsideWindow::of($entry->bool('closed', false), $entry->string('because'), $this->source($entry));
+    }
+
+    private function pair(Entry $entry): PairedTask
+    {
+        return PairedTask::of(
+            $entry->string('task'),
+            $entry->bool('season_before', false),
+            (float) $entry->number('factor', 1),
+            $entry->string('step'),
+            $this->source($entry),
+        );
+    }
+
+    private function source(Entry $entry): string
+    {
+        return $entry->has('source') ? $entry->parsed('source', $this->sources->quote(...)) : $this->sources->quote(Sources::COMMON);
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\PlantBook;
+
+use PruningHook\Core\Amount\AmountRule;
+use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\Calendar\KindYear;
+use PruningHook\Core\Effort\EffortRule;
+
+/** One task of a kind's year, as the plant book knows it, before it meets a plant, a site and a school. */
+final readonly class TaskRule
+{
+    /**
+     * @param  list<Conditional<string>>  $methods  method keys; the first that holds is used
+     * @param  list<Conditional<TaskWindow>>  $windows  the first that holds is used
+     * @param  list<Conditional<AmountRule>>  $amounts  all that hold are used
+     * @param  list<Conditional<string>>  $steps  all that hold are used, in order
+     * @param  list<string>  $cautions  keys of cautions that belong to this task
+     */
+    private function __construct(
+        public string $key,
+        public string $name,
+        public Condition $when,
+        public array $methods,
+        public array $windows,
+        public array $amounts,
+        public array $steps,
+        public EffortRule $effort,
+        public ?PairedTask $pair,
+        public ?OutsideWindow $early,
+        public ?OutsideWindow $late,
+        /** true where the cut sets the plant growing, so that it must not fall late in the season */
+        public bool $stimulates,
+        /** true where flowers are on the wood being cut */
+        public bool $takesFloweringWood,
+        public array $cautions,
+    ) {}
+
+    /**
+     * @param  list<Conditional<string>>  $methods
+     * @param  list<Conditional<TaskWindow>>  $windows
+     * @param  list<Conditional<AmountRule>>  $amounts
+     * @param  list<Conditional<string>>  $steps
+     * @param  list<string>  $cautions
+     */
+    public static function of(
+        string $key,
+        string $name,
+        Condition $when,
+        array $methods,
+        array $windows,
+        array $amounts,
+        array $steps,
+        EffortRule $effort,
+        ?PairedTask $pair,
+        ?OutsideWindow $early,
+        ?OutsideWindow $late,
+        bool $stimulates,
+        bool $takesFloweringWood,
+        array $cautions,
+    ): self {
+        return new self($key, $name, $when, $methods, $windows, $amounts, $steps, $effort, $pair, $early, $late,
+            $stimulates, $takesFloweringWood, $cautions);
+    }
+
+    public function window(Circumstances $plant): ?TaskWindow
+    {
+        return Conditional::holding($this->windows, $plant)[0] ?? null;
+    }
+
+    public function windowIn(KindYear $year, Circumstances $plant): ?Window
+    {
+        return $this->window($plant)?->rule->in($year);
+    }
+
+    public function method(Circumstances $plant): string
+    {
+        return Conditional::holding($this->methods, $plant)[0] ?? 'light-tidy';
+    }
+
+    /** The questions of practice this task depends on. @return list<string> */
+    public function questions(): array
+    {
+        $questions = $this->when->questions();
+        foreach ([...$this->methods, ...$this->windows, ...$this->amounts, ...$this->steps] as $piece) {
+            $questions = [...$questions, ...$piece->when->questions()];
+        }
+
+        return array_values(array_unique($questions));
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Practice;
+
+use PruningHook\Core\Fault;
+
+/**
+ * The schools chosen by firm, garden and plant. `Practice::of($schools, firm: ['crape-myrtle-height' => 'heading'])`
+ * answers "heading" until a garden or a plant says otherwise.
+ */
+final readonly class Practice
+{
+    /**
+     * @param  array<string, SchoolQuestion>  $questions  by key
+     * @param  array<string, array<string, string>>  $chosen  level to question to option
+     */
+    private function __construct(
+        private array $questions,
+        private array $chosen,
+    ) {}
+
+    /**
+     * @param  array<string, SchoolQuestion>  $questions  by key
+     * @param  array<string, string>  $firm  question to option
+     * @param  array<string, string>  $garden
+     *
+     * @throws Fault when a question or an answer is unknown
+     */
+    public static function of(array $questions, array $firm = [], array $garden = []): self
+    {
+        return new self($questions, [
+            PracticeLevel::Firm->value => self::checked($questions, $firm),
+            PracticeLevel::Garden->value => self::checked($questions, $garden),
+        ]);
+    }
+
+    /**
+     * The same practice with one plant's own choices on top.
+     *
+     * @param  array<string, string>  $plant  question to option
+     *
+     * @throws Fault when a question or an answer is unknown
+     */
+    public function forPlant(array $plant): self
+    {
+        return new self(
+            $this->questions,
+            [...$this->chosen, PracticeLevel::Plant->value => self::checked($this->questions, $plant)],
+        );
+    }
+
+    /** @throws Fault when nobody knows the question */
+    public function inForce(string $question): Choice
+    {
+        $asked = $this->questions[$question]
+            ?? throw new Fault(sprintf('"%s" is not a question of practice', $question));
+        foreach ([PracticeLevel::Plant, PracticeLevel::Garden, PracticeLevel::Firm] as $level) {
+            $option = $this->chosen[$level->value][$question] ?? null;
+            if ($option !== null) {
+                return Choice::of($asked, $option, $level);
+            }
+        }
+
+        return Choice::of($asked, $asked->default, PracticeLevel::Default);
+    }
+
+    /**
+     * @param  array<string, SchoolQuestion>  $questions
+     * @param  array<string, string>  $choices
+     * @return array<string, string>
+     */
+    private static function checked(array $questions, array $choices): array
+    {
+        foreach ($choices as $key => $option) {
+            $question = $questions[$key] ?? throw new Fault(sprintf('"%s" is not a question of practice', $key));
+            if (! isset($question->options[$option])) {
+                throw new Fault(sprintf(
+                    '"%s" is not an answer to "%s": choose %s',
+                    $option,
+                    $key,
+                    implode(' or ', array_keys($question->options)),
+                ));
+            }
+        }
+
+        return $choices;
+    }
+}

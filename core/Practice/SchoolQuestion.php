@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Practice;
+
+/** A question on which good practitioners differ, the answers they give, and the one taken where nobody chooses. */
+final readonly class SchoolQuestion
+{
+    /** @param array<string, string> $options option key to its name in words */
+    private function __construct(
+        public string $key,
+        public string $name,
+        public array $options,
+        public string $default,
+        public string $source,
+    ) {}
+
+    /**
+     * @param  array<string, string>  $options
+     */
+    public static function of(string $key, string $name, array $options, string $default, string $source): self
+    {
+        return new self($key, $name, $options, $default, $source);
+    }
+}

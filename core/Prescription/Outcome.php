@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Prescription;
+
+/** How a task on a visit ended. */
+enum Outcome: string
+{
+    case Done = 'done';
+    case Partly = 'partly';
+    case NotDone = 'not-done';
+
+    public function inWords(): string
+    {
+        return match ($this) {
+            self::Done => 'done',
+            self::Partly => 'partly done',
+            self::NotDone => 'not done',
+        };
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Prescription;
+
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Fault;
+
+/**
+ * One plant, or a group kept as one record (12 roses, 9 m of hedge), as it stands in its garden. Lengths in mm;
+ * null where nobody has measured.
+ */
+final readonly class Plant
+{
+    /** Planted later than this after midsummer, a plant makes its first growth in the next season. Common practice. */
+    private const LATE_PLANTING = 60;
+
+    /**
+     * @param  array<string, string>  $practice  the plant's own choice of schools, question to option
+     * @param  list<string>  $hazards  keys of cautions that hold where it stands
+     * @param  list<LoggedWork>  $history
+     */
+    private function __construct(
+        public string $ref,
+        public string $kind,
+        public ?Day $planted,
+        public ?int $heightMm,
+        public ?int $spreadMm,
+        /** length of a hedge or row */
+        public ?int $runMm,
+        public int $count,
+        public ?int $floweringHeightMm,
+        public ?StemCount $stems,
+        public ?string $form,
+        public ?string $aim,
+        public ?bool $grafted,
+        public array $practice,
+        public array $hazards,
+        public array $history,
+    ) {}
+
+    /**
+     * @param  string  $kind  the plant book's id
+     * @param  array<string, string>  $practice
+     * @param  list<string>  $hazards
+     * @param  list<LoggedWork>  $history
+     *
+     * @throws Fault when the count is below one or a length below zero
+     */
+    public static function of(
+        string $ref,
+        string $kind,
+        ?Day $planted = null,
+        ?int $heightMm = null,
+        ?int $spreadMm = null,
+        ?int $runMm = null,
+        int $count = 1,
+        ?int $floweringHeightMm = null,
+        ?StemCount $stems = null,
+        ?string $form = null,
+        ?string $aim = null,
+        ?bool $grafted = null,
+        array $practice = [],
+        array $hazards = [],
+        array $history = [],
+    ): self {
+        if ($count < 1) {
+            throw new Fault('a record stands for at least one plant');
+        }
+        foreach ([$heightMm, $spreadMm, $runMm, $floweringHeightMm] as $length) {
+            if ($length !== null && $length < 0) {
+                throw new Fault('a length cannot be negative');
+            }
+        }
+
+        return new self($ref, $kind, $planted, $heightMm, $spreadMm, $runMm, $count, $floweringHeightMm, $stems,
+            $form, $aim, $grafted, $practice, $hazards, $history);
+    }
+
+    /**
+     * 1 in the season of its first growth, null where the planting date is not known.
+     *
+     * @throws Fault when the plant is not in the ground in this season
+     */
+    public function yearInGround(SiteYear $year): ?int
+    {
+        if ($this->planted === null) {
+            return null;
+        }
+        $hemisphere = $year->site->hemisphere();
+        $first = $this->planted->year();
+        while ($this->planted->isAfter($hemisphere->midsummerOf($first)->plus(self::LATE_PLANTING))) {
+            $first++;
+        }
+        while (! $this->planted->isAfter($hemisphere->midsummerOf($first - 1)->plus(self::LATE_PLANTING))) {
+            $first--;
+        }
+        if ($this->planted->isAfter($year->end())) {
+            throw new Fault(sprintf('planted on %s, after season %d is over', $this->planted, $year->season));
+        }
+
+        return max(1, $year->season - $first + 1);
+    }
+
+    /** The record's line for a task of a season, the latest where there are several. */
+    public function logged(string $task, int $season): ?LoggedWork
+    {
+        $found = null;
+        foreach ($this->history as $work) {
+            if ($work->task === $task && $work->season === $season && ($found === null || $work->on->isAfter($found->on))) {
+                $found = $work;
+            }
+        }
+
+        return $found;
+    }
+
+    /** True where the record tells anything at all of a season, so that a missing line means missed work. */
+    public function hasRecordOf(int $season): bool
+    {
+        foreach ($this->history as $work) {
+            if ($work->season === $season) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Prescription;
+
+use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Calendar\Closure;
+use PruningHook\Core\Calendar\KindYear;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Fault;
+use PruningHook\Core\Method\Methods;
+use PruningHook\Core\Method\Steps;
+use PruningHook\Core\PlantBook\Circumstances;
+use PruningHook\Core\PlantBook\Conditional;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\TaskRule;
+use PruningHook\Core\PlantBook\TaskWindow;
+use PruningHook\Core\Practice\Choice;
+use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Reason;
+use PruningHook\Core\Safety\Cautions;
+
+/** The way in: a plant, its site's season and the practice in force give its prescription with reasons. */
+final readonly class Prescriber
+{
+    private function __construct(private PlantBook $book) {}
+
+    public static function with(PlantBook $book): self
+    {
+        return new self($book);
+    }
+
+    /**
+     * @param  Practice  $practice  of firm and garden; the plant's own choices are laid on top here
+     *
+     * @throws Fault when the kind is unknown or the plant not in the ground in this season
+     */
+    public function prescribe(Plant $plant, SiteYear $year, Practice $practice): Prescription
+    {
+        $kind = $this->book->kind($plant->kind);
+        $kindYear = KindYear::of($year, $kind->phenology);
+        $circumstances = self::circumstances($plant, $year, $practice);
+        $tasks = [];
+        foreach ($kind->tasks as $rule) {
+            $window = $rule->when->holds($circumstances) ? $rule->window($circumstances) : null;
+            if ($window !== null) {
+                $tasks[] = $this->task($rule, $window, $plant, $kind, $kindYear, $circumstances);
+            }
+        }
+        usort($tasks, static fn (Task $a, Task $b): int => $a->window->opens->number <=> $b->window->opens->number);
+
+        return Prescription::of($plant->ref, $kind, $year->season, $tasks, self::closed($kind, $year));
+    }
+
+    /** @throws Fault when the plant is not in the ground in this season */
+    public static function circumstances(Plant $plant, SiteYear $year, Practice $practice): Circumstances
+    {
+        return Circumstances::of(
+            $year->site->winter,
+            $practice->forPlant($plant->practice),
+            $plant->yearInGround($year),
+            $plant->form,
+            $plant->aim,
+            $plant->grafted,
+        );
+    }
+
+    /**
+     * The closures of a season, and those of the next that begin before this one is over.
+     *
+     * @return list<Closure>
+     */
+    public static function closed(Kind $kind, SiteYear $year): array
+    {
+        $next = SiteYear::of($year->site, $year->season + 1);
+        $closed = [];
+        foreach ($kind->closures as $rule) {
+            $closed[] = $rule->in(KindYear::of($year, $kind->phenology));
+            $coming = $rule->in(KindYear::of($next, $kind->phenology));
+            if ($coming->from->isBefore($year->end())) {
+                $closed[] = $coming;
+            }
+        }
+
+        return $closed;
+    }
+
+    private function task(
+        TaskRule $rule,
+        TaskWindow $timing,
+        Plant $plant,
+        Kind $kind,
+        KindYear $year,
+        Circumstances $circumstances,
+    ): Task {
+        $window = $timing->rule->in($year);
+        $method = Methods::get($rule->method($circumstances));
+        [$amounts, $because] = self::amounts($rule, $plant, $kind, $circumstances);
+        $missed = self::missedPass($rule, $plant, $kind, $year->site->season);
+        $effort = $rule->effort->minutes($plant, $kind, $rule->key, $missed === null ? 1.0 : $missed->factor);
+        $schools = array_map(static fn (string $key): Choice => $circumstances->choice($key), $rule->questions());
+
+        return Task::of(
+            $rule->key,
+            $rule->name,
+            $method->name(),
+            $method->rank(),
+            $year->site->season,
+            $schools,
+            $window,
+            $amounts,
+            Steps::for($method, $kind, $plant, $amounts, Conditional::holding($rule->steps, $circumstances), $missed?->step),
+            $effort->minutes,
+            Cautions::from($this->book->cautions)->for($kind, $plant, $rule, $window, $year->site),
+            [
+                Reason::of('Wood', ucfirst($kind->name).' '.$kind->wood->inWords().'.', $timing->source),
+                Reason::of('Window', $timing->because.' ('.$timing->rule->inWords().')', $timing->source),
+                ...self::age($plant, $circumstances),
+                ...array_map(static fn (Choice $choice): Reason => $choice->reason(), $schools),
+                ...$because,
+                ...($missed === null ? [] : [$missed->reason]),
+                $effort->reason,
+            ],
+        );
+    }
+
+    /** @return array{list<Amount>, list<Reason>} */
+    private static function amounts(TaskRule $rule, Plant $plant, Kind $kind, Circumstances $circumstances): array
+    {
+        $amounts = [];
+        $reasons = [];
+        foreach (Conditional::holding($rule->amounts, $circumstances) as $amountRule) {
+            $answer = $amountRule->for($plant, $kind);
+            $amounts = [...$amounts, ...$answer->amounts];
+            $reasons = [...$reasons, ...$answer->reasons];
+        }
+
+        return [$amounts, $reasons];
+    }
+
+    /** The other pass of the pair, where the record shows that it was not done. An empty record accuses nobody. */
+    private static function missedPass(TaskRule $rule, Plant $plant, Kind $kind, int $season): ?MissedPass
+    {
+        if ($rule->pair === null) {
+            return null;
+        }
+        $of = $rule->pair->seasonBefore ? $season - 1 : $season;
+        $other = $plant->logged($rule->pair->task, $of);
+        if ($other?->outcome === Outcome::Done || ($other === null && ! $plant->hasRecordOf($of))) {
+            return null;
+        }
+
+        return MissedPass::of($rule->pair, $kind->tasks[$rule->pair->task]->name, $of, $other);
+    }
+
+    /** @return list<Reason> */
+    private static function age(Plant $plant, Circumstances $circumstances): array
+    {
+        $year = $circumstances->yearInGround;
+        if ($year === null || $plant->planted === null || $year > 5) {
+            return [];
+        }
+
+        return [Reason::commonPractice('Young plant', sprintf(
+            'planted on %s, so this is season %d in the ground%s',
+            $plant->planted,
+            $year,
+            $year === 1 ? ': only dead, damaged and broken wood and spent heads come off; shaping waits a year' : '',
+        ))];
+    }
+}

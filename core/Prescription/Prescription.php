@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Prescription;
+
+use PruningHook\Core\Calendar\Closure;
+use PruningHook\Core\PlantBook\Kind;
+
+/** Everything one plant needs in one season, and the days on which it is left alone. */
+final readonly class Prescription
+{
+    /**
+     * @param  list<Task>  $tasks  by the opening of their windows
+     * @param  list<Closure>  $closed
+     */
+    private function __construct(
+        public string $ref,
+        public Kind $kind,
+        public int $season,
+        public array $tasks,
+        public array $closed,
+    ) {}
+
+    /**
+     * @param  list<Task>  $tasks
+     * @param  list<Closure>  $closed
+     */
+    public static function of(string $ref, Kind $kind, int $season, array $tasks, array $closed): self
+    {
+        return new self($ref, $kind, $season, $tasks, $closed);
+    }
+
+    public function task(string $key): ?Task
+    {
+        foreach ($this->tasks as $task) {
+            if ($task->key === $key) {
+                return $task;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, mixed> the shape of docs/formats/prescription.schema.json */
+    public function toArray(): array
+    {
+        return [
+            'ref' => $this->ref,
+            'kind' => ['id' => $this->kind->id, 'name' => $this->kind->name],
+            'tasks' => array_map(static fn (Task $task): array => $task->toArray(), $this->tasks),
+            'closed' => array_map(static fn (Closure $closure): array => $closure->toArray(), $this->closed),
+        ];
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Prescription;
+
+use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\Practice\Choice;
+use PruningHook\Core\Reason;
+
+/** What is to be done to one plant in one season, once: when, how, how much, how long, with what care, and why. */
+final readonly class Task
+{
+    /**
+     * @param  list<Choice>  $schools  the schools it depends on, as they are in force
+     * @param  list<Amount>  $amounts
+     * @param  list<string>  $steps
+     * @param  list<string>  $cautions
+     * @param  list<Reason>  $reasons
+     */
+    private function __construct(
+        public string $key,
+        public string $name,
+        public string $method,
+        public int $rank,
+        public int $season,
+        public array $schools,
+        public Window $window,
+        public array $amounts,
+        public array $steps,
+        public int $minutes,
+        public array $cautions,
+        public array $reasons,
+    ) {}
+
+    /**
+     * @param  string  $method  its name in words
+     * @param  int  $rank  place in the order of work, low first
+     * @param  list<Choice>  $schools
+     * @param  list<Amount>  $amounts
+     * @param  list<string>  $steps
+     * @param  list<string>  $cautions
+     * @param  list<Reason>  $reasons
+     */
+    public static function of(
+        string $key,
+        string $name,
+        string $method,
+        int $rank,
+        int $season,
+        array $schools,
+        Window $window,
+        array $amounts,
+        array $steps,
+        int $minutes,
+        array $cautions,
+        array $reasons,
+    ): self {
+        return new self($key, $name, $method, $rank, $season, $schools, $window, $amounts, $steps, $minutes, $cautions, $reasons);
+    }
+
+    /** The schools in force in one word each, or null where none bears on the task. */
+    public function school(): ?string
+    {
+        return $this->schools === []
+            ? null
+            : implode(', ', array_map(static fn (Choice $choice): string => $choice->option, $this->schools));
+    }
+
+    /** @return array<string, mixed> the shape of docs/formats/prescription.schema.json */
+    public function toArray(): array
+    {
+        return [
+            'key' => $this->key,
+            'name' => $this->name,
+            'method' => $this->method,
+            'school' => $this->school(),
+            'window' => $this->window->toArray(),
+            'amounts' => array_map(static fn (Amount $amount): array => $amount->toArray(), $this->amounts),
+            'steps' => $this->steps,
+            'minutes' => $this->minutes,
+            'cautions' => $this->cautions,
+            'reasons' => array_map(static fn (Reason $reason): array => $reason->toArray(), $this->reasons),
+        ];
+    }
+}

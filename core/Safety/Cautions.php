@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Safety;
+
+use PruningHook\Core\Calendar\Anchor;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\TaskRule;
+use PruningHook\Core\Prescription\Plant;
+
+/** The cautions that stand at a task: what the kind, the plant's height, the place and the time of year call for. */
+final readonly class Cautions
+{
+    /** Above this a ladder comes out. Common practice, no source. */
+    private const REACH_MM = 2200;
+
+    /** The nesting season, in days after the season's midwinter: about March to August in the north. Local rules win. */
+    private const NESTING_FROM = 70;
+
+    private const NESTING_TO = 253;
+
+    /** @param array<string, string> $texts by key */
+    private function __construct(private array $texts) {}
+
+    /** @param array<string, string> $texts by key */
+    public static function from(array $texts): self
+    {
+        return new self($texts);
+    }
+
+    /** @return list<string> sentences, the gravest first */
+    public function for(Kind $kind, Plant $plant, TaskRule $task, Window $window, SiteYear $year): array
+    {
+        $keys = $plant->hazards;
+        if ($kind->has('dense') && self::nesting($window, $year)) {
+            $keys[] = 'nests';
+        }
+        if (($plant->heightMm ?? $kind->typicalHeightMm) > self::REACH_MM) {
+            $keys[] = 'ladder';
+        }
+        if ($kind->has('thorny')) {
+            $keys[] = 'thorns';
+        }
+
+        return array_values(array_filter(array_map(
+            fn (string $key): ?string => $this->texts[$key] ?? null,
+            array_values(array_unique([...$keys, ...$kind->cautions, ...$task->cautions])),
+        )));
+    }
+
+    private static function nesting(Window $window, SiteYear $year): bool
+    {
+        $midwinter = $year->day(Anchor::Midwinter);
+
+        return ! $window->closes->isBefore($midwinter->plus(self::NESTING_FROM))
+            && ! $window->opens->isAfter($midwinter->plus(self::NESTING_TO));
+    }
+}

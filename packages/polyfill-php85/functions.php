@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+if (! function_exists('array_first')) {
+    /**
+     * The first value of an array, or null where it is empty.
+     *
+     * @param  array<array-key, mixed>  $array
+     */
+    function array_first(array $array): mixed
+    {
+        return $array === [] ? null : $array[array_key_first($array)];
+    }
+}
+
+if (! function_exists('array_last')) {
+    /**
+     * The last value of an array, or null where it is empty.
+     *
+     * @param  array<array-key, mixed>  $array
+     */
+    function array_last(array $array): mixed
+    {
+        return $array === [] ? null : $array[array_key_last($array)];
+    }
+}
+
+if (! function_exists('get_error_handler')) {
+    /** The error handler in force; PHP only tells it when another is set, so one is set and taken back. */
+    function get_error_handler(): ?callable
+    {
+        $handler = set_error_handler(null);
+        restore_error_handler();
+
+        return $handler;
+    }
+}
+
+if (! function_exists('get_exception_handler')) {
+    /** The exception handler in force, read the same way. */
+    function get_exception_handler(): ?callable
+    {
+        $handler = set_exception_handler(null);
+        restore_exception_handler();
+
+        return $handler;
+    }
+}
