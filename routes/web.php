@@ -1,1 +1,46 @@
 <?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\Auth\ForgotPasswordController;
+use App\Http\Controllers\Auth\LoginController;
+use App\Http\Controllers\Auth\ResetPasswordController;
+use App\Http\Controllers\GardenController;
+use App\Http\Controllers\PlantController;
+use App\Http\Controllers\SearchController;
+use App\Http\Controllers\SeasonController;
+use App\Http\Controllers\VisitController;
+use App\Http\Controllers\WorkLogController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('sign-in', [LoginController::class, 'showLoginForm'])->name('login');
+    Route::post('sign-in', [LoginController::class, 'login']);
+    Route::get('forgotten', [ForgotPasswordController::class, 'showLinkRequestForm'])->name('password.request');
+    Route::post('forgotten', [ForgotPasswordController::class, 'sendResetLinkEmail'])->middleware('throttle:6,1')->name('password.email');
+    Route::get('new-password/{token}', [ResetPasswordController::class, 'showResetForm'])->name('password.reset');
+    Route::post('new-password', [ResetPasswordController::class, 'reset'])->name('password.update');
+});
+
+Route::middleware('auth')->group(function (): void {
+    Route::post('sign-out', [LoginController::class, 'logout'])->name('logout');
+    Route::get('/', [SeasonController::class, 'index'])->name('season');
+    Route::get('search', [SearchController::class, 'index'])->name('search');
+
+    Route::resource('gardens', GardenController::class)->except('destroy');
+    Route::resource('gardens.plants', PlantController::class)->shallow()->except('index');
+    Route::get('plants/{plant}/record', [PlantController::class, 'record'])->name('plants.record');
+
+    Route::post('plants/{plant}/restore', [PlantController::class, 'restore'])->whereNumber('plant')->name('plants.restore');
+
+    Route::get('round', [VisitController::class, 'index'])->name('round');
+    Route::get('gardens/{garden}/visits/plan', [VisitController::class, 'create'])->name('visits.create');
+    Route::get('gardens/{garden}/visits/common-days', [VisitController::class, 'preview'])->name('visits.preview');
+    Route::post('gardens/{garden}/visits', [VisitController::class, 'store'])->name('visits.store');
+    Route::get('visits/{visit}', [VisitController::class, 'show'])->name('visits.show');
+    Route::put('visits/{visit}', [VisitController::class, 'update'])->name('visits.update');
+    Route::delete('visits/{visit}', [VisitController::class, 'destroy'])->name('visits.destroy');
+
+    Route::put('tasks/{task}/log', [WorkLogController::class, 'store'])->name('logs.store');
+    Route::delete('tasks/{task}/log', [WorkLogController::class, 'destroy'])->name('logs.destroy');
+});

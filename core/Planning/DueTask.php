@@ -19,7 +19,7 @@ final readonly class DueTask
     public const COMING_DAYS = 42;
 
     /** A window that passed unlogged is shown as missed for this long. */
-    public const MISSED_DAYS = 60;
+    public const MISSED_DAYS = 30;
 
     private function __construct(
         public Task $task,

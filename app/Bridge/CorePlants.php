@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bridge;
+
+use App\Models\Firm;
+use App\Models\Garden;
+use App\Models\Plant;
+use App\Models\WorkLog;
+use Illuminate\Support\Carbon;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\WinterClass;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Prescription\LoggedWork;
+use PruningHook\Core\Prescription\Plant as CorePlant;
+use PruningHook\Core\Prescription\StemCount;
+
+/** Turns rows into the core's values. Nothing else does. */
+final class CorePlants
+{
+    private ?Firm $firm = null;
+
+    public function __construct(private readonly PlantBook $book) {}
+
+    /** @throws \PruningHook\Core\Fault when the row holds what the core refuses */
+    public function plant(Plant $row): CorePlant
+    {
+        return CorePlant::of(
+            ref: (string) $row->id,
+            kind: $row->kind,
+            planted: $row->planted_on === null ? null : self::day($row->planted_on),
+            heightMm: $row->height_mm,
+            spreadMm: $row->spread_mm,
+            runMm: $row->run_mm,
+            count: $row->count,
+            floweringHeightMm: $row->flowering_height_mm,
+            stems: $row->stems_old === null && $row->stems_young === null ? null : StemCount::of($row->stems_old ?? 0, $row->stems_young ?? 0),
+            form: $row->form,
+            aim: $row->aim,
+            grafted: $row->grafted,
+            practice: $row->practice,
+            hazards: $row->hazards,
+            history: array_values($row->workLogs->map(static fn (WorkLog $log): LoggedWork => LoggedWork::of(
+                $log->task, $log->season, self::day($log->on), $log->outcome, $log->minutes,
+            ))->all()),
+        );
+    }
+
+    public function site(Garden $row): Site
+    {
+        return Site::of(
+            $row->latitude,
+            $row->longitude,
+            $row->elevation_m,
+            $row->last_frost === null ? null : MonthDay::parse($row->last_frost),
+            $row->first_frost === null ? null : MonthDay::parse($row->first_frost),
+            WinterClass::from($row->winter),
+        );
+    }
+
+    public function practice(Garden $row): Practice
+    {
+        $this->firm ??= Firm::ours();
+
+        return Practice::of($this->book->questions, $this->firm->practice, $row->practice);
+    }
+
+    public static function day(Carbon $date): Day
+    {
+        return Day::parse($date->format('Y-m-d'));
+    }
+}

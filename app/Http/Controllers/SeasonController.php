@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Crew;
+use App\Models\Garden;
+use App\Season\SeasonFilter;
+use App\Season\SeasonScreen;
+use App\Support\Today;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use PruningHook\Core\PlantBook\PlantBook;
+
+final class SeasonController extends Controller
+{
+    public function index(Request $request, SeasonScreen $screen, PlantBook $book): View
+    {
+        $filter = SeasonFilter::from($request, $book);
+
+        return view('season.index', [
+            ...$screen->show($filter, Today::day()),
+            'filter' => $filter,
+            'gardens' => Garden::query()->orderBy('name')->get(),
+            'crews' => Crew::query()->orderBy('name')->get(),
+            'book' => $book,
+        ]);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\PlanRequest;
+use App\Models\Crew;
+use App\Models\Garden;
+use App\Models\User;
+use App\Models\Visit;
+use App\Support\Today;
+use App\Visits\MoveVisit;
+use App\Visits\PlanScreen;
+use App\Visits\PlanVisit;
+use App\Visits\RoundScreen;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+final class VisitController extends Controller
+{
+    public function index(Request $request, RoundScreen $screen): View
+    {
+        /** @var User $user */
+        $user = $request->user();
+
+        return view('visits.index', $screen->show($user, $request->integer('crew') ?: null, Today::day()));
+    }
+
+    public function create(Request $request, Garden $garden, PlanScreen $screen): View
+    {
+        $this->authorize('plan', $garden);
+
+        return view('visits.plan', [
+            ...$screen->show($garden, $request, Today::day()),
+            'crews' => Crew::query()->orderBy('name')->get(),
+        ]);
+    }
+
+    public function preview(Request $request, Garden $garden, PlanScreen $screen): View
+    {
+        $this->authorize('plan', $garden);
+
+        return view('visits.common', $screen->show($garden, $request, Today::day()));
+    }
+
+    public function store(PlanRequest $request, Garden $garden, PlanVisit $plan): RedirectResponse
+    {
+        $visit = $plan->plan($garden->load('plants.workLogs'), $request->day(), $request->choices(), $request->reason(), $request->crew(), $request->user());
+
+        return redirect()->route('visits.show', $visit)->with('said', 'The visit is planned.');
+    }
+
+    public function show(Visit $visit): View
+    {
+        $visit->load(['garden', 'crew', 'tasks' => ['plant', 'log', 'visit']]);
+
+        return view('visits.show', ['visit' => $visit, 'today' => Today::day()]);
+    }
+
+    public function update(Request $request, Visit $visit, MoveVisit $move): RedirectResponse
+    {
+        $this->authorize('update', $visit);
+        $this->validate($request, ['on' => ['required', 'date_format:Y-m-d'], 'outside_reason' => ['nullable', 'string', 'max:500']]);
+        $move->move($visit, $request->string('on')->toString(), $request->string('outside_reason')->trim()->toString());
+
+        return redirect()->route('visits.show', $visit)->with('said', 'The visit is moved.');
+    }
+
+    public function destroy(Visit $visit): RedirectResponse
+    {
+        $this->authorize('delete', $visit);
+        if ($visit->load('tasks.log')->isTouched()) {
+            return back()->withErrors(['visit' => 'Work is logged on this visit, so it stays. Undo the log first.']);
+        }
+        $visit->delete();
+
+        return redirect()->route('gardens.show', $visit->garden_id)->with('said', 'The visit is cancelled; its tasks are open again.');
+    }
+}

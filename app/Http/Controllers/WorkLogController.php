@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\LogRequest;
+use App\Models\VisitTask;
+use App\Visits\LogWork;
+use Illuminate\Http\RedirectResponse;
+
+final class WorkLogController extends Controller
+{
+    public function store(LogRequest $request, VisitTask $task, LogWork $work): RedirectResponse
+    {
+        $work->log($task, $request->said($task), $request->user());
+
+        return redirect()->to(route('visits.show', $task->visit_id)."#task-$task->id")
+            ->with('said', "{$task->plant->label}: logged.")
+            ->with('undo', [route('logs.destroy', $task), 'DELETE']);
+    }
+
+    public function destroy(VisitTask $task): RedirectResponse
+    {
+        $this->authorize('log', $task->visit);
+        $task->log()->delete();
+
+        return redirect()->to(route('visits.show', $task->visit_id)."#task-$task->id")->with('said', "{$task->plant->label}: the log is taken back.");
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Database\Factories\PlantFactory;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * @property int $id
+ * @property int $garden_id
+ * @property string $kind the plant book's id
+ * @property string $label
+ * @property ?string $bed
+ * @property ?Carbon $planted_on
+ * @property int $count
+ * @property ?int $height_mm
+ * @property ?int $spread_mm
+ * @property ?int $run_mm
+ * @property ?int $flowering_height_mm
+ * @property ?int $stems_old
+ * @property ?int $stems_young
+ * @property ?string $form
+ * @property ?string $aim
+ * @property ?bool $grafted
+ * @property list<string> $hazards
+ * @property array<string, string> $practice question to option
+ * @property ?string $notes
+ * @property-read Garden $garden
+ * @property-read Collection<int, WorkLog> $workLogs
+ * @property-read Collection<int, VisitTask> $visitTasks
+ */
+final class Plant extends Model
+{
+    /** @use HasFactory<PlantFactory> */
+    use HasFactory;
+
+    use SoftDeletes;
+
+    protected $fillable = ['kind', 'label', 'bed', 'planted_on', 'count', 'height_mm', 'spread_mm', 'run_mm',
+        'flowering_height_mm', 'stems_old', 'stems_young', 'form', 'aim', 'grafted', 'hazards', 'practice', 'notes'];
+
+    protected $casts = ['planted_on' => 'date', 'grafted' => 'boolean', 'hazards' => 'array', 'practice' => 'array'];
+
+    protected $attributes = ['hazards' => '[]', 'practice' => '{}', 'count' => 1];
+
+    /** @return BelongsTo<Garden, $this> */
+    public function garden(): BelongsTo
+    {
+        return $this->belongsTo(Garden::class);
+    }
+
+    /** @return HasMany<WorkLog, $this> */
+    public function workLogs(): HasMany
+    {
+        return $this->hasMany(WorkLog::class);
+    }
+
+    /** @return HasMany<VisitTask, $this> */
+    public function visitTasks(): HasMany
+    {
+        return $this->hasMany(VisitTask::class);
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Notifications\ResetPasswordNotification;
+use Database\Factories\UserFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Notifications\Notifiable;
+use SensitiveParameter;
+
+/**
+ * @property int $id
+ * @property string $name
+ * @property string $email
+ * @property Role $role
+ * @property ?int $crew_id
+ * @property-read ?Crew $crew
+ */
+final class User extends Authenticatable
+{
+    /** @use HasFactory<UserFactory> */
+    use HasFactory;
+
+    use Notifiable;
+
+    protected $fillable = ['name', 'email', 'password', 'role', 'crew_id'];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    protected $casts = ['password' => 'hashed', 'role' => Role::class];
+
+    /** @return BelongsTo<Crew, $this> */
+    public function crew(): BelongsTo
+    {
+        return $this->belongsTo(Crew::class);
+    }
+
+    public function isPlanner(): bool
+    {
+        return $this->role === Role::Planner;
+    }
+
+    public function leads(?int $crewId): bool
+    {
+        return $this->role === Role::Lead && $crewId !== null && $this->crew_id === $crewId;
+    }
+
+    public function worksWith(?int $crewId): bool
+    {
+        return $crewId !== null && $this->crew_id === $crewId;
+    }
+
+    /** @param string $token */
+    public function sendPasswordResetNotification(#[SensitiveParameter] $token): void
+    {
+        $this->notify(new ResetPasswordNotification($token));
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * A day's work of one crew in one garden.
+ *
+ * @property int $id
+ * @property int $garden_id
+ * @property ?int $crew_id
+ * @property Carbon $on
+ * @property ?string $outside_reason why the day lies outside the common window, where it does
+ * @property ?int $planned_by
+ * @property-read Garden $garden
+ * @property-read ?Crew $crew
+ * @property-read Collection<int, VisitTask> $tasks
+ */
+final class Visit extends Model
+{
+    protected $fillable = ['garden_id', 'crew_id', 'on', 'outside_reason', 'planned_by'];
+
+    protected $casts = ['on' => 'date'];
+
+    /** @return BelongsTo<Garden, $this> */
+    public function garden(): BelongsTo
+    {
+        return $this->belongsTo(Garden::class);
+    }
+
+    /** @return BelongsTo<Crew, $this> */
+    public function crew(): BelongsTo
+    {
+        return $this->belongsTo(Crew::class);
+    }
+
+    /** @return HasMany<VisitTask, $this> in the order of work */
+    public function tasks(): HasMany
+    {
+        return $this->hasMany(VisitTask::class)->orderBy('position');
+    }
+
+    public function minutes(): int
+    {
+        return (int) $this->tasks->sum(static fn (VisitTask $task): int => $task->prescribed['minutes']);
+    }
+
+    public function isLogged(): bool
+    {
+        return $this->tasks->every(static fn (VisitTask $task): bool => $task->log !== null);
+    }
+
+    public function isTouched(): bool
+    {
+        return $this->tasks->contains(static fn (VisitTask $task): bool => $task->log !== null);
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * One task of one plant on one visit, with the prescription as it stood when it was planned.
+ *
+ * @phpstan-type Amount array{what: string, unit: string, min: int, target: int, max: int}
+ * @phpstan-type Prescribed array{key: string, name: string, method: string, school: ?string, window: array{opens: string, best_from: string, best_to: string, closes: string}, amounts: list<Amount>, steps: list<string>, minutes: int, cautions: list<string>, reasons: list<array{rule: string, because: string, source: string}>}
+ *
+ * @property int $id
+ * @property int $visit_id
+ * @property int $plant_id
+ * @property string $task
+ * @property int $season
+ * @property int $position
+ * @property Prescribed $prescribed
+ * @property-read Visit $visit
+ * @property-read Plant $plant
+ * @property-read ?WorkLog $log
+ */
+final class VisitTask extends Model
+{
+    protected $fillable = ['visit_id', 'plant_id', 'task', 'season', 'position', 'prescribed'];
+
+    protected $casts = ['prescribed' => 'array'];
+
+    /** @return BelongsTo<Visit, $this> */
+    public function visit(): BelongsTo
+    {
+        return $this->belongsTo(Visit::class);
+    }
+
+    /** @return BelongsTo<Plant, $this> also where the plant has been taken out of the book since */
+    public function plant(): BelongsTo
+    {
+        return $this->belongsTo(Plant::class)->withTrashed();
+    }
+
+    /** @return HasOne<WorkLog, $this> */
+    public function log(): HasOne
+    {
+        return $this->hasOne(WorkLog::class);
+    }
+}

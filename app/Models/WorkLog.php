@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use PruningHook\Core\Prescription\Outcome;
+
+/**
+ * What was done: the line of the record that next year's decisions come from.
+ *
+ * @property int $id
+ * @property int $visit_task_id
+ * @property int $plant_id
+ * @property string $task
+ * @property int $season
+ * @property Carbon $on
+ * @property Outcome $outcome
+ * @property ?string $why
+ * @property ?int $minutes
+ * @property list<array{what: string, unit: string, value: int}> $amounts lengths in mm
+ * @property list<string> $findings
+ * @property ?string $note
+ * @property ?string $left_for_next_year
+ * @property-read VisitTask $visitTask
+ * @property-read ?User $loggedBy
+ */
+final class WorkLog extends Model
+{
+    /** Why work was not, or not fully, done; shown as taps on the sheet. */
+    public const WHY = ['Weather', 'Nest found', 'Ran out of time', 'Client asked', 'Could not reach', 'Tool or supplies', 'Other'];
+
+    /** What a crew finds; shown as taps on the sheet. */
+    public const FINDINGS = ['All well', 'Dead wood', 'Disease', 'Pests', 'Broken support', 'Suckers', 'Weak growth', 'Nest'];
+
+    protected $fillable = ['visit_task_id', 'plant_id', 'task', 'season', 'on', 'outcome', 'why', 'minutes', 'amounts',
+        'findings', 'note', 'left_for_next_year', 'logged_by'];
+
+    protected $casts = ['on' => 'date', 'outcome' => Outcome::class, 'amounts' => 'array', 'findings' => 'array'];
+
+    protected $attributes = ['amounts' => '[]', 'findings' => '[]'];
+
+    /** @return BelongsTo<VisitTask, $this> */
+    public function visitTask(): BelongsTo
+    {
+        return $this->belongsTo(VisitTask::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function loggedBy(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'logged_by');
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Garden;
+use App\Models\User;
+
+/** Everyone of the firm sees all gardens; planners and the crew's lead change them. */
+final class GardenPolicy
+{
+    public function create(User $user): bool
+    {
+        return $user->isPlanner();
+    }
+
+    public function update(User $user, Garden $garden): bool
+    {
+        return $user->isPlanner() || $user->leads($garden->crew_id);
+    }
+
+    /** Planning a visit there. */
+    public function plan(User $user, Garden $garden): bool
+    {
+        return $this->update($user, $garden);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Models\Plant;
+use App\Models\Visit;
+use App\Visits\TaskChoice;
+use PruningHook\Core\Planning\DueTask;
+
+/** A due task with its plant, and the visit it is already planned for. */
+final readonly class DueRow
+{
+    public function __construct(
+        public Plant $plant,
+        public DueTask $due,
+        public ?Visit $visit,
+    ) {}
+
+    public function choice(): TaskChoice
+    {
+        return TaskChoice::of($this->plant->id, $this->due->task->key, $this->due->task->season);
+    }
+}

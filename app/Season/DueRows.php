@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Bridge\CorePlants;
+use App\Models\Plant;
+use App\Models\Visit;
+use App\Models\VisitTask;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Planning\Agenda;
+
+/** What plants are due for, joined with what is already planned. */
+final readonly class DueRows
+{
+    public function __construct(
+        private PlantBook $book,
+        private CorePlants $bridge,
+    ) {}
+
+    /**
+     * What is due for the plants round about today, or between two days where they are given; by closing.
+     *
+     * @param  iterable<Plant>  $plants  with garden, workLogs and visitTasks.visit loaded
+     * @return list<DueRow>
+     */
+    public function for(iterable $plants, Day $today, ?Day $from = null, ?Day $to = null): array
+    {
+        $agenda = Agenda::with($this->book);
+        $rows = [];
+        foreach ($plants as $plant) {
+            $core = $this->bridge->plant($plant);
+            $site = $this->bridge->site($plant->garden);
+            $practice = $this->bridge->practice($plant->garden);
+            $due = $from === null || $to === null
+                ? $agenda->around($core, $site, $practice, $today)
+                : $agenda->between($core, $site, $practice, $today, $from, $to);
+            foreach ($due as $task) {
+                $rows[] = new DueRow($plant, $task, self::planned($plant, $task->task->key, $task->task->season, $today));
+            }
+        }
+        usort($rows, static fn (DueRow $a, DueRow $b): int => $a->due->task->window->closes->number <=> $b->due->task->window->closes->number);
+
+        return $rows;
+    }
+
+    /** The visit a task is planned for and not yet logged on; one whose day has passed no longer counts. */
+    private static function planned(Plant $plant, string $task, int $season, Day $today): ?Visit
+    {
+        $planned = $plant->visitTasks->first(static fn (VisitTask $row): bool => $row->task === $task
+            && $row->season === $season
+            && ! CorePlants::day($row->visit->on)->isBefore($today)
+            && ! $plant->workLogs->contains('visit_task_id', $row->id));
+
+        return $planned?->visit;
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Bridge\CorePlants;
+use App\Models\Plant;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\Span;
+use PruningHook\Core\Drawing\Ring;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Planning\Urgency;
+use PruningHook\Core\Prescription\CutOn;
+
+/** Everything the Plant screen shows: the ring, what is due, what a cut on a day would mean, and the last lines of the record. */
+final readonly class PlantScreen
+{
+    public function __construct(
+        private PlantBook $book,
+        private CorePlants $bridge,
+        private DueRows $rows,
+        private PlantYears $years,
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function show(Plant $plant, Day $today, Day $cut): array
+    {
+        $plant->load(['garden', 'workLogs.loggedBy', 'visitTasks.visit']);
+        $kind = $this->book->kind($plant->kind);
+        $core = $this->bridge->plant($plant);
+        $site = $this->bridge->site($plant->garden);
+        $span = Span::of($today->minus(45), $today->plus(319));
+
+        return [
+            'plant' => $plant,
+            'kind' => $kind,
+            'today' => $today,
+            'season' => SiteYear::seasonOn($site, $today),
+            'ring' => Ring::of($this->years->of($plant, $today, $span)),
+            'rows' => $this->once($this->rows->for([$plant], $today, $span->from, $span->to)),
+            'verdict' => CutOn::with($this->book)->judge($core, $site, $cut, $this->bridge->practice($plant->garden)),
+            'logs' => $plant->workLogs->sortByDesc('on')->take(5),
+            'left' => $plant->workLogs->whereNotNull('left_for_next_year')->sortByDesc('on')->take(3),
+        ];
+    }
+
+    /**
+     * Each task once: the occurrence to come or open, not the one of a year later as well; by opening.
+     *
+     * @param  list<DueRow>  $rows
+     * @return list<DueRow>
+     */
+    private function once(array $rows): array
+    {
+        usort($rows, static fn (DueRow $a, DueRow $b): int => $a->due->task->window->opens->number <=> $b->due->task->window->opens->number);
+        $once = [];
+        foreach ($rows as $row) {
+            $shown = $once[$row->due->task->key] ?? null;
+            if ($shown === null || ($shown->due->daysLeft() < 0 && $shown->due->urgency !== Urgency::Missed)) {
+                $once[$row->due->task->key] = $row;
+            }
+        }
+        usort($once, static fn (DueRow $a, DueRow $b): int => $a->due->task->window->opens->number <=> $b->due->task->window->opens->number);
+
+        return $once;
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Bridge\CorePlants;
+use App\Models\Plant;
+use App\Models\VisitTask;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Span;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Planning\PlantYear;
+
+/** Gathers plants' years for drawing. */
+final readonly class PlantYears
+{
+    public function __construct(
+        private PlantBook $book,
+        private CorePlants $bridge,
+    ) {}
+
+    /** Twelve months from the first of last month: what has just been, and what comes. */
+    public static function span(Day $today): Span
+    {
+        $first = Day::of($today->year(), $today->month(), 1)->minus(1);
+        $from = Day::of($first->year(), $first->month(), 1);
+
+        return Span::of($from, $from->plus(364));
+    }
+
+    /** @param Plant $plant with garden, workLogs and visitTasks.visit loaded */
+    public function of(Plant $plant, Day $today, Span $span): PlantYear
+    {
+        return PlantYear::gather(
+            $this->book,
+            $this->bridge->plant($plant),
+            $this->bridge->site($plant->garden),
+            $this->bridge->practice($plant->garden),
+            $today,
+            $span,
+            array_values($plant->visitTasks->map(static fn (VisitTask $task): Day => CorePlants::day($task->visit->on))->unique('number')->all()),
+        );
+    }
+}

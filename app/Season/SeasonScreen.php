@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Models\Plant;
+use Illuminate\Database\Eloquent\Collection;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Drawing\Strip;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Planning\Urgency;
+
+/** Everything the Season screen shows of one day: the lists by urgency, and the wall. */
+final readonly class SeasonScreen
+{
+    /** The lists, in the order in which a planner looks at them. */
+    private const GROUPS = [Urgency::Closing, Urgency::Missed, Urgency::Open, Urgency::Coming];
+
+    public function __construct(
+        private DueRows $rows,
+        private PlantYears $years,
+        private PlantBook $book,
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function show(SeasonFilter $filter, Day $today): array
+    {
+        $plants = $filter->plants($this->book)->get();
+        $rows = $this->rows->for($plants, $today);
+        $groups = [];
+        foreach (self::GROUPS as $urgency) {
+            $groups[$urgency->value] = array_values(array_filter($rows, static fn (DueRow $row): bool => $row->due->urgency === $urgency));
+        }
+        $span = PlantYears::span($today);
+
+        return [
+            'today' => $today,
+            'groups' => $groups,
+            'months' => Strip::months($span),
+            'width' => $span->days(),
+            'wall' => $this->shown($plants, $groups, $filter)->groupBy('garden_id')->map(
+                fn (Collection $plants): array => [
+                    'garden' => $plants->firstOrFail()->garden,
+                    'rows' => $plants->map(fn (Plant $plant): array => [
+                        'plant' => $plant,
+                        'strip' => Strip::of($this->years->of($plant, $today, $span)),
+                    ])->all(),
+                ],
+            )->all(),
+        ];
+    }
+
+    /**
+     * Where one list is asked for, the wall shows only its plants.
+     *
+     * @param  Collection<int, Plant>  $plants
+     * @param  array<string, list<DueRow>>  $groups
+     * @return Collection<int, Plant>
+     */
+    private function shown(Collection $plants, array $groups, SeasonFilter $filter): Collection
+    {
+        if ($filter->show === null) {
+            return $plants;
+        }
+        $ids = array_map(static fn (DueRow $row): int => $row->plant->id, $groups[$filter->show]);
+
+        return $plants->whereIn('id', $ids)->values();
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Units\Length;
+
+/** How the interface says dates, lengths and times. */
+final readonly class Say
+{
+    private const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+    private const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+
+    /** "14 Feb", and "14 Feb 2025" where the year is not this one. */
+    public static function date(Day|string $day): string
+    {
+        $day = is_string($day) ? Day::parse($day) : $day;
+        $short = $day->dayOfMonth().' '.self::MONTHS[$day->month() - 1];
+
+        return $day->year() === Today::day()->year() ? $short : $short.' '.$day->year();
+    }
+
+    /** "Tue 14 Feb 2027" */
+    public static function longDate(Day $day): string
+    {
+        return self::WEEKDAYS[$day->weekday() - 1].' '.$day->dayOfMonth().' '.self::MONTHS[$day->month() - 1].' '.$day->year();
+    }
+
+    public static function days(int $days): string
+    {
+        return match ($days) {
+            0 => 'today',
+            1 => 'tomorrow',
+            -1 => 'yesterday',
+            default => $days > 0 ? "in $days days" : -$days.' days ago',
+        };
+    }
+
+    public static function minutes(int $minutes): string
+    {
+        return $minutes < 90 ? $minutes.' min' : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
+    }
+
+    public static function length(?int $mm): ?string
+    {
+        return $mm === null ? null : Length::ofMm($mm)->metric();
+    }
+
+    /** @param array{what: string, unit: string, min: int, target: int, max: int} $amount */
+    public static function amount(array $amount): string
+    {
+        return Amount::of(...$amount)->inWords();
+    }
+
+    public static function value(int $value, string $unit): string
+    {
+        return Amount::exactly('', $unit, $value)->targetInWords();
+    }
+}

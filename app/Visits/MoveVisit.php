@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits;
+
+use App\Models\Visit;
+use App\Models\VisitTask;
+use Illuminate\Validation\ValidationException;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\Fault;
+use PruningHook\Core\Planning\CommonWindow;
+
+/** Moves a visit to another day, under the same rule as planning it. */
+final readonly class MoveVisit
+{
+    /** @throws ValidationException */
+    public function move(Visit $visit, string $to, string $reason): void
+    {
+        try {
+            $day = Day::parse($to);
+        } catch (Fault $fault) {
+            throw ValidationException::withMessages(['on' => ucfirst($fault->getMessage()).'.']);
+        }
+        $common = self::common($visit);
+        $inside = $common?->contains($day) ?? false;
+        if (! $inside && $reason === '') {
+            throw ValidationException::withMessages([
+                'on' => $common === null
+                    ? 'These tasks share no open day; say why they are done together.'
+                    : sprintf('%s is outside the days they share, %s to %s. Choose a day within them, or say why.', $day->inWords(), $common->from->inWords(), $common->to->inWords()),
+                'outside_reason' => 'A day outside the window needs a reason.',
+            ]);
+        }
+        $visit->update(['on' => (string) $day, 'outside_reason' => $inside ? null : $reason]);
+    }
+
+    /** @param Visit $visit with tasks loaded */
+    public static function common(Visit $visit): ?CommonWindow
+    {
+        return CommonWindow::of(...array_values($visit->tasks->map(static function (VisitTask $task): Window {
+            $window = $task->prescribed['window'];
+
+            return Window::of(Day::parse($window['opens']), Day::parse($window['best_from']), Day::parse($window['best_to']), Day::parse($window['closes']));
+        })->all()));
+    }
+}

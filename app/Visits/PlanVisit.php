@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits;
+
+use App\Bridge\CorePlants;
+use App\Models\Garden;
+use App\Models\Plant;
+use App\Models\User;
+use App\Models\Visit;
+use App\Models\WorkLog;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Planning\CommonWindow;
+use PruningHook\Core\Planning\Job;
+use PruningHook\Core\Planning\OrderOfWork;
+use PruningHook\Core\Prescription\Prescriber;
+
+/** Plans a visit: chosen tasks of one garden, on a day that is open for all of them unless somebody says why not. */
+final readonly class PlanVisit
+{
+    public function __construct(
+        private CorePlants $bridge,
+        private PlantBook $book,
+    ) {}
+
+    /**
+     * The chosen tasks, prescribed, in the order of work.
+     *
+     * @param  list<TaskChoice>  $choices
+     * @return list<Job>
+     *
+     * @throws ValidationException when a choice is not a task of a plant of this garden
+     */
+    public function jobs(Garden $garden, array $choices): array
+    {
+        $plants = $garden->plants->keyBy('id');
+        $site = $this->bridge->site($garden);
+        $practice = $this->bridge->practice($garden);
+        $jobs = [];
+        foreach ($choices as $choice) {
+            $plant = $plants->get($choice->plant)
+                ?? throw ValidationException::withMessages(['tasks' => 'One of the chosen plants is not in this garden.']);
+            $task = Prescriber::with($this->book)
+                ->prescribe($this->bridge->plant($plant), SiteYear::of($site, $choice->season), $practice)
+                ->task($choice->task)
+                ?? throw ValidationException::withMessages(['tasks' => "$plant->label has no such task in season $choice->season."]);
+            $jobs[] = Job::of((string) $plant->id, $plant->bed ?? '', $task, $this->diseased($plant));
+        }
+
+        return OrderOfWork::of($jobs);
+    }
+
+    /** @param list<Job> $jobs */
+    public static function common(array $jobs): ?CommonWindow
+    {
+        return CommonWindow::of(...array_map(static fn (Job $job): Window => $job->task->window, $jobs));
+    }
+
+    /**
+     * @param  list<TaskChoice>  $choices  at least one
+     * @param  ?string  $reason  why a day outside the common window is taken all the same
+     *
+     * @throws ValidationException
+     */
+    public function plan(Garden $garden, Day $on, array $choices, ?string $reason, ?int $crewId, ?User $by): Visit
+    {
+        $jobs = $this->jobs($garden, $choices);
+        $outside = ! (self::common($jobs)?->contains($on) ?? false);
+        if ($outside && ($reason === null || $reason === '')) {
+            throw ValidationException::withMessages(self::refusal($jobs, $on));
+        }
+
+        return DB::transaction(function () use ($garden, $on, $jobs, $reason, $outside, $crewId, $by): Visit {
+            $visit = $garden->visits()->create([
+                'crew_id' => $crewId,
+                'on' => (string) $on,
+                'outside_reason' => $outside ? $reason : null,
+                'planned_by' => $by?->id,
+            ]);
+            foreach ($jobs as $position => $job) {
+                $visit->tasks()->create([
+                    'plant_id' => (int) $job->plant,
+                    'task' => $job->task->key,
+                    'season' => $job->task->season,
+                    'position' => $position,
+                    'prescribed' => $job->task->toArray(),
+                ]);
+            }
+
+            return $visit;
+        });
+    }
+
+    /**
+     * @param  list<Job>  $jobs
+     * @return array<string, string>
+     */
+    private static function refusal(array $jobs, Day $on): array
+    {
+        $common = self::common($jobs);
+        $because = $common === null
+            ? 'These tasks share no open day. Plan them on separate visits, or say why they are done together.'
+            : sprintf('%s is outside the days they share, %s to %s. Choose a day within them, or say why.', $on->inWords(), $common->from->inWords(), $common->to->inWords());
+
+        return ['on' => $because, 'outside_reason' => 'A day outside the window needs a reason.'];
+    }
+
+    private function diseased(Plant $plant): bool
+    {
+        $last = $plant->workLogs->sortByDesc(static fn (WorkLog $log): string => $log->on->format('Y-m-d'))->first();
+
+        return $last !== null && in_array('Disease', $last->findings, true);
+    }
+}

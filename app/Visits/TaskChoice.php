@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits;
+
+use PruningHook\Core\Fault;
+
+/** A task of a plant in a season, as forms and links write it: `12:winter-pass:2027`. */
+final readonly class TaskChoice
+{
+    private function __construct(
+        public int $plant,
+        public string $task,
+        public int $season,
+    ) {}
+
+    public static function of(int $plant, string $task, int $season): self
+    {
+        return new self($plant, $task, $season);
+    }
+
+    /** @throws Fault when it is written otherwise */
+    public static function parse(string $text): self
+    {
+        if (preg_match('/^(\d{1,9}):([a-z-]{1,60}):(\d{4})$/', $text, $part) !== 1) {
+            throw new Fault("\"$text\" is not a task of a plant");
+        }
+
+        return new self((int) $part[1], $part[2], (int) $part[3]);
+    }
+
+    public function __toString(): string
+    {
+        return "$this->plant:$this->task:$this->season";
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Drawing;
+
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Planning\DueTask;
+use PruningHook\Core\Planning\PlantYear;
+use PruningHook\Core\Planning\Urgency;
+
+/**
+ * A plant's year as a growth ring, January at the top, 200 mm across: each task on a ring of its own, bloom and
+ * closures inside them, visits on the rim, today as a hand.
+ */
+final readonly class Ring
+{
+    public const RIM = 84.0;
+
+    private const LANE = 11.0;
+
+    private const GAP = 2.5;
+
+    /**
+     * @param  list<Sector>  $sectors
+     * @param  list<float>  $hooks  degrees at which visits stand
+     * @param  float  $today  degrees
+     */
+    private function __construct(
+        public array $sectors,
+        public array $hooks,
+        public float $today,
+        public float $heart,
+    ) {}
+
+    public static function of(PlantYear $year): self
+    {
+        $lanes = [];
+        $sectors = [];
+        foreach ($year->tasks as $due) {
+            $lanes[$due->task->key] ??= self::RIM - count($lanes) * (self::LANE + self::GAP);
+            $sectors = [...$sectors, ...self::taskSectors($due, $lanes[$due->task->key])];
+        }
+        $bloomOuter = self::RIM - count($lanes) * (self::LANE + self::GAP);
+        foreach ($year->bloom as $bloom) {
+            $sectors[] = self::sector('bloom', $bloom->from, $bloom->to, $bloomOuter, self::LANE / 2, sprintf(
+                'In bloom, about %s to %s', $bloom->from->inWords(), $bloom->to->inWords(),
+            ));
+        }
+        $closedOuter = $bloomOuter - self::LANE / 2 - self::GAP;
+        foreach ($year->closed as $closure) {
+            $sectors[] = self::sector('closed', $closure->from, $closure->to, $closedOuter, self::LANE, sprintf(
+                'Closed %s to %s: %s', $closure->from->inWords(), $closure->to->inWords(), $closure->because,
+            ));
+        }
+
+        return new self(
+            $sectors,
+            array_map(self::degrees(...), $year->visits),
+            self::degrees($year->today),
+            $year->closed === [] ? $closedOuter : $closedOuter - self::LANE - self::GAP,
+        );
+    }
+
+    /** Where a day stands on the ring: January at the top, clockwise. */
+    public static function degrees(Day $day): float
+    {
+        return ($day->dayOfYear() - 1) / 365.25 * 360;
+    }
+
+    /** @return list<Sector> */
+    private static function taskSectors(DueTask $due, float $outer): array
+    {
+        $window = $due->task->window;
+        $says = sprintf(
+            '%s: open %s to %s, best %s to %s%s', $due->task->name,
+            $window->opens->inWords(), $window->closes->inWords(), $window->bestFrom->inWords(), $window->bestTo->inWords(),
+            $due->urgency === Urgency::Done ? ', done' : '',
+        );
+        if ($due->urgency === Urgency::Done) {
+            return [self::sector('done', $window->opens, $window->closes, $outer, self::LANE, $says)];
+        }
+
+        return [
+            self::sector('open', $window->opens, $window->closes, $outer, self::LANE, $says),
+            self::sector('best', $window->bestFrom, $window->bestTo, $outer, self::LANE, $says),
+        ];
+    }
+
+    private static function sector(string $kind, Day $from, Day $to, float $outer, float $width, string $says): Sector
+    {
+        $start = self::degrees($from);
+        // A stretch of a year or more goes once round and no further.
+        $turn = min(359.9, ($from->daysUntil($to) + 1) / 365.25 * 360);
+
+        return Sector::of($kind, $start, $start + $turn, $outer - $width, $outer, $says);
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Drawing;
+
+/** A piece of a ring between two angles (degrees, clockwise from the top) and two radii (mm). */
+final readonly class Sector
+{
+    private function __construct(
+        public string $kind,
+        public float $from,
+        public float $to,
+        public float $inner,
+        public float $outer,
+        public string $says,
+    ) {}
+
+    /** @param string $kind `open`, `best`, `closed`, `bloom` or `done` */
+    public static function of(string $kind, float $from, float $to, float $inner, float $outer, string $says): self
+    {
+        return new self($kind, $from, $to, $inner, $outer, $says);
+    }
+
+    /** The outline as SVG path data, with the ring's middle at 0,0 and y downwards. */
+    public function outline(): string
+    {
+        $large = $this->to - $this->from > 180 ? 1 : 0;
+        [$ax, $ay] = self::point($this->from, $this->outer);
+        [$bx, $by] = self::point($this->to, $this->outer);
+        [$cx, $cy] = self::point($this->to, $this->inner);
+        [$dx, $dy] = self::point($this->from, $this->inner);
+
+        return sprintf(
+            'M%.2f %.2fA%.2f %.2f 0 %d 1 %.2f %.2fL%.2f %.2fA%.2f %.2f 0 %d 0 %.2f %.2fZ',
+            $ax, $ay, $this->outer, $this->outer, $large, $bx, $by, $cx, $cy, $this->inner, $this->inner, $large, $dx, $dy,
+        );
+    }
+
+    /** @return array{float, float} x and y in mm */
+    public static function point(float $degrees, float $radius): array
+    {
+        $angle = deg2rad($degrees);
+
+        return [sin($angle) * $radius, -cos($angle) * $radius];
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Drawing;
+
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Span;
+use PruningHook\Core\Planning\PlantYear;
+use PruningHook\Core\Planning\Urgency;
+
+/** The plant's year unrolled: bars on a line of time, one mm to a day unless told otherwise. */
+final readonly class Strip
+{
+    private const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+    /**
+     * @param  list<Bar>  $bars  in the order in which they are drawn
+     * @param  list<float>  $hooks  where visits are, in mm
+     */
+    private function __construct(
+        public float $width,
+        public array $bars,
+        public array $hooks,
+        public ?float $today,
+        public string $says,
+    ) {}
+
+    public static function of(PlantYear $year, float $mmPerDay = 1.0): self
+    {
+        $bar = static function (string $kind, Day $from, Day $to, string $says) use ($year, $mmPerDay): ?Bar {
+            $seen = $year->span->clip($from, $to);
+
+            return $seen === null ? null : Bar::of(
+                $kind,
+                $year->span->from->daysUntil($seen->from) * $mmPerDay,
+                $seen->days() * $mmPerDay,
+                $says,
+            );
+        };
+        $bars = [];
+        foreach ($year->closed as $closure) {
+            $bars[] = $bar('closed', $closure->from, $closure->to, "closed $closure->from to $closure->to");
+        }
+        foreach ($year->bloom as $bloom) {
+            $bars[] = $bar('bloom', $bloom->from, $bloom->to, "in bloom $bloom->from to $bloom->to");
+        }
+        $said = [];
+        foreach ($year->tasks as $due) {
+            $window = $due->task->window;
+            $says = sprintf('%s: open %s to %s, best %s to %s', $due->task->name,
+                $window->opens->inWords(), $window->closes->inWords(), $window->bestFrom->inWords(), $window->bestTo->inWords());
+            $done = $due->urgency === Urgency::Done;
+            $bars[] = $bar($done ? 'done' : 'open', $window->opens, $window->closes, $says);
+            $bars[] = $done ? null : $bar('best', $window->bestFrom, $window->bestTo, $says);
+            $said[] = $says.($done ? ' (done)' : '');
+        }
+
+        return new self(
+            $year->span->days() * $mmPerDay,
+            array_values(array_filter($bars)),
+            array_map(static fn (Day $visit): float => $year->span->from->daysUntil($visit) * $mmPerDay, $year->visits),
+            $year->span->holds($year->today) ? $year->span->from->daysUntil($year->today) * $mmPerDay : null,
+            $said === [] ? 'nothing is due in these months' : implode('; ', $said),
+        );
+    }
+
+    /**
+     * The months along a strip.
+     *
+     * @return list<array{x: float, name: string}>
+     */
+    public static function months(Span $span, float $mmPerDay = 1.0): array
+    {
+        $months = [];
+        for ($day = $span->from; ! $day->isAfter($span->to); $day = $day->plus(1)) {
+            if ($day->dayOfMonth() === 1) {
+                $months[] = ['x' => $span->from->daysUntil($day) * $mmPerDay, 'name' => self::MONTHS[$day->month() - 1]];
+            }
+        }
+
+        return $months;
+    }
+}

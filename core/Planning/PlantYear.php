@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Planning;
+
+use PruningHook\Core\Calendar\Anchor;
+use PruningHook\Core\Calendar\Closure;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\KindYear;
+use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\Span;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Prescription\Prescriber;
+
+/** A stretch of one plant's time, gathered for drawing: tasks, closures, bloom, visits and today. */
+final readonly class PlantYear
+{
+    /**
+     * @param  list<DueTask>  $tasks
+     * @param  list<Closure>  $closed
+     * @param  list<Span>  $bloom
+     * @param  list<Day>  $visits
+     */
+    private function __construct(
+        public Span $span,
+        public Day $today,
+        public array $tasks,
+        public array $closed,
+        public array $bloom,
+        public array $visits,
+    ) {}
+
+    /**
+     * @param  list<Day>  $visits
+     *
+     * @throws \PruningHook\Core\Fault when the kind is unknown
+     */
+    public static function gather(
+        PlantBook $book,
+        Plant $plant,
+        Site $site,
+        Practice $practice,
+        Day $today,
+        Span $span,
+        array $visits,
+    ): self {
+        $kind = $book->kind($plant->kind);
+        $closed = [];
+        $bloom = [];
+        for ($season = SiteYear::seasonOn($site, $span->from) - 1; $season <= SiteYear::seasonOn($site, $span->to) + 1; $season++) {
+            $year = SiteYear::of($site, $season);
+            $kindYear = KindYear::of($year, $kind->phenology);
+            if ($kindYear->has(Anchor::BloomStart) && $kindYear->has(Anchor::BloomEnd)) {
+                $bloom[] = Span::of($kindYear->day(Anchor::BloomStart), $kindYear->day(Anchor::BloomEnd));
+            }
+            foreach (Prescriber::closed($kind, $year) as $closure) {
+                $closed[(string) $closure->from] = $closure;
+            }
+        }
+
+        return new self(
+            $span,
+            $today,
+            Agenda::with($book)->between($plant, $site, $practice, $today, $span->from, $span->to),
+            array_values(array_filter($closed, static fn (Closure $closure): bool => $span->touches($closure->from, $closure->to))),
+            array_values(array_filter($bloom, static fn (Span $flowers): bool => $span->touches($flowers->from, $flowers->to))),
+            array_values(array_filter($visits, $span->holds(...))),
+        );
+    }
+}

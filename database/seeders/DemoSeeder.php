@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Models\Crew;
+use App\Models\Firm;
+use App\Models\Garden;
+use App\Models\Role;
+use App\Models\User;
+use App\Support\Today;
+use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\Day;
+
+/**
+ * An invented firm in an invented valley: two crews, six gardens, some sixty plants and groups. Everything is dated
+ * from today, so that the demo is alive on any day of the year.
+ */
+final class DemoSeeder extends Seeder
+{
+    public const PASSWORD = 'secateurs';
+
+    public const PEOPLE = [
+        ['Maren Holt', 'planner@hollowbrook.test', Role::Planner, null],
+        ['Tobin Ashe', 'lead@hollowbrook.test', Role::Lead, 'Wren crew'],
+        ['Isla Fenn', 'hand@hollowbrook.test', Role::Hand, 'Wren crew'],
+        ['Oskar Dell', 'lead2@hollowbrook.test', Role::Lead, 'Rook crew'],
+        ['Petra Lind', 'hand2@hollowbrook.test', Role::Hand, 'Rook crew'],
+    ];
+
+    public function run(DemoWork $work): void
+    {
+        DB::transaction(function () use ($work): void {
+            Firm::query()->create(['name' => 'Hollowbrook Garden Care', 'practice' => ['climbing-rose-laterals' => 'two-to-three']]);
+            $crews = [];
+            foreach (['Wren crew', 'Rook crew'] as $name) {
+                $crews[$name] = Crew::query()->create(['name' => $name]);
+            }
+            $people = [];
+            foreach (self::PEOPLE as [$name, $email, $role, $crew]) {
+                $people[] = User::query()->create([
+                    'name' => $name, 'email' => $email, 'password' => self::PASSWORD, 'role' => $role,
+                    'crew_id' => $crew === null ? null : $crews[$crew]->id,
+                ]);
+            }
+            $today = Today::day();
+            foreach (DemoGardens::all() as $index => $data) {
+                $garden = Garden::query()->create([...$data['garden'], 'crew_id' => $crews[$index % 2 === 0 ? 'Wren crew' : 'Rook crew']->id]);
+                foreach ($data['plants'] as $plant) {
+                    $garden->plants()->create(self::plant($plant, $today));
+                }
+                $work->past($garden, $today, $people[$index % 2 === 0 ? 1 : 3]);
+                $work->coming($garden, $today, $people[0], $index);
+            }
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $plant
+     * @return array<string, mixed>
+     */
+    private static function plant(array $plant, Day $today): array
+    {
+        $years = $plant['years'] ?? 8;
+        unset($plant['years']);
+
+        return [...$plant, 'planted_on' => is_numeric($years)
+            // Planted in the spring of its year; a plant of this year a few months ago.
+            ? (string) ($years > 0 ? Day::of($today->year() - (int) $years, 3, 12) : $today->minus(120))
+            : null];
+    }
+}

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Bridge\CorePlants;
+use App\Models\Garden;
+use App\Models\Plant;
+use App\Models\User;
+use App\Models\Visit;
+use App\Models\VisitTask;
+use App\Visits\LogWork;
+use App\Visits\PlanVisit;
+use App\Visits\TaskChoice;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Planning\Agenda;
+use PruningHook\Core\Planning\DueTask;
+use PruningHook\Core\Planning\Urgency;
+
+/**
+ * Two seasons of made-up work: visits planned the way the product plans them, logged with the small failures of real
+ * rounds. Which task fails is drawn from its own name, so that the demo is the same each time it is made on a day.
+ */
+final readonly class DemoWork
+{
+    private const PAST_DAYS = 760;
+
+    /** Most tasks on one visit. */
+    private const VISIT_TASKS = 7;
+
+    public function __construct(
+        private PlantBook $book,
+        private CorePlants $bridge,
+        private PlanVisit $planner,
+        private LogWork $logger,
+    ) {}
+
+    /** Visits of the two years before today, all logged. */
+    public function past(Garden $garden, Day $today, User $lead): void
+    {
+        $due = array_filter(
+            $this->due($garden, $today, $today->minus(self::PAST_DAYS), $today),
+            // What closes about now is left for today's planner to find.
+            static fn (array $item): bool => $item['due']->daysLeft() < -3 && self::draw($item['plant'], $item['due'], 12) !== 1,
+        );
+        while ($due !== []) {
+            usort($due, static fn (array $a, array $b): int => $a['due']->task->window->bestTo->number <=> $b['due']->task->window->bestTo->number);
+            $first = $due[0]['due']->task->window;
+            $on = Day::earliest($first->bestFrom->plus((int) ($first->bestFrom->daysUntil($first->bestTo) * 0.6)), $today->minus(4));
+            $on = $on->minus(max(0, $on->weekday() - 5));
+            [$together, $due] = self::takeOpenOn($due, $on);
+            if ($together === []) {
+                array_shift($due);
+
+                continue;
+            }
+            foreach ($this->visit($garden, $on, $together, $lead)->tasks as $task) {
+                $this->log($task, $lead);
+            }
+        }
+    }
+
+    /** A visit today for some gardens, and one next week for others, so that the crew has a round. */
+    public function coming(Garden $garden, Day $today, User $planner, int $index): void
+    {
+        $garden->load('plants.workLogs');
+        $in = [0, 0, 3, 8, 1, 15][$index % 6];
+        $on = $today->plus($in);
+        // The closing ones stay unplanned in every other garden: somebody must still find them.
+        $due = array_filter(
+            $this->due($garden, $today, $on, $on),
+            static fn (array $item): bool => $item['due']->urgency !== Urgency::Done
+                && ($index % 2 === 0 || $item['due']->urgency !== Urgency::Closing),
+        );
+        [$together] = self::takeOpenOn(array_values($due), $on);
+        if ($together !== []) {
+            $this->visit($garden, $on, array_slice($together, 0, 4), $planner);
+        }
+    }
+
+    /** @return list<array{plant: Plant, due: DueTask}> */
+    private function due(Garden $garden, Day $today, Day $from, Day $to): array
+    {
+        $due = [];
+        $agenda = Agenda::with($this->book);
+        foreach ($garden->plants as $plant) {
+            foreach ($agenda->between($this->bridge->plant($plant), $this->bridge->site($garden), $this->bridge->practice($garden), $today, $from, $to) as $task) {
+                $due[] = ['plant' => $plant, 'due' => $task];
+            }
+        }
+
+        return $due;
+    }
+
+    /**
+     * @param  list<array{plant: Plant, due: DueTask}>  $due
+     * @return array{list<array{plant: Plant, due: DueTask}>, list<array{plant: Plant, due: DueTask}>}
+     */
+    private static function takeOpenOn(array $due, Day $on): array
+    {
+        $taken = [];
+        $left = [];
+        foreach ($due as $item) {
+            $fits = $item['due']->task->window->contains($on) && count($taken) < self::VISIT_TASKS;
+            $fits ? $taken[] = $item : $left[] = $item;
+        }
+
+        return [$taken, $left];
+    }
+
+    /** @param list<array{plant: Plant, due: DueTask}> $items */
+    private function visit(Garden $garden, Day $on, array $items, User $by): Visit
+    {
+        return $this->planner->plan(
+            $garden,
+            $on,
+            array_map(static fn (array $item): TaskChoice => TaskChoice::of($item['plant']->id, $item['due']->task->key, $item['due']->task->season), $items),
+            null,
+            $garden->crew_id,
+            $by,
+        );
+    }
+
+    private function log(VisitTask $task, User $by): void
+    {
+        $seed = crc32("$task->task $task->plant_id $task->season");
+        $outcome = match ($seed % 11) {
+            0 => 'not-done',
+            1 => 'partly',
+            default => 'done',
+        };
+        $amounts = array_map(
+            static fn (array $amount): int => min($amount['max'], max($amount['min'], $amount['target'] + ($seed % 3) - 1)),
+            $task->prescribed['amounts'],
+        );
+        $this->logger->log($task, [
+            'outcome' => $outcome,
+            'why' => $outcome === 'done' ? null : ['Ran out of time', 'Weather', 'Could not reach'][$seed % 3],
+            'minutes' => $outcome === 'not-done' ? null : (int) round($task->prescribed['minutes'] * (0.75 + ($seed % 60) / 100)),
+            'amounts' => $outcome === 'not-done' ? [] : $amounts,
+            'findings' => [['All well'], ['Dead wood'], ['All well'], ['Weak growth'], ['All well'], ['Broken support'], ['All well'], ['Disease']][$seed % 8],
+            'note' => null,
+            'left_for_next_year' => $seed % 4 === 0 ? ['The oldest stem at the back comes out next year', 'Two ties to renew', 'Fill the gap on the left from the new shoot', 'Check the graft for suckers'][$seed % 16 / 4] : null,
+        ], $by);
+    }
+
+    private static function draw(Plant $plant, DueTask $due, int $of): int
+    {
+        return crc32("$plant->label {$due->task->key} {$due->task->season}") % $of;
+    }
+}

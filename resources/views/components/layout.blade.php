@@ -1,0 +1,2 @@
+@props(['title', 'quiet' => false])
+@include('layouts.app', ['title' => $title, 'slot' => $slot, 'quiet' => $quiet])

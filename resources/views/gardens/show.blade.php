@@ -1,0 +1,58 @@
+<x-layout :title="$garden->name">
+    <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a></p>
+    <div class="head">
+        <h1>{{ $garden->name }}</h1>
+        <div class="d-flex gap-2 flex-wrap no-print">
+            @can('plan', $garden)<a class="btn btn-primary" data-key="p" href="{{ route('visits.create', $garden) }}">Plan a visit</a>@endcan
+            @can('update', $garden)
+                <a class="btn btn-quiet" href="{{ route('gardens.plants.create', $garden) }}">Add a plant</a>
+                <a class="btn btn-quiet" data-key="e" href="{{ route('gardens.edit', $garden) }}">Edit</a>
+            @endcan
+        </div>
+    </div>
+    <div class="season">
+        <div>
+            <dl class="facts">
+                <dt>Client</dt><dd>{{ $garden->client }}</dd>
+                @if ($garden->address)<dt>Address</dt><dd>{{ $garden->address }}</dd>@endif
+                <dt>Crew</dt><dd>{{ $garden->crew?->name ?? 'none yet' }}</dd>
+                <dt>Last frost</dt><dd>{{ $garden->last_frost ? \App\Support\Say::date(\PruningHook\Core\Calendar\MonthDay::parse($garden->last_frost)->in($today->year())) : 'no frost' }}</dd>
+                <dt>First frost</dt><dd>{{ $garden->first_frost ? \App\Support\Say::date(\PruningHook\Core\Calendar\MonthDay::parse($garden->first_frost)->in($today->year())) : 'no frost' }}</dd>
+                <dt>Winter</dt><dd>{{ $garden->winter }}</dd>
+                <dt>Place</dt><dd>{{ abs($garden->latitude) }}° {{ $garden->latitude < 0 ? 'S' : 'N' }}, {{ abs($garden->longitude) }}° {{ $garden->longitude < 0 ? 'W' : 'E' }}, {{ $garden->elevation_m }} m</dd>
+                @foreach ($garden->practice as $question => $option)
+                    <dt>{{ $book->questions[$question]->name }}</dt><dd>{{ $book->questions[$question]->options[$option] }}</dd>
+                @endforeach
+            </dl>
+            @if ($garden->notes)<p class="mt-2"><em>{{ $garden->notes }}</em></p>@endif
+
+            <h2>Due here</h2>
+            @if ($rows === [])
+                <p>Nothing is due now or in the next six weeks.</p>
+            @else
+                <x-due-list :rows="$rows" :garden="false" />
+            @endif
+
+            <h2>Visits</h2>
+            @forelse ($coming as $visit)
+                <p class="mb-1"><a href="{{ route('visits.show', $visit) }}">{{ \App\Support\Say::date($visit->on->format('Y-m-d')) }}</a>, {{ $visit->tasks->count() }} {{ $visit->tasks->count() === 1 ? 'task' : 'tasks' }}, {{ $visit->crew?->name }}, about {{ \App\Support\Say::minutes($visit->minutes()) }}{{ $visit->isTouched() ? ', partly logged' : '' }}</p>
+            @empty
+                <p>No visit is planned.</p>
+            @endforelse
+            @if ($past->isNotEmpty())
+                <details><summary>{{ $past->count() }} past visits</summary>
+                    @foreach ($past as $visit)<p class="mb-1"><a href="{{ route('visits.show', $visit) }}">{{ \App\Support\Say::date($visit->on->format('Y-m-d')) }}</a>, {{ $visit->tasks->count() }} tasks</p>@endforeach
+                </details>
+            @endif
+        </div>
+        <section class="wall" aria-labelledby="plants-title">
+            <div class="group-head"><h2 id="plants-title">Plants</h2></div>
+            @if ($strips === [])
+                <p>No plants yet. @can('update', $garden)<a href="{{ route('gardens.plants.create', $garden) }}">Add the first one</a>: its window, method and amount are worked out at once.@endcan</p>
+            @else
+                <x-legend />
+                <x-wall :months="$months" :width="$width" :rows="$strips" />
+            @endif
+        </section>
+    </div>
+</x-layout>

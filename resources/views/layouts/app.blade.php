@@ -1,0 +1,70 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <title>{{ $title }} · Pruning Hook</title>
+    <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    @vite(['resources/sass/app.scss', 'resources/js/app.js'])
+</head>
+<body x-data="keys" @keydown.window="press($event)">
+<a class="skip" href="#main">To the page</a>
+<x-patterns />
+<header class="mast">
+    <div class="inner">
+        <a class="maker" href="{{ route('season') }}"><x-mark /> Pruning Hook</a>
+        @auth
+            <nav aria-label="Places" class="d-contents">
+                <ul class="places">
+                    @foreach (['season' => ['Season', 's'], 'round' => ['Round', 'r'], 'gardens.index' => ['Gardens', 'g']] as $route => [$name, $key])
+                        <li><a href="{{ route($route) }}" data-key="{{ $key }}" @if (request()->routeIs($route)) aria-current="page" @endif>{{ $name }}</a></li>
+                    @endforeach
+                </ul>
+            </nav>
+            <form class="searching" action="{{ route('search') }}" role="search">
+                <label class="visually-hidden" for="search">Find a plant or garden</label>
+                <input class="form-control" type="search" id="search" name="q" placeholder="Find a plant or garden" value="{{ request()->routeIs('search') ? request('q') : '' }}">
+            </form>
+            <div class="who">
+                <span>{{ auth()->user()->name }}, {{ auth()->user()->role->value }}</span>
+                <form method="post" action="{{ route('logout') }}">@csrf<button class="btn btn-link">Sign out</button></form>
+            </div>
+        @endauth
+    </div>
+</header>
+<main id="main">
+    @if (session('said'))
+        <div class="said" role="status">
+            <span>{{ session('said') }}</span>
+            @if (session('undo'))
+                <form method="post" action="{{ session('undo')[0] }}">@csrf @method(session('undo')[1])<button class="btn btn-quiet">Undo</button></form>
+            @endif
+        </div>
+    @endif
+    @if ($errors->any() && ! ($quiet ?? false))
+        <div class="said wrong" role="alert">Nothing is saved yet: {{ $errors->count() === 1 ? 'one answer needs' : $errors->count().' answers need' }} another look.</div>
+    @endif
+    {{ $slot }}
+</main>
+@auth
+    <nav class="thumbs" aria-label="Places, for the thumb">
+        @foreach (['round' => 'Round', 'season' => 'Season', 'gardens.index' => 'Gardens', 'search' => 'Find'] as $route => $name)
+            <a href="{{ route($route) }}" @if (request()->routeIs($route)) aria-current="page" @endif>{{ $name }}</a>
+        @endforeach
+    </nav>
+    <dialog x-ref="help" aria-labelledby="keys-title">
+        <h2 id="keys-title" class="mt-0">Keys</h2>
+        <dl class="facts">
+            <dt><kbd>s</kbd></dt><dd>Season</dd>
+            <dt><kbd>r</kbd></dt><dd>Round</dd>
+            <dt><kbd>g</kbd></dt><dd>Gardens</dd>
+            <dt><kbd>p</kbd></dt><dd>Plan a visit, on a garden or a plant</dd>
+            <dt><kbd>e</kbd></dt><dd>Edit what is shown</dd>
+            <dt><kbd>/</kbd></dt><dd>Find a plant or garden</dd>
+            <dt><kbd>?</kbd></dt><dd>This list</dd>
+        </dl>
+        <form method="dialog" class="mt-3"><button class="btn btn-primary">Close</button></form>
+    </dialog>
+@endauth
+</body>
+</html>

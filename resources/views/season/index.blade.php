@@ -1,0 +1,50 @@
+@php($names = ['closing' => 'Closing within two weeks', 'missed' => 'Passed and not logged', 'open' => 'Open now', 'coming' => 'Coming in six weeks'])
+<x-layout title="Season">
+    <div class="head">
+        <div>
+            <p class="crumbs">Season</p>
+            <h1>{{ \App\Support\Say::longDate($today) }}</h1>
+        </div>
+        <p class="tally mb-0">
+            @foreach ($names as $key => $name)
+                <a href="{{ route('season', [...request()->except('show'), ...($filter->show === $key ? [] : ['show' => $key])]) }}" @if ($filter->show === $key) aria-current="true" @endif><b>{{ count($groups[$key]) }}</b>{{ ['closing' => 'closing', 'missed' => 'passed', 'open' => 'open', 'coming' => 'coming'][$key] }}</a>
+            @endforeach
+        </p>
+    </div>
+    <form class="filters no-print" action="{{ route('season') }}">
+        @if ($filter->show)<input type="hidden" name="show" value="{{ $filter->show }}">@endif
+        <div><label for="q">Plant, place or client</label><input class="form-control" id="q" name="q" type="search" value="{{ $filter->text }}"></div>
+        <div><label for="garden">Garden</label><select class="form-select" id="garden" name="garden"><option value="">all gardens</option>@foreach ($gardens as $garden)<option value="{{ $garden->id }}" @selected($filter->garden === $garden->id)>{{ $garden->name }}</option>@endforeach</select></div>
+        <div><label for="crew">Crew</label><select class="form-select" id="crew" name="crew"><option value="">both crews</option>@foreach ($crews as $crew)<option value="{{ $crew->id }}" @selected($filter->crew === $crew->id)>{{ $crew->name }}</option>@endforeach</select></div>
+        <div><label for="kind">Kind</label><select class="form-select" id="kind" name="kind"><option value="">all kinds</option>@foreach (collect($book->kinds)->sortBy('name') as $kind)<option value="{{ $kind->id }}" @selected($filter->kind === $kind->id)>{{ $kind->name }}</option>@endforeach</select></div>
+        <button class="btn btn-primary">Show</button>
+        @if ($filter->isOn())<a class="btn btn-quiet" href="{{ route('season') }}">Show all</a>@endif
+    </form>
+    <div class="season">
+        <div>
+            @php($any = false)
+            @foreach ($names as $key => $name)
+                @continue($filter->show !== null && $filter->show !== $key)
+                @continue($groups[$key] === [])
+                @php($any = true)
+                <section aria-labelledby="list-{{ $key }}">
+                    <div class="group-head"><h2 id="list-{{ $key }}">{{ $name }}</h2></div>
+                    <x-due-list :rows="$groups[$key]" />
+                </section>
+            @endforeach
+            @unless ($any)
+                <p class="mt-4">{{ $filter->isOn() ? 'Nothing is due here under this filter.' : 'Nothing is due now or in the next six weeks.' }} The wall shows when the next windows open.</p>
+            @endunless
+        </div>
+        <section class="wall" aria-labelledby="wall-title">
+            <div class="group-head"><h2 id="wall-title">The year over {{ count($wall) === 1 ? 'one garden' : count($wall).' gardens' }}</h2></div>
+            <x-legend />
+            @forelse ($wall as $group)
+                <h3><a href="{{ route('gardens.show', $group['garden']) }}">{{ $group['garden']->name }}</a></h3>
+                <x-wall :months="$months" :width="$width" :rows="$group['rows']" />
+            @empty
+                <p>No plant matches. <a href="{{ route('season') }}">Show all</a>, or <a href="{{ route('gardens.index') }}">go to the gardens</a> to add some.</p>
+            @endforelse
+        </section>
+    </div>
+</x-layout>

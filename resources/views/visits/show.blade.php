@@ -1,0 +1,22 @@
+<x-layout :title="'Visit to '.$visit->garden->name" quiet>
+    <div class="sheet">
+        <p class="crumbs"><a href="{{ route('round') }}">Round</a> / <a href="{{ route('gardens.show', $visit->garden) }}">{{ $visit->garden->name }}</a></p>
+        <h1>{{ $visit->garden->name }}</h1>
+        <p>{{ \App\Support\Say::longDate(\App\Bridge\CorePlants::day($visit->on)) }}, {{ $visit->crew?->name ?? 'no crew yet' }}. {{ $visit->tasks->count() }} {{ $visit->tasks->count() === 1 ? 'task' : 'tasks' }}, about {{ \App\Support\Say::minutes($visit->minutes()) }}; {{ $visit->tasks->whereNotNull('log')->count() }} logged.@if ($visit->garden->notes)<br><em>{{ $visit->garden->notes }}</em>@endif</p>
+        @if ($visit->outside_reason)<div class="said wrong">Outside the common days: {{ $visit->outside_reason }}</div>@endif
+        @foreach ($visit->tasks as $task)<x-job :task="$task" :number="$loop->iteration" />@endforeach
+
+        @can('update', $visit)
+            <details class="no-print" @if ($errors->hasAny(['on', 'outside_reason', 'visit'])) open @endif><summary>Move or cancel this visit</summary>
+                <form method="post" action="{{ route('visits.update', $visit) }}" novalidate>
+                    @csrf @method('put')
+                    <x-field name="on" label="Move to" type="date" :value="$visit->on->format('Y-m-d')" />
+                    <x-field name="outside_reason" label="Reason, if outside the common days" :value="$visit->outside_reason" />
+                    <button class="btn btn-primary">Move the visit</button>
+                </form>
+                <form method="post" action="{{ route('visits.destroy', $visit) }}" class="mt-3">@csrf @method('delete')<button class="btn btn-quiet">Cancel the visit</button></form>
+                @error('visit')<p class="invalid-feedback d-block">{{ $message }}</p>@enderror
+            </details>
+        @endcan
+    </div>
+</x-layout>
