@@ -14,7 +14,8 @@ final readonly class Reason
         public string $rule,
         public string $because,
         public string $source,
-    ) {}
+    ) {
+    }
 
     public static function of(string $rule, string $because, string $source): self
     {

@@ -24,7 +24,9 @@ final class CorePlants
 {
     private ?Firm $firm = null;
 
-    public function __construct(private readonly PlantBook $book) {}
+    public function __construct(private readonly PlantBook $book)
+    {
+    }
 
     /** @throws \PruningHook\Core\Fault when the row holds what the core refuses */
     public function plant(Plant $row): CorePlant

@@ -12,7 +12,9 @@ use RuntimeException;
 /** Holds data against a JSON Schema of the project and says, for each fault, where it is and what is wrong. */
 final readonly class JsonSchema
 {
-    private function __construct(private string $schema) {}
+    private function __construct(private string $schema)
+    {
+    }
 
     /** @throws RuntimeException when the file cannot be read */
     public static function fromFile(string $path): self
@@ -36,7 +38,7 @@ final readonly class JsonSchema
         return array_values(array_unique(self::say($error)));
     }
 
-    /** @param list<int|string> $path */
+    /** @param  list<int|string>  $path */
     public static function path(array $path): string
     {
         return '$'.implode('', array_map(

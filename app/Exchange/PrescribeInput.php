@@ -30,7 +30,8 @@ final class PrescribeInput
         private readonly PlantBook $book,
         /** @var array<string, mixed> */
         private readonly array $data,
-    ) {}
+    ) {
+    }
 
     /**
      * @return array{SiteYear, Practice, list<Plant>}
@@ -89,7 +90,7 @@ final class PrescribeInput
         return [$year, $practice, array_values(array_filter($read))];
     }
 
-    /** @param array<string, mixed> $data as the schema has passed it */
+    /** @param  array<string, mixed>  $data as the schema has passed it */
     private function plant(array $data, string $path, ?SiteYear $year): ?Plant
     {
         /** @var array{ref: string, kind: string, planted?: ?string, height_mm?: ?int, spread_mm?: ?int, run_mm?: ?int, count?: int, flowering_height_mm?: ?int, stems?: ?array{old: int, young: int}, form?: ?string, aim?: ?string, grafted?: ?bool, practice?: array<string, string>, hazards?: list<string>, history?: list<array{task: string, season: int, on: string, outcome: string, minutes?: ?int}>} $data */

@@ -16,7 +16,11 @@ final class Firm extends Model
 {
     protected $fillable = ['name', 'practice'];
 
-    protected $casts = ['practice' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['practice' => 'array'];
+    }
 
     protected $attributes = ['practice' => '{}'];
 

@@ -37,7 +37,11 @@ final class Garden extends Model
     protected $fillable = ['crew_id', 'name', 'client', 'address', 'latitude', 'longitude', 'elevation_m',
         'last_frost', 'first_frost', 'winter', 'practice', 'notes'];
 
-    protected $casts = ['practice' => 'array', 'latitude' => 'float', 'longitude' => 'float'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['practice' => 'array', 'latitude' => 'float', 'longitude' => 'float'];
+    }
 
     protected $attributes = ['practice' => '{}'];
 

@@ -47,7 +47,11 @@ final class Plant extends Model
     protected $fillable = ['kind', 'label', 'bed', 'planted_on', 'count', 'height_mm', 'spread_mm', 'run_mm',
         'flowering_height_mm', 'stems_old', 'stems_young', 'form', 'aim', 'grafted', 'hazards', 'practice', 'notes'];
 
-    protected $casts = ['planted_on' => 'date', 'grafted' => 'boolean', 'hazards' => 'array', 'practice' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['planted_on' => 'date', 'grafted' => 'boolean', 'hazards' => 'array', 'practice' => 'array'];
+    }
 
     protected $attributes = ['hazards' => '[]', 'practice' => '{}', 'count' => 1];
 

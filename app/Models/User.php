@@ -31,7 +31,11 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed', 'role' => Role::class];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['password' => 'hashed', 'role' => Role::class];
+    }
 
     /** @return BelongsTo<Crew, $this> */
     public function crew(): BelongsTo
@@ -54,7 +58,7 @@ final class User extends Authenticatable
         return $crewId !== null && $this->crew_id === $crewId;
     }
 
-    /** @param string $token */
+    /** @param  string  $token */
     public function sendPasswordResetNotification(#[SensitiveParameter] $token): void
     {
         $this->notify(new ResetPasswordNotification($token));

@@ -27,7 +27,11 @@ final class Visit extends Model
 {
     protected $fillable = ['garden_id', 'crew_id', 'on', 'outside_reason', 'planned_by'];
 
-    protected $casts = ['on' => 'date'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['on' => 'date'];
+    }
 
     /** @return BelongsTo<Garden, $this> */
     public function garden(): BelongsTo

@@ -29,7 +29,11 @@ final class VisitTask extends Model
 {
     protected $fillable = ['visit_id', 'plant_id', 'task', 'season', 'position', 'prescribed'];
 
-    protected $casts = ['prescribed' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['prescribed' => 'array'];
+    }
 
     /** @return BelongsTo<Visit, $this> */
     public function visit(): BelongsTo

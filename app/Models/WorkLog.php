@@ -39,7 +39,11 @@ final class WorkLog extends Model
     protected $fillable = ['visit_task_id', 'plant_id', 'task', 'season', 'on', 'outcome', 'why', 'minutes', 'amounts',
         'findings', 'note', 'left_for_next_year', 'logged_by'];
 
-    protected $casts = ['on' => 'date', 'outcome' => Outcome::class, 'amounts' => 'array', 'findings' => 'array'];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['on' => 'date', 'outcome' => Outcome::class, 'amounts' => 'array', 'findings' => 'array'];
+    }
 
     protected $attributes = ['amounts' => '[]', 'findings' => '[]'];
 

@@ -12,7 +12,9 @@ use SensitiveParameter;
 /** The letter with the link to a new password. Plain views: the server renders no Markdown (packages/README.md). */
 final class ResetPasswordNotification extends Notification
 {
-    public function __construct(#[SensitiveParameter] private readonly string $token) {}
+    public function __construct(#[SensitiveParameter] private readonly string $token)
+    {
+    }
 
     /** @return list<string> */
     public function via(): array

@@ -22,7 +22,8 @@ final readonly class PlantBookFiles
     public function __construct(
         private string $folder,
         private string $cacheFolder,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault naming file, place and what is wrong */
     public function read(): PlantBook
@@ -105,7 +106,7 @@ final readonly class PlantBookFiles
         return is_array($data) ? $data : throw new Fault(basename($path).': nothing in it');
     }
 
-    /** @param array<string, array<array-key, mixed>> $files */
+    /** @param  array<string, array<array-key, mixed>>  $files */
     private function keep(string $cache, array $files): void
     {
         foreach (glob($this->cacheFolder.'/plant-book-*.php') ?: [] as $old) {

@@ -10,7 +10,9 @@ use App\Models\User;
 /** Whoever may change a garden may change its plants. */
 final readonly class PlantPolicy
 {
-    public function __construct(private GardenPolicy $gardens) {}
+    public function __construct(private GardenPolicy $gardens)
+    {
+    }
 
     public function update(User $user, Plant $plant): bool
     {

@@ -16,7 +16,8 @@ final readonly class DueRow
         public Plant $plant,
         public DueTask $due,
         public ?Visit $visit,
-    ) {}
+    ) {
+    }
 
     public function choice(): TaskChoice
     {

@@ -9,8 +9,8 @@ use App\Models\Plant;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Planning\Agenda;
+use PruningHook\Core\PlantBook\PlantBook;
 
 /** What plants are due for, joined with what is already planned. */
 final readonly class DueRows
@@ -18,7 +18,8 @@ final readonly class DueRows
     public function __construct(
         private PlantBook $book,
         private CorePlants $bridge,
-    ) {}
+    ) {
+    }
 
     /**
      * What is due for the plants round about today, or between two days where they are given; by closing.

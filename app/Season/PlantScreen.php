@@ -10,8 +10,8 @@ use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Drawing\Ring;
-use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Planning\Urgency;
+use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\CutOn;
 
 /** Everything the Plant screen shows: the ring, what is due, what a cut on a day would mean, and the last lines of the record. */
@@ -22,7 +22,8 @@ final readonly class PlantScreen
         private CorePlants $bridge,
         private DueRows $rows,
         private PlantYears $years,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function show(Plant $plant, Day $today, Day $cut): array

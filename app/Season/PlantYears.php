@@ -9,8 +9,8 @@ use App\Models\Plant;
 use App\Models\VisitTask;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Span;
-use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Planning\PlantYear;
+use PruningHook\Core\PlantBook\PlantBook;
 
 /** Gathers plants' years for drawing. */
 final readonly class PlantYears
@@ -18,7 +18,8 @@ final readonly class PlantYears
     public function __construct(
         private PlantBook $book,
         private CorePlants $bridge,
-    ) {}
+    ) {
+    }
 
     /** Twelve months from the first of last month: what has just been, and what comes. */
     public static function span(Day $today): Span
@@ -29,7 +30,7 @@ final readonly class PlantYears
         return Span::of($from, $from->plus(364));
     }
 
-    /** @param Plant $plant with garden, workLogs and visitTasks.visit loaded */
+    /** @param  Plant  $plant with garden, workLogs and visitTasks.visit loaded */
     public function of(Plant $plant, Day $today, Span $span): PlantYear
     {
         return PlantYear::gather(

@@ -18,7 +18,8 @@ final readonly class SeasonFilter
         public ?int $crew,
         public ?string $kind,
         public ?string $show,
-    ) {}
+    ) {
+    }
 
     public static function from(Request $request, PlantBook $book): self
     {
@@ -37,12 +38,13 @@ final readonly class SeasonFilter
     /** @return Builder<Plant> */
     public function plants(PlantBook $book): Builder
     {
-        $query = Plant::query()->with(['garden', 'workLogs', 'visitTasks.visit'])->orderBy('garden_id')->orderBy('bed')->orderBy('label');
+        $query = Plant::query()->with(['garden', 'workLogs', 'visitTasks.visit']);
+        $query->orderBy('garden_id')->orderBy('bed')->orderBy('label');
         if ($this->garden !== null) {
             $query->where('garden_id', $this->garden);
         }
         if ($this->crew !== null) {
-            $query->whereRelation('garden', 'crew_id', $this->crew);
+            $query->whereHas('garden', fn (Builder $garden) => $garden->where('crew_id', $this->crew));
         }
         if ($this->kind !== null) {
             $query->where('kind', $this->kind);

@@ -8,8 +8,8 @@ use App\Models\Plant;
 use Illuminate\Database\Eloquent\Collection;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Strip;
-use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Planning\Urgency;
+use PruningHook\Core\PlantBook\PlantBook;
 
 /** Everything the Season screen shows of one day: the lists by urgency, and the wall. */
 final readonly class SeasonScreen
@@ -21,7 +21,8 @@ final readonly class SeasonScreen
         private DueRows $rows,
         private PlantYears $years,
         private PlantBook $book,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function show(SeasonFilter $filter, Day $today): array

@@ -9,7 +9,7 @@ final readonly class LengthField
 {
     private const MM_PER_CM = 10;
 
-    /** @param array{what: string, unit: string, min: int, target: int, max: int} $amount */
+    /** @param  array{what: string, unit: string, min: int, target: int, max: int}  $amount */
     public static function unit(array $amount): string
     {
         return $amount['unit'] === 'mm' && self::inCm($amount['max']) ? 'cm' : $amount['unit'];

@@ -36,7 +36,7 @@ final readonly class MoveVisit
         $visit->update(['on' => (string) $day, 'outside_reason' => $inside ? null : $reason]);
     }
 
-    /** @param Visit $visit with tasks loaded */
+    /** @param  Visit  $visit with tasks loaded */
     public static function common(Visit $visit): ?CommonWindow
     {
         return CommonWindow::of(...array_values($visit->tasks->map(static function (VisitTask $task): Window {

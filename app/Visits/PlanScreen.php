@@ -24,7 +24,8 @@ final readonly class PlanScreen
     public function __construct(
         private DueRows $rows,
         private PlanVisit $plan,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function show(Garden $garden, Request $request, Day $today): array
@@ -56,7 +57,7 @@ final readonly class PlanScreen
         );
         usort($rows, static fn (DueRow $a, DueRow $b): int => $a->due->task->window->opens->number <=> $b->due->task->window->opens->number);
 
-        return array_values($rows);
+        return $rows;
     }
 
     /**

@@ -15,10 +15,10 @@ use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Window;
-use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Planning\CommonWindow;
 use PruningHook\Core\Planning\Job;
 use PruningHook\Core\Planning\OrderOfWork;
+use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Prescriber;
 
 /** Plans a visit: chosen tasks of one garden, on a day that is open for all of them unless somebody says why not. */
@@ -27,7 +27,8 @@ final readonly class PlanVisit
     public function __construct(
         private CorePlants $bridge,
         private PlantBook $book,
-    ) {}
+    ) {
+    }
 
     /**
      * The chosen tasks, prescribed, in the order of work.
@@ -56,7 +57,7 @@ final readonly class PlanVisit
         return OrderOfWork::of($jobs);
     }
 
-    /** @param list<Job> $jobs */
+    /** @param  list<Job>  $jobs */
     public static function common(array $jobs): ?CommonWindow
     {
         return CommonWindow::of(...array_map(static fn (Job $job): Window => $job->task->window, $jobs));

@@ -13,7 +13,8 @@ final readonly class TaskChoice
         public int $plant,
         public string $task,
         public int $season,
-    ) {}
+    ) {
+    }
 
     public static function of(int $plant, string $task, int $season): self
     {

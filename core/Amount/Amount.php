@@ -15,7 +15,8 @@ final readonly class Amount
         public int $min,
         public int $target,
         public int $max,
-    ) {}
+    ) {
+    }
 
     /** The target is drawn into the bounds. */
     public static function of(string $what, string $unit, int $min, int $target, int $max): self

@@ -16,9 +16,10 @@ final readonly class Amounts
     private function __construct(
         public array $amounts,
         public array $reasons,
-    ) {}
+    ) {
+    }
 
-    /** @param list<Amount> $amounts */
+    /** @param  list<Amount>  $amounts */
     public static function of(array $amounts, Reason ...$reasons): self
     {
         return new self($amounts, array_values($reasons));

@@ -20,7 +20,8 @@ final readonly class ClearStem implements AmountRule
         private int $min,
         private int $max,
         private string $source,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self

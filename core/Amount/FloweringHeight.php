@@ -19,7 +19,9 @@ final readonly class FloweringHeight implements AmountRule
 
     public const FLOWERS = 'expected flowering height';
 
-    private function __construct(private string $source) {}
+    private function __construct(private string $source)
+    {
+    }
 
     public static function of(string $source): self
     {

@@ -17,7 +17,8 @@ final readonly class Given implements AmountRule
         private Amount $amount,
         private string $because,
         private string $source,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self

@@ -21,7 +21,8 @@ final readonly class Positions implements AmountRule
         private string $what,
         private int $spacingMm,
         private string $source,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self
@@ -34,7 +35,7 @@ final readonly class Positions implements AmountRule
         return new self($entry->string('what'), $spacing, $source);
     }
 
-    /** @param int $lengthMm at least 0 */
+    /** @param  int  $lengthMm at least 0 */
     public static function along(int $lengthMm, int $spacingMm): int
     {
         return intdiv($lengthMm, $spacingMm) + 1;

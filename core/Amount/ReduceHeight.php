@@ -21,7 +21,8 @@ final readonly class ReduceHeight implements AmountRule
     private function __construct(
         private int $percent,
         private string $source,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self

@@ -16,7 +16,8 @@ final readonly class StemsToKeep implements AmountRule
     private function __construct(
         private Amount $keep,
         private string $source,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self

@@ -20,7 +20,9 @@ final readonly class Thirds implements AmountRule
 
     public const SHARE = 'share of the stems to take out';
 
-    private function __construct(private string $source) {}
+    private function __construct(private string $source)
+    {
+    }
 
     public static function of(string $source): self
     {

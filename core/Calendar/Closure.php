@@ -12,7 +12,8 @@ final readonly class Closure
         public Day $to,
         public string $because,
         public string $source,
-    ) {}
+    ) {
+    }
 
     public static function of(Day $from, Day $to, string $because, string $source): self
     {

@@ -17,7 +17,9 @@ final readonly class Day implements Stringable
     private const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July',
         'August', 'September', 'October', 'November', 'December'];
 
-    private function __construct(public int $number) {}
+    private function __construct(public int $number)
+    {
+    }
 
     /** @throws Fault when the calendar has no such day */
     public static function of(int $year, int $month, int $day): self

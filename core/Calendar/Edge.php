@@ -13,11 +13,12 @@ use PruningHook\Core\Fault;
  */
 final readonly class Edge
 {
-    /** @param non-empty-list<Offset> $offsets */
+    /** @param  non-empty-list<Offset>  $offsets */
     private function __construct(
         private array $offsets,
         private bool $latest,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault when the words do not follow the grammar above */
     public static function parse(string $text): self
@@ -40,7 +41,13 @@ final readonly class Edge
         return $chosen;
     }
 
-    /** The anchors this edge looks at. @return list<Anchor> */
+    /**
+     * The anchors this edge looks at.
+
+     *
+
+     * @return list<Anchor>
+     */
     public function anchors(): array
     {
         return array_map(static fn (Offset $offset): Anchor => $offset->anchor, $this->offsets);

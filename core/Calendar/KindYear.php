@@ -9,11 +9,12 @@ use PruningHook\Core\Fault;
 /** One season of one kind at one site: the site's anchors and the kind's own. */
 final readonly class KindYear implements Anchors
 {
-    /** @param array<string, Day> $own */
+    /** @param  array<string, Day>  $own */
     private function __construct(
         public SiteYear $site,
         private array $own,
-    ) {}
+    ) {
+    }
 
     public static function of(SiteYear $site, Phenology $phenology): self
     {
@@ -27,7 +28,7 @@ final readonly class KindYear implements Anchors
         return new self($site, $own);
     }
 
-    /** @param array<string, Day> $own days worked out so far */
+    /** @param  array<string, Day>  $own days worked out so far */
     public static function with(SiteYear $site, array $own): self
     {
         return new self($site, $own);

@@ -13,7 +13,8 @@ final readonly class MonthDay implements Stringable
     private function __construct(
         public int $month,
         public int $day,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault when it is not `mm-dd` or no year has such a day */
     public static function parse(string $text): self

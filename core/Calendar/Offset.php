@@ -15,7 +15,8 @@ final readonly class Offset
     private function __construct(
         public Anchor $anchor,
         public int $days,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault when the anchor is not one the calendar knows */
     public static function parse(string $text): self

@@ -12,8 +12,10 @@ final readonly class Phenology
     /** The order in which events are worked out; an event may lean only on those before it. */
     private const ORDER = [Anchor::BudBreak, Anchor::BloomStart, Anchor::BloomEnd, Anchor::FruitEnd, Anchor::LeafFall];
 
-    /** @param array<string, Edge> $edges */
-    private function __construct(private array $edges) {}
+    /** @param  array<string, Edge>  $edges */
+    private function __construct(private array $edges)
+    {
+    }
 
     /**
      * @param  array<string, Edge>  $edges  by anchor

@@ -19,7 +19,8 @@ final readonly class Site
         public ?MonthDay $lastFrost,
         public ?MonthDay $firstFrost,
         public WinterClass $winter,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  ?MonthDay  $lastFrost  null only where there is no frost, on a warm site

@@ -28,12 +28,13 @@ final readonly class SiteYear implements Anchors
     /** The autumn in which planning turns to the next season: this many days before its midwinter. */
     private const TURN_BEFORE_MIDWINTER = 45;
 
-    /** @param array<string, Day> $days */
+    /** @param  array<string, Day>  $days */
     private function __construct(
         public Site $site,
         public int $season,
         private array $days,
-    ) {}
+    ) {
+    }
 
     public static function of(Site $site, int $season): self
     {

@@ -12,7 +12,8 @@ final readonly class Span
     private function __construct(
         public Day $from,
         public Day $to,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault when it ends before it begins */
     public static function of(Day $from, Day $to): self

@@ -14,7 +14,8 @@ final readonly class Window
         public Day $bestFrom,
         public Day $bestTo,
         public Day $closes,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault when the four days are out of order */
     public static function of(Day $opens, Day $bestFrom, Day $bestTo, Day $closes): self

@@ -12,7 +12,8 @@ final readonly class WindowRule
         public Edge $bestFrom,
         public Edge $bestTo,
         public Edge $closes,
-    ) {}
+    ) {
+    }
 
     public static function of(Edge $opens, Edge $bestFrom, Edge $bestTo, Edge $closes): self
     {

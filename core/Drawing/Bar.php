@@ -12,9 +12,10 @@ final readonly class Bar
         public float $x,
         public float $width,
         public string $says,
-    ) {}
+    ) {
+    }
 
-    /** @param string $kind `open`, `best`, `closed`, `bloom` or `done` */
+    /** @param  string  $kind `open`, `best`, `closed`, `bloom` or `done` */
     public static function of(string $kind, float $x, float $width, string $says): self
     {
         return new self($kind, $x, $width, $says);

@@ -31,7 +31,8 @@ final readonly class Ring
         public array $hooks,
         public float $today,
         public float $heart,
-    ) {}
+    ) {
+    }
 
     public static function of(PlantYear $year): self
     {

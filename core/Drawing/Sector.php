@@ -14,9 +14,10 @@ final readonly class Sector
         public float $inner,
         public float $outer,
         public string $says,
-    ) {}
+    ) {
+    }
 
-    /** @param string $kind `open`, `best`, `closed`, `bloom` or `done` */
+    /** @param  string  $kind `open`, `best`, `closed`, `bloom` or `done` */
     public static function of(string $kind, float $from, float $to, float $inner, float $outer, string $says): self
     {
         return new self($kind, $from, $to, $inner, $outer, $says);

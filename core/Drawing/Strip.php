@@ -24,7 +24,8 @@ final readonly class Strip
         public array $hooks,
         public ?float $today,
         public string $says,
-    ) {}
+    ) {
+    }
 
     public static function of(PlantYear $year, float $mmPerDay = 1.0): self
     {

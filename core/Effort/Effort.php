@@ -12,7 +12,8 @@ final readonly class Effort
     private function __construct(
         public int $minutes,
         public Reason $reason,
-    ) {}
+    ) {
+    }
 
     public static function of(int $minutes, Reason $reason): self
     {

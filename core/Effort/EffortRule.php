@@ -28,7 +28,8 @@ final readonly class EffortRule
         private float $perMetreHeight,
         private float $perStem,
         private float $perMetreRun,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault */
     public static function fromEntry(Entry $minutes): self
@@ -41,7 +42,7 @@ final readonly class EffortRule
         );
     }
 
-    /** @param float $factor how many times as long it takes, because the pass before was missed */
+    /** @param  float  $factor how many times as long it takes, because the pass before was missed */
     public function minutes(Plant $plant, Kind $kind, string $task, float $factor): Effort
     {
         $height = $plant->heightMm ?? $kind->typicalHeightMm;

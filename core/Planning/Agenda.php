@@ -17,7 +17,9 @@ use PruningHook\Core\Prescription\Task;
 /** What a plant is due for round about a day: every task of the seasons whose windows reach into the time looked at. */
 final readonly class Agenda
 {
-    private function __construct(private Prescriber $prescriber) {}
+    private function __construct(private Prescriber $prescriber)
+    {
+    }
 
     public static function with(PlantBook $book): self
     {
@@ -50,7 +52,13 @@ final readonly class Agenda
         return $due;
     }
 
-    /** What bears on today: passed lately, open, or coming. @return list<DueTask> */
+    /**
+     * What bears on today: passed lately, open, or coming.
+
+     *
+
+     * @return list<DueTask>
+     */
     public function around(Plant $plant, Site $site, Practice $practice, Day $today): array
     {
         return $this->between($plant, $site, $practice, $today, $today->minus(DueTask::MISSED_DAYS), $today->plus(DueTask::COMING_DAYS));

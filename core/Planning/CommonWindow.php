@@ -15,22 +15,26 @@ final readonly class CommonWindow
         public Day $to,
         public ?Day $bestFrom,
         public ?Day $bestTo,
-    ) {}
+    ) {
+    }
 
     /** @return ?self null where no day is open for all of them, or where there are none */
     public static function of(Window ...$windows): ?self
     {
-        if ($windows === []) {
+        $first = array_shift($windows);
+        if ($first === null) {
             return null;
         }
-        $days = static fn (string $edge): array => array_values(array_map(static fn (Window $window): Day => $window->$edge, $windows));
-        $from = Day::latest(...$days('opens'));
-        $to = Day::earliest(...$days('closes'));
+        [$from, $to, $bestFrom, $bestTo] = [$first->opens, $first->closes, $first->bestFrom, $first->bestTo];
+        foreach ($windows as $window) {
+            $from = Day::latest($from, $window->opens);
+            $to = Day::earliest($to, $window->closes);
+            $bestFrom = Day::latest($bestFrom, $window->bestFrom);
+            $bestTo = Day::earliest($bestTo, $window->bestTo);
+        }
         if ($to->isBefore($from)) {
             return null;
         }
-        $bestFrom = Day::latest(...$days('bestFrom'));
-        $bestTo = Day::earliest(...$days('bestTo'));
 
         return $bestTo->isBefore($bestFrom) ? new self($from, $to, null, null) : new self($from, $to, $bestFrom, $bestTo);
     }

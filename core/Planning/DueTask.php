@@ -26,7 +26,8 @@ final readonly class DueTask
         public Day $today,
         public Urgency $urgency,
         public ?LoggedWork $logged,
-    ) {}
+    ) {
+    }
 
     public static function of(Task $task, ?LoggedWork $logged, Day $today): self
     {

@@ -14,9 +14,10 @@ final readonly class Job
         public string $bed,
         public Task $task,
         public bool $diseased,
-    ) {}
+    ) {
+    }
 
-    /** @param bool $diseased true where disease was found on the plant at the last visit */
+    /** @param  bool  $diseased true where disease was found on the plant at the last visit */
     public static function of(string $plant, string $bed, Task $task, bool $diseased): self
     {
         return new self($plant, $bed, $task, $diseased);

@@ -32,7 +32,8 @@ final readonly class PlantYear
         public array $closed,
         public array $bloom,
         public array $visits,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<Day>  $visits

@@ -19,7 +19,8 @@ final readonly class Circumstances
         private ?string $form,
         private ?string $aim,
         private ?bool $grafted,
-    ) {}
+    ) {
+    }
 
     public static function of(
         WinterClass $winter,

@@ -16,7 +16,8 @@ final readonly class ClosureRule
         private Edge $to,
         private string $because,
         private string $source,
-    ) {}
+    ) {
+    }
 
     public static function of(Edge $from, Edge $to, string $because, string $source): self
     {

@@ -14,12 +14,13 @@ final readonly class Condition
 {
     public const FACTS = ['winter', 'form', 'aim', 'grafted'];
 
-    /** @param array<string, list<string>> $wanted */
+    /** @param  array<string, list<string>>  $wanted */
     private function __construct(
         private array $wanted,
         private ?int $fromYear,
         private ?int $toYear,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault */
     public static function fromEntry(Entry $entry): self
@@ -47,7 +48,13 @@ final readonly class Condition
         return true;
     }
 
-    /** The questions of practice this looks at. @return list<string> */
+    /**
+     * The questions of practice this looks at.
+
+     *
+
+     * @return list<string>
+     */
     public function questions(): array
     {
         return array_values(array_diff(array_keys($this->wanted), self::FACTS));

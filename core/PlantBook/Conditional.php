@@ -11,11 +11,12 @@ namespace PruningHook\Core\PlantBook;
  */
 final readonly class Conditional
 {
-    /** @param T $value */
+    /** @param  T  $value */
     private function __construct(
         public Condition $when,
         public mixed $value,
-    ) {}
+    ) {
+    }
 
     /**
      * @template V

@@ -12,13 +12,14 @@ use PruningHook\Core\Fault;
  */
 final readonly class Entry
 {
-    /** @param array<array-key, mixed> $data */
+    /** @param  array<array-key, mixed>  $data */
     private function __construct(
         private array $data,
         private string $path,
-    ) {}
+    ) {
+    }
 
-    /** @param array<array-key, mixed> $data */
+    /** @param  array<array-key, mixed>  $data */
     public static function of(array $data, string $path = ''): self
     {
         return new self($data, $path);

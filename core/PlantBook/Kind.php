@@ -34,7 +34,8 @@ final readonly class Kind
         public array $closures,
         public array $tasks,
         public string $about,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<string>  $alsoCalled
@@ -71,7 +72,13 @@ final readonly class Kind
         return in_array($trait, $this->traits, true);
     }
 
-    /** The questions of practice any of its tasks depends on. @return list<string> */
+    /**
+     * The questions of practice any of its tasks depends on.
+
+     *
+
+     * @return list<string>
+     */
     public function questions(): array
     {
         $questions = [];
@@ -82,7 +89,13 @@ final readonly class Kind
         return array_values(array_unique($questions));
     }
 
-    /** Every name it answers to. @return list<string> */
+    /**
+     * Every name it answers to.
+
+     *
+
+     * @return list<string>
+     */
     public function names(): array
     {
         return [$this->id, $this->name, $this->botanical, ...$this->alsoCalled];

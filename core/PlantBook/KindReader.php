@@ -15,7 +15,9 @@ use PruningHook\Core\Method\Methods;
 /** Turns a decoded plant book entry into a Kind. The file has passed the schema; this catches what a schema cannot. */
 final readonly class KindReader
 {
-    private function __construct(private Sources $sources) {}
+    private function __construct(private Sources $sources)
+    {
+    }
 
     public static function with(Sources $sources): self
     {

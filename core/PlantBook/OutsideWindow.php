@@ -11,7 +11,8 @@ final readonly class OutsideWindow
         public bool $closed,
         public string $because,
         public string $source,
-    ) {}
+    ) {
+    }
 
     public static function of(bool $closed, string $because, string $source): self
     {

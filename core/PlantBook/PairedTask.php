@@ -17,7 +17,8 @@ final readonly class PairedTask
         public float $factor,
         public string $step,
         public string $source,
-    ) {}
+    ) {
+    }
 
     public static function of(string $task, bool $seasonBefore, float $factor, string $step, string $source): self
     {

@@ -22,7 +22,8 @@ final readonly class PlantBook
         public array $questions,
         public array $cautions,
         public Sources $sources,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<Kind>  $kinds

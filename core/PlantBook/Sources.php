@@ -11,10 +11,12 @@ final readonly class Sources
 {
     public const COMMON = 'common';
 
-    /** @param array<string, string> $names */
-    private function __construct(private array $names) {}
+    /** @param  array<string, string>  $names */
+    private function __construct(private array $names)
+    {
+    }
 
-    /** @param array<string, string> $names key to how it is quoted */
+    /** @param  array<string, string>  $names key to how it is quoted */
     public static function of(array $names): self
     {
         return new self([self::COMMON => 'common practice', ...$names]);

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace PruningHook\Core\PlantBook;
 
 use PruningHook\Core\Amount\AmountRule;
-use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Calendar\KindYear;
+use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Effort\EffortRule;
 
 /** One task of a kind's year, as the plant book knows it, before it meets a plant, a site and a school. */
@@ -36,7 +36,8 @@ final readonly class TaskRule
         /** true where flowers are on the wood being cut */
         public bool $takesFloweringWood,
         public array $cautions,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<Conditional<string>>  $methods
@@ -80,7 +81,13 @@ final readonly class TaskRule
         return Conditional::holding($this->methods, $plant)[0] ?? 'light-tidy';
     }
 
-    /** The questions of practice this task depends on. @return list<string> */
+    /**
+     * The questions of practice this task depends on.
+
+     *
+
+     * @return list<string>
+     */
     public function questions(): array
     {
         $questions = $this->when->questions();

@@ -13,7 +13,8 @@ final readonly class TaskWindow
         public WindowRule $rule,
         public string $because,
         public string $source,
-    ) {}
+    ) {
+    }
 
     public static function of(WindowRule $rule, string $because, string $source): self
     {

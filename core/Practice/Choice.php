@@ -13,7 +13,8 @@ final readonly class Choice
         public SchoolQuestion $question,
         public string $option,
         public PracticeLevel $level,
-    ) {}
+    ) {
+    }
 
     public static function of(SchoolQuestion $question, string $option, PracticeLevel $level): self
     {

@@ -19,7 +19,8 @@ final readonly class Practice
     private function __construct(
         private array $questions,
         private array $chosen,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<string, SchoolQuestion>  $questions  by key

@@ -7,14 +7,15 @@ namespace PruningHook\Core\Practice;
 /** A question on which good practitioners differ, the answers they give, and the one taken where nobody chooses. */
 final readonly class SchoolQuestion
 {
-    /** @param array<string, string> $options option key to its name in words */
+    /** @param  array<string, string>  $options option key to its name in words */
     private function __construct(
         public string $key,
         public string $name,
         public array $options,
         public string $default,
         public string $source,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<string, string>  $options

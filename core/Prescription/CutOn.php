@@ -160,7 +160,7 @@ final readonly class CutOn
         return $outside?->closed === true ? Consequence::closed($reason) : Consequence::cost($reason);
     }
 
-    /** @param list<Task> $tasks */
+    /** @param  list<Task>  $tasks */
     private function next(array $tasks, Day $day): ?Task
     {
         $next = null;
@@ -173,7 +173,7 @@ final readonly class CutOn
         return $next;
     }
 
-    /** @param list<Task> $tasks */
+    /** @param  list<Task>  $tasks */
     private function previous(array $tasks, Day $day): ?Task
     {
         $previous = null;

@@ -22,7 +22,8 @@ final readonly class CutVerdict
         public array $tasks,
         public array $reasons,
         public ?Task $next,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<Task>  $tasks

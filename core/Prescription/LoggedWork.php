@@ -15,7 +15,8 @@ final readonly class LoggedWork
         public Day $on,
         public Outcome $outcome,
         public ?int $minutes,
-    ) {}
+    ) {
+    }
 
     public static function of(string $task, int $season, Day $on, Outcome $outcome, ?int $minutes): self
     {

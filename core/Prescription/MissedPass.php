@@ -14,9 +14,10 @@ final readonly class MissedPass
         public float $factor,
         public string $step,
         public Reason $reason,
-    ) {}
+    ) {
+    }
 
-    /** @param ?LoggedWork $other what the record says of the other pass, if anything */
+    /** @param  ?LoggedWork  $other what the record says of the other pass, if anything */
     public static function of(PairedTask $pair, string $name, int $season, ?LoggedWork $other): self
     {
         // Half done leaves half of the extra work.

@@ -39,7 +39,8 @@ final readonly class Plant
         public array $practice,
         public array $hazards,
         public array $history,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  string  $kind  the plant book's id

@@ -25,7 +25,9 @@ use PruningHook\Core\Safety\Cautions;
 /** The way in: a plant, its site's season and the practice in force give its prescription with reasons. */
 final readonly class Prescriber
 {
-    private function __construct(private PlantBook $book) {}
+    private function __construct(private PlantBook $book)
+    {
+    }
 
     public static function with(PlantBook $book): self
     {

@@ -20,7 +20,8 @@ final readonly class Prescription
         public int $season,
         public array $tasks,
         public array $closed,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<Task>  $tasks

@@ -12,7 +12,8 @@ final readonly class StemCount
     private function __construct(
         public int $old,
         public int $young,
-    ) {}
+    ) {
+    }
 
     /** @throws Fault when a count is negative */
     public static function of(int $old, int $young): self

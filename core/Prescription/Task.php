@@ -32,7 +32,8 @@ final readonly class Task
         public int $minutes,
         public array $cautions,
         public array $reasons,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  string  $method  its name in words

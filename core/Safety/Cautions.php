@@ -7,6 +7,7 @@ namespace PruningHook\Core\Safety;
 use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\TaskRule;
 use PruningHook\Core\Prescription\Plant;
@@ -22,16 +23,22 @@ final readonly class Cautions
 
     private const NESTING_TO = 253;
 
-    /** @param array<string, string> $texts by key */
-    private function __construct(private array $texts) {}
+    /** @param  array<string, string>  $texts by key */
+    private function __construct(private array $texts)
+    {
+    }
 
-    /** @param array<string, string> $texts by key */
+    /** @param  array<string, string>  $texts by key */
     public static function from(array $texts): self
     {
         return new self($texts);
     }
 
-    /** @return list<string> sentences, the gravest first */
+    /**
+     * @return list<string> sentences, the gravest first
+     *
+     * @throws Fault when a hazard has no words
+     */
     public function for(Kind $kind, Plant $plant, TaskRule $task, Window $window, SiteYear $year): array
     {
         $keys = $plant->hazards;
@@ -45,10 +52,12 @@ final readonly class Cautions
             $keys[] = 'thorns';
         }
 
-        return array_values(array_filter(array_map(
-            fn (string $key): ?string => $this->texts[$key] ?? null,
-            array_values(array_unique([...$keys, ...$kind->cautions, ...$task->cautions])),
-        )));
+        $said = [];
+        foreach (array_unique([...$keys, ...$kind->cautions, ...$task->cautions]) as $key) {
+            $said[] = $this->texts[$key] ?? throw new Fault(sprintf('no caution is called "%s"', $key));
+        }
+
+        return $said;
     }
 
     private static function nesting(Window $window, SiteYear $year): bool

@@ -11,7 +11,9 @@ final readonly class Length
 {
     private const MM_PER_INCH = 25.4;
 
-    private function __construct(public int $mm) {}
+    private function __construct(public int $mm)
+    {
+    }
 
     /** @throws Fault when negative */
     public static function ofMm(int $mm): self

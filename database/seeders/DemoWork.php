@@ -14,10 +14,10 @@ use App\Visits\LogWork;
 use App\Visits\PlanVisit;
 use App\Visits\TaskChoice;
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Planning\Agenda;
 use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Planning\Urgency;
+use PruningHook\Core\PlantBook\PlantBook;
 
 /**
  * Two seasons of made-up work: visits planned the way the product plans them, logged with the small failures of real
@@ -35,7 +35,8 @@ final readonly class DemoWork
         private CorePlants $bridge,
         private PlanVisit $planner,
         private LogWork $logger,
-    ) {}
+    ) {
+    }
 
     /** Visits of the two years before today, all logged. */
     public function past(Garden $garden, Day $today, User $lead): void
@@ -110,7 +111,7 @@ final readonly class DemoWork
         return [$taken, $left];
     }
 
-    /** @param list<array{plant: Plant, due: DueTask}> $items */
+    /** @param  list<array{plant: Plant, due: DueTask}>  $items */
     private function visit(Garden $garden, Day $on, array $items, User $by): Visit
     {
         return $this->planner->plan(
@@ -142,7 +143,7 @@ final readonly class DemoWork
             'amounts' => $outcome === 'not-done' ? [] : $amounts,
             'findings' => [['All well'], ['Dead wood'], ['All well'], ['Weak growth'], ['All well'], ['Broken support'], ['All well'], ['Disease']][$seed % 8],
             'note' => null,
-            'left_for_next_year' => $seed % 4 === 0 ? ['The oldest stem at the back comes out next year', 'Two ties to renew', 'Fill the gap on the left from the new shoot', 'Check the graft for suckers'][$seed % 16 / 4] : null,
+            'left_for_next_year' => $seed % 4 === 0 ? ['The oldest stem at the back comes out next year', 'Two ties to renew', 'Fill the gap on the left from the new shoot', 'Check the graft for suckers'][intdiv($seed % 16, 4)] : null,
         ], $by);
     }
 

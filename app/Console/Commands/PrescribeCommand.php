@@ -22,7 +22,8 @@ final class PrescribeCommand extends Command
     public function handle(PlantBook $book): int
     {
         $file = $this->argument('file');
-        $json = $file === null || $file === '-' ? file_get_contents('php://stdin') : (is_file($file) ? file_get_contents($file) : false);
+        $file = is_string($file) ? $file : '-';
+        $json = $file === '-' ? file_get_contents('php://stdin') : (is_file($file) ? file_get_contents($file) : false);
         if ($json === false) {
             return $this->refused(["$file: no such file, or not readable"]);
         }
@@ -48,7 +49,7 @@ final class PrescribeCommand extends Command
         return self::SUCCESS;
     }
 
-    /** @param list<string> $faults */
+    /** @param  list<string>  $faults */
     private function refused(array $faults): int
     {
         $error = $this->output->getErrorStyle();

@@ -7,6 +7,8 @@ namespace App\Http\Controllers;
 use App\Http\Requests\GardenRequest;
 use App\Models\Crew;
 use App\Models\Garden;
+use App\Models\Plant;
+use App\Models\Visit;
 use App\Season\DueRows;
 use App\Season\PlantYears;
 use App\Support\Today;
@@ -44,10 +46,10 @@ final class GardenController extends Controller
             'months' => Strip::months($span),
             'width' => $span->days(),
             'strips' => $garden->plants->sortBy(['bed', 'label'])->map(
-                static fn ($plant): array => ['plant' => $plant, 'strip' => Strip::of($years->of($plant, $today, $span))],
+                static fn (Plant $plant): array => ['plant' => $plant, 'strip' => Strip::of($years->of($plant, $today, $span))],
             )->all(),
-            'coming' => $garden->visits->filter(static fn ($visit): bool => ! $visit->isLogged())->sortBy('on'),
-            'past' => $garden->visits->filter->isLogged()->sortByDesc('on'),
+            'coming' => $garden->visits->filter(static fn (Visit $visit): bool => ! $visit->isLogged())->sortBy('on'),
+            'past' => $garden->visits->filter(static fn (Visit $visit): bool => $visit->isLogged())->sortByDesc('on'),
         ]);
     }
 

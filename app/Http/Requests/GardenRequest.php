@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Closure;
 use App\Models\Garden;
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Gate;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Fault;
@@ -62,6 +63,6 @@ final class GardenRequest extends FormRequest
     /** @return array<string, mixed> */
     public function facts(): array
     {
-        return [...$this->safe()->except('practice'), 'practice' => PracticeRules::chosen($this->validated('practice', []))];
+        return [...Arr::except((array) $this->validated(), 'practice'), 'practice' => PracticeRules::chosen($this->validated('practice', []))];
     }
 }

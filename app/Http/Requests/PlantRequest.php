@@ -8,6 +8,7 @@ use App\Support\LengthField;
 use App\Support\Today;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -80,7 +81,7 @@ final class PlantRequest extends FormRequest
     /** @return array<string, mixed> */
     public function facts(): array
     {
-        $facts = $this->safe()->except(['practice', 'hazards', 'kind', ...array_map(static fn (string $length): string => $length.'_cm', self::LENGTHS)]);
+        $facts = Arr::except((array) $this->validated(), ['practice', 'hazards', 'kind', ...array_map(static fn (string $length): string => $length.'_cm', self::LENGTHS)]);
         foreach (self::LENGTHS as $length) {
             $cm = $this->validated($length.'_cm');
             $facts[$length.'_mm'] = LengthField::mm(is_numeric($cm) ? (int) $cm : null);

@@ -13,7 +13,8 @@ final readonly class Consequence
     private function __construct(
         public DayState $state,
         public Reason $reason,
-    ) {}
+    ) {
+    }
 
     public static function cost(Reason $reason): self
     {

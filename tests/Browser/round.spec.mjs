@@ -1,0 +1,102 @@
+import { expect, test } from '@playwright/test';
+import { TODAY } from '../../playwright.config.mjs';
+import { signIn } from './people.mjs';
+
+/** The main job, from the season to the record, without touching the database by hand. */
+test('the plant that closes soonest is planned at the desk, logged on the phone and stands in the record', async ({ browser }) => {
+    const desk = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await signIn(desk, 'planner');
+    await desk.goto('/?crew=1');
+    const closing = desk.getByRole('region', { name: 'Closing within two weeks' });
+    const open = closing.getByRole('listitem').filter({ has: desk.getByRole('link', { name: /Plan a visit/ }) }).first();
+    const plant = (await open.getByRole('link').first().textContent()).trim();
+    await open.getByRole('link', { name: /Plan a visit/ }).click();
+
+    await expect(desk.getByRole('checkbox', { checked: true })).toHaveCount(1);
+    await expect(desk.getByText('is a best day.').or(desk.getByText('is open.'))).toBeVisible();
+    // A day far outside is refused, with the reason beside the field; nothing is lost.
+    await desk.getByLabel('Day of the visit').fill('2027-08-30');
+    await expect(desk.getByText('is outside the common days: give a reason below.')).toBeVisible();
+    await desk.getByRole('button', { name: 'Plan the visit' }).click();
+    await expect(desk.getByText(/is outside the days they share/)).toBeVisible();
+    await expect(desk.getByRole('checkbox', { checked: true })).toHaveCount(1);
+    await desk.getByLabel('Day of the visit').fill(TODAY);
+    await desk.getByRole('button', { name: 'Plan the visit' }).click();
+    await expect(desk.getByRole('status')).toContainText('The visit is planned');
+    const sheet = new URL(desk.url()).pathname;
+
+    const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, hasTouch: true });
+    await signIn(phone, 'hand');
+    await phone.goto('/round');
+    await expect(phone.locator(`a[href$="${sheet}"]`)).toBeVisible();
+    await phone.locator(`a[href$="${sheet}"]`).tap();
+    const card = phone.getByRole('region', { name: plant });
+    await card.getByRole('radio', { name: 'Partly' }).tap();
+    await card.getByRole('button', { name: 'Log it' }).tap();
+    // Half-done work needs a why; the card keeps what was tapped.
+    await expect(phone.getByText('Tap why it was not all done.')).toBeVisible();
+    await expect(card.getByRole('radio', { name: 'Partly' })).toBeChecked();
+    await card.getByRole('radio', { name: 'Weather' }).tap();
+    await card.getByRole('button', { name: 'Minutes: more' }).tap();
+    const minutes = await card.getByRole('spinbutton', { name: 'Minutes' }).inputValue();
+    await card.getByRole('checkbox', { name: 'Dead wood' }).tap();
+    await card.getByLabel('Left for next year').fill('Take the oldest at the back');
+    await card.getByRole('button', { name: 'Log it' }).tap();
+    await expect(phone.getByRole('status')).toContainText(`${plant}: logged.`);
+    await expect(card.getByText(/Partly done: weather/)).toBeVisible();
+
+    await desk.goto('/search?q=' + encodeURIComponent(plant));
+    await desk.getByRole('link', { name: plant, exact: true }).click();
+    await expect(desk.getByText('Left for this year')).toBeVisible();
+    await desk.getByRole('link', { name: 'Record', exact: true }).click();
+    const line = desk.getByRole('row').filter({ hasText: '8 Mar' });
+    await expect(line).toContainText('Partly done: weather');
+    await expect(line).toContainText('Dead wood');
+    await expect(line).toContainText('Take the oldest at the back');
+    await expect(line).toContainText(minutes);
+
+    // Undo takes the line back out of the record.
+    await phone.getByRole('status').getByRole('button', { name: 'Undo' }).tap();
+    await expect(phone.getByRole('status')).toContainText('taken back');
+    await desk.reload();
+    await expect(desk.getByRole('row').filter({ hasText: '8 Mar' }).filter({ hasText: 'Take the oldest at the back' })).toHaveCount(0);
+});
+
+test('the keyboard reaches every place', async ({ page, viewport }) => {
+    test.skip(viewport.width < 700, 'a desk matter');
+    await signIn(page, 'planner');
+    await page.keyboard.press('g');
+    await expect(page).toHaveURL(/\/gardens$/);
+    await page.keyboard.press('r');
+    await expect(page).toHaveURL(/\/round$/);
+    await page.keyboard.press('/');
+    await page.keyboard.type('buddleja');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Plants' })).toBeVisible();
+    await page.getByRole('link', { name: 'Butterfly border' }).click();
+    await expect(page.getByRole('heading', { name: 'Butterfly border' })).toBeVisible();
+    await page.keyboard.press('e');
+    await expect(page.getByRole('heading', { name: /^Edit/ })).toBeVisible();
+    await page.locator('body').click({ position: { x: 5, y: 400 } });
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog')).toContainText('Plan a visit');
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toBeHidden();
+});
+
+test('nothing on the sheet is smaller than a gloved thumb or needs sideways scrolling', async ({ page, viewport }) => {
+    test.skip(viewport.width > 700, 'a phone matter');
+    await signIn(page, 'hand');
+    await page.goto('/round');
+    await page.getByRole('list').locator('.what a').first().tap();
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await expect(page).toHaveURL(/\/visits\/\d+$/);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    await page.getByRole('radio', { name: 'Done', exact: true }).first().tap();
+    for (const target of await page.locator('.job .outcomes label, .job .taps label, .job .stepper button, .job button.btn-primary').all()) {
+        const box = await target.boundingBox();
+        if (box) {
+            expect(box.height, await target.textContent()).toBeGreaterThanOrEqual(48);
+        }
+    }
+});

@@ -1,0 +1,66 @@
+/** Takes the pictures in docs/screenshots/ anew, from fresh demo data on one day: ./hook screenshots. */
+import { chromium as browserOf } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { chromium } from '../../playwright.config.mjs';
+
+const DAY = '2027-02-24';
+const PORT = 8188;
+const AT = `http://127.0.0.1:${PORT}`;
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+const PICTURES = [
+    ['season', DESK, 'planner', '/'],
+    ['plant', DESK, 'planner', '/plants/1'],
+    ['garden', DESK, 'planner', '/gardens/4'],
+    ['gardens', DESK, 'planner', '/gardens'],
+    ['plan', DESK, 'planner', '/gardens/3/visits/plan?tasks[]=28:main-pruning:2027'],
+    ['record', DESK, 'planner', '/plants/1/record'],
+    ['plant-form', DESK, 'planner', '/plants/1/edit'],
+    ['sign-in', DESK, null, '/sign-in'],
+    ['round-phone', PHONE, 'hand', '/round'],
+    ['visit-phone', PHONE, 'hand', async (page) => openSheet(page)],
+    ['log-phone', PHONE, 'hand', async (page) => {
+        await openSheet(page);
+        const partly = page.getByRole('radio', { name: 'Partly' }).first();
+        await partly.check();
+        await partly.evaluate((input) => input.scrollIntoView({ block: 'start' }));
+    }],
+    ['plant-phone', PHONE, 'hand', '/plants/1'],
+    ['season-phone', PHONE, 'hand', '/'],
+];
+
+async function openSheet(page) {
+    await page.goto(`${AT}/round`);
+    await page.locator('.what a').first().click();
+    await page.waitForURL(/visits/);
+}
+
+const server = spawn('./hook', ['demo', '--fresh', '--port', String(PORT), '--today', DAY], {
+    env: { ...process.env, DB_DATABASE: `${process.cwd()}/database/screenshots.sqlite` }, detached: true, stdio: 'ignore',
+});
+try {
+    for (let tries = 0; ; tries++) {
+        const up = await fetch(`${AT}/up`).then((answer) => answer.ok, () => false);
+        if (up) break;
+        if (tries > 120) throw new Error('the demo did not come up within two minutes');
+        await new Promise((later) => setTimeout(later, 1000));
+    }
+    const browser = await browserOf.launch(chromium);
+    for (const [name, viewport, who, what] of PICTURES) {
+        const page = await browser.newPage({ viewport });
+        if (who) {
+            await page.goto(`${AT}/sign-in`);
+            await page.getByLabel('E-mail address').fill(`${who}@hollowbrook.test`);
+            await page.getByLabel('Password').fill('secateurs');
+            await page.getByRole('button', { name: 'Sign in' }).click();
+            await page.getByRole('button', { name: 'Sign out' }).waitFor();
+        }
+        typeof what === 'string' ? await page.goto(AT + what) : await what(page);
+        await page.screenshot({ path: `docs/screenshots/${name}.png` });
+        await page.close();
+        console.log(`  docs/screenshots/${name}.png`);
+    }
+    await browser.close();
+} finally {
+    process.kill(-server.pid);
+}

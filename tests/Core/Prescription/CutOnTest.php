@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Prescription;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Calendar\DayState;
+use PruningHook\Core\Prescription\CutOn;
+use PruningHook\Core\Prescription\CutVerdict;
+use PruningHook\Core\Prescription\Plant;
+use Tests\Support\Prescribing;
+use Tests\Support\Sites;
+use Tests\Support\TestBook;
+
+final class CutOnTest extends TestCase
+{
+    use Prescribing;
+
+    #[DataProvider('days')]
+    public function test_each_day_has_its_state_and_its_reason(string $kind, string $day, DayState $state, string $reason): void
+    {
+        $verdict = $this->judge($kind, $day);
+        self::assertSame($state, $verdict->state);
+        $said = implode(' ', array_map(static fn ($each): string => $each->rule.' '.$each->because, $verdict->reasons));
+        self::assertStringContainsString($reason, $said);
+    }
+
+    /** @return array<string, array{string, string, DayState, string}> */
+    public static function days(): array
+    {
+        return [
+            'wisteria in midwinter' => ['wisteria', '2027-01-20', DayState::Best, 'flower buds can be told'],
+            'wisteria in mid-March' => ['wisteria', '2027-03-10', DayState::Open, 'flower buds can be told'],
+            'wisteria in autumn' => ['wisteria', '2026-11-24', DayState::AtACost, 'too early for winter pass'],
+            'forsythia in winter: this year\'s flowers go' => ['forsythia', '2027-01-20', DayState::AtACost, 'carries the buds that open from about 13 March'],
+            'forsythia in bloom' => ['forsythia', '2027-03-25', DayState::AtACost, 'it is in bloom'],
+            'forsythia late in summer: the stop' => ['forsythia', '2027-09-25', DayState::Closed, 'will not ripen'],
+            'cherry out of leaf' => ['sour-cherry', '2027-02-01', DayState::Closed, 'silver leaf'],
+            'cherry after cropping' => ['sour-cherry', '2027-08-05', DayState::Best, 'fruited'],
+            'bluebeard in winter' => ['bluebeard', '2027-01-10', DayState::Closed, 'kills the framework'],
+            'male kiwi before it flowers' => ['hardy-kiwi-male', '2027-03-10', DayState::AtACost, 'no pollen'],
+        ];
+    }
+
+    public function test_outside_every_window_it_says_what_to_wait_for(): void
+    {
+        $verdict = $this->judge('forsythia', '2027-01-20');
+        self::assertSame('after-flowering', $verdict->next?->key);
+        self::assertSame([], $verdict->tasks);
+    }
+
+    public function test_in_the_south_the_same_day_means_the_opposite(): void
+    {
+        $day = $this->day('2027-07-20');
+        $south = CutOn::with(TestBook::read())->judge(Plant::of('p', 'wisteria'), Sites::southernEnglandMirrored(), $day, $this->practice());
+        self::assertSame('winter-pass', $south->tasks[0]->key);
+        self::assertSame('summer-pass', $this->judge('wisteria', '2027-07-20')->tasks[0]->key);
+    }
+
+    public function test_every_day_of_the_year_has_a_reason_for_every_kind(): void
+    {
+        foreach (TestBook::read()->kinds as $kind) {
+            for ($day = $this->day('2027-01-01'); $day->year() === 2027; $day = $day->plus(13)) {
+                self::assertNotEmpty($this->judge($kind->id, (string) $day)->reasons, "$kind->id on $day");
+            }
+        }
+    }
+
+    private function judge(string $kind, string $day): CutVerdict
+    {
+        return CutOn::with(TestBook::read())->judge(Plant::of('p', $kind), Sites::southernEngland(), $this->day($day), $this->practice());
+    }
+}

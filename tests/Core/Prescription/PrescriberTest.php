@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Prescription;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Fault;
+use PruningHook\Core\Prescription\LoggedWork;
+use PruningHook\Core\Prescription\Outcome;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Prescription\Task;
+use Tests\Support\Prescribing;
+use Tests\Support\Sites;
+use Tests\Support\TestBook;
+
+final class PrescriberTest extends TestCase
+{
+    use Prescribing;
+
+    /** @return iterable<string, array{string}> */
+    public static function kinds(): iterable
+    {
+        foreach (TestBook::read()->kinds as $kind) {
+            yield $kind->id => [$kind->id];
+        }
+    }
+
+    #[DataProvider('kinds')]
+    public function test_every_task_says_when_how_how_much_how_long_and_why(string $kind): void
+    {
+        $tasks = $this->prescribe(Plant::of('p', $kind))->tasks;
+        self::assertNotEmpty($tasks);
+        foreach ($tasks as $task) {
+            self::assertNotEmpty($task->amounts, "$kind $task->key");
+            self::assertNotEmpty($task->steps);
+            self::assertGreaterThan(0, $task->minutes);
+            self::assertStringNotContainsString('{', implode(' ', $task->steps), "$kind $task->key");
+            foreach ($task->reasons as $reason) {
+                self::assertNotSame('', $reason->because);
+                self::assertNotSame('', $reason->source);
+            }
+        }
+    }
+
+    #[DataProvider('kinds')]
+    public function test_windows_are_ordered_on_every_site_and_no_best_day_is_closed(string $kind): void
+    {
+        foreach (Sites::all() as $site) {
+            $prescription = $this->prescribe(Plant::of('p', $kind), $site);
+            self::assertNotEmpty($prescription->tasks);
+            foreach ($prescription->tasks as $task) {
+                $days = array_values($task->window->toArray());
+                $sorted = $days;
+                sort($sorted);
+                self::assertSame($sorted, $days, "$kind $task->key at $site->latitude");
+                foreach ($prescription->closed as $closure) {
+                    for ($day = $task->window->bestFrom; ! $day->isAfter($task->window->bestTo); $day = $day->plus(1)) {
+                        self::assertFalse($closure->contains($day), "$kind $task->key is best on $day, which is closed, at $site->latitude");
+                    }
+                }
+            }
+        }
+    }
+
+    #[DataProvider('kinds')]
+    public function test_the_southern_year_mirrors_the_northern(string $kind): void
+    {
+        $north = $this->prescribe(Plant::of('p', $kind));
+        $south = $this->prescribe(Plant::of('p', $kind), Sites::southernEnglandMirrored());
+        self::assertCount(count($north->tasks), $south->tasks);
+        foreach ($north->tasks as $task) {
+            $other = $south->task($task->key);
+            self::assertNotNull($other);
+            foreach (['opens', 'bestFrom', 'bestTo', 'closes'] as $edge) {
+                self::assertEqualsWithDelta(182.5, $this->edge($task, $edge)->daysUntil($this->edge($other, $edge)), 7);
+            }
+        }
+    }
+
+    #[DataProvider('kinds')]
+    public function test_a_new_plant_is_only_cleaned_in_its_first_year(string $kind): void
+    {
+        $tasks = $this->prescribe(Plant::of('p', $kind, planted: $this->day('2027-03-12')))->tasks;
+        self::assertCount(1, $tasks);
+        self::assertLessThanOrEqual(10, $this->amount($tasks[0], 'live wood taken')->max);
+    }
+
+    public function test_autumn_planting_counts_to_the_coming_season(): void
+    {
+        $year = SiteYear::of(Sites::southernEngland(), 2027);
+        self::assertSame(1, Plant::of('p', 'wisteria', planted: $this->day('2026-11-10'))->yearInGround($year));
+        self::assertSame(2, Plant::of('p', 'wisteria', planted: $this->day('2026-05-10'))->yearInGround($year));
+        self::assertNull(Plant::of('p', 'wisteria')->yearInGround($year));
+    }
+
+    public function test_a_plant_of_the_future_is_told_and_not_guessed_away(): void
+    {
+        $this->expectException(Fault::class);
+        $this->expectExceptionMessage('after season 2027 is over');
+        $this->prescribe(Plant::of('p', 'wisteria', planted: $this->day('2029-03-01')));
+    }
+
+    public function test_a_young_climbing_rose_grows_through_its_phases(): void
+    {
+        $rose = Plant::of('r', 'climbing-rose', planted: $this->day('2025-03-01'));
+        $second = $this->task($rose, 'prune-and-train', season: 2026);
+        $third = $this->task($rose, 'prune-and-train', season: 2027);
+        $fifth = $this->task($rose, 'prune-and-train', season: 2029);
+        self::assertSame('Train and tie', $second->method);
+        self::assertSame(1500, $this->amount($second, 'cane length before it is trained')->min);
+        self::assertStringContainsString('Take no old stem out yet', implode(' ', $third->steps));
+        self::assertSame(3, $this->amount($third, 'buds per lateral')->max);
+        self::assertStringContainsString('Take the oldest main out', implode(' ', $fifth->steps));
+    }
+
+    public function test_a_missed_summer_pass_makes_the_winter_one_three_times_as_long(): void
+    {
+        $history = static fn (Outcome $outcome): array => [LoggedWork::of('summer-pass', 2026, self::at('2026-07-20'), $outcome, null)];
+        $done = $this->task(Plant::of('w', 'wisteria', heightMm: 3200, history: $history(Outcome::Done)), 'winter-pass');
+        $missed = $this->task(Plant::of('w', 'wisteria', heightMm: 3200, history: $history(Outcome::NotDone)), 'winter-pass');
+        $partly = $this->task(Plant::of('w', 'wisteria', heightMm: 3200, history: $history(Outcome::Partly)), 'winter-pass');
+        self::assertEqualsWithDelta(3 * $done->minutes, $missed->minutes, 2);
+        self::assertEqualsWithDelta(2 * $done->minutes, $partly->minutes, 2);
+        self::assertStringContainsString('unwind last year', implode(' ', $missed->steps));
+        self::assertStringNotContainsString('unwind', implode(' ', $done->steps));
+        self::assertStringContainsString('was not done', $this->saysBecause($missed, 'Missed pass'));
+    }
+
+    public function test_an_empty_record_accuses_nobody(): void
+    {
+        $task = $this->task(Plant::of('w', 'wisteria'), 'winter-pass');
+        self::assertNotContains('Missed pass', array_column(array_map(static fn ($reason) => $reason->toArray(), $task->reasons), 'rule'));
+    }
+
+    public function test_minutes_are_drawn_towards_the_log(): void
+    {
+        $rate = $this->task(Plant::of('f', 'forsythia', heightMm: 2000), 'after-flowering')->minutes;
+        $logged = Plant::of('f', 'forsythia', heightMm: 2000, history: [
+            LoggedWork::of('after-flowering', 2025, self::at('2025-04-20'), Outcome::Done, 100),
+            LoggedWork::of('after-flowering', 2026, self::at('2026-04-20'), Outcome::Done, 100),
+        ]);
+        // Two logged visits weigh as much as the usual rate.
+        self::assertSame((int) round(($rate + 100) / 2), $this->task($logged, 'after-flowering')->minutes);
+    }
+
+    public function test_the_nearest_choice_of_school_is_in_force_and_says_who_chose(): void
+    {
+        $plant = Plant::of('c', 'crape-myrtle', practice: ['crape-myrtle-height' => 'heading']);
+        $headed = $this->task($plant, 'winter-structure', firm: ['crape-myrtle-height' => 'natural']);
+        self::assertSame('heading', $headed->school());
+        self::assertSame("Head back to last year's point", $headed->method);
+        self::assertStringContainsString('chosen for this plant', $this->saysBecause($headed, 'School: Crape myrtle height'));
+        $natural = $this->task(Plant::of('c', 'crape-myrtle'), 'winter-structure');
+        self::assertSame('natural', $natural->school());
+        self::assertStringContainsString('default', $this->saysBecause($natural, 'School: Crape myrtle height'));
+    }
+
+    public function test_an_unknown_school_is_refused_with_the_ones_there_are(): void
+    {
+        $this->expectExceptionMessage('choose natural or heading');
+        $this->prescribe(Plant::of('c', 'crape-myrtle'), firm: ['crape-myrtle-height' => 'topping']);
+    }
+
+    public function test_the_vines_passes_and_system_follow_the_practice(): void
+    {
+        self::assertNotNull($this->prescribe(Plant::of('v', 'grape-vine'))->task('rough-pass'));
+        self::assertNull($this->prescribe(Plant::of('v', 'grape-vine'), firm: ['vine-passes' => 'one'])->task('rough-pass'));
+        self::assertSame('Cane-prune the vine', $this->task(Plant::of('v', 'grape-vine'), 'final-pass', firm: ['vine-system' => 'cane'])->method);
+        $early = $this->task(Plant::of('v', 'grape-vine'), 'final-pass', firm: ['vine-timing' => 'early']);
+        self::assertTrue($early->window->closes->isBefore($this->task(Plant::of('v', 'grape-vine'), 'final-pass')->window->opens));
+    }
+
+    public function test_roses_wait_for_forsythia_where_winters_are_cold(): void
+    {
+        $cold = $this->task(Plant::of('r', 'bush-rose'), 'main-pruning', Sites::missouri());
+        self::assertStringContainsString('forsythia', $this->saysBecause($cold, 'Window'));
+        $warm = $this->task(Plant::of('r', 'bush-rose'), 'main-pruning', Sites::frostless());
+        self::assertStringContainsString('Strip the leaves', implode(' ', $warm->steps));
+    }
+
+    public function test_cautions_follow_kind_height_place_and_season(): void
+    {
+        $rose = $this->task(Plant::of('r', 'climbing-rose', heightMm: 3000, hazards: ['power-line']), 'dead-heading');
+        $all = implode(' ', $rose->cautions);
+        self::assertStringContainsString('power line', $rose->cautions[0]);
+        foreach (['ladder', 'Thorns', 'nests'] as $word) {
+            self::assertStringContainsString($word, $all);
+        }
+        $currant = $this->task(Plant::of('c', 'blackcurrant', heightMm: 1200), 'winter-renewal');
+        self::assertSame([], $currant->cautions);
+    }
+
+    public function test_suckers_are_named_on_grafted_plants_only(): void
+    {
+        $steps = fn (?bool $grafted): string => implode(' ', $this->task(Plant::of('r', 'bush-rose', grafted: $grafted), 'main-pruning')->steps);
+        self::assertStringContainsString('suckers', $steps(null));
+        self::assertStringNotContainsString('suckers', $steps(false));
+    }
+
+    private function edge(Task $task, string $edge): \PruningHook\Core\Calendar\Day
+    {
+        return match ($edge) {
+            'opens' => $task->window->opens,
+            'bestFrom' => $task->window->bestFrom,
+            'bestTo' => $task->window->bestTo,
+            default => $task->window->closes,
+        };
+    }
+
+    private static function at(string $day): \PruningHook\Core\Calendar\Day
+    {
+        return \PruningHook\Core\Calendar\Day::parse($day);
+    }
+}

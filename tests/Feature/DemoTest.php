@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Garden;
+use App\Models\Plant;
+use App\Models\Visit;
+use App\Models\WorkLog;
+use Database\Seeders\DemoSeeder;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PruningHook\Core\PlantBook\PlantBook;
+
+/** The demo is alive on any day of the year: something is due, something is planned, two years are logged. */
+final class DemoTest extends FeatureTestCase
+{
+    #[DataProvider('days')]
+    public function test_the_demo_is_alive(string $today): void
+    {
+        DB::table('gardens')->delete();
+        DB::table('crews')->delete();
+        config(['hook.today' => $today]);
+        $this->seed(DemoSeeder::class);
+        self::assertSame(6, Garden::query()->count());
+        self::assertGreaterThanOrEqual(55, Plant::query()->count());
+        self::assertSame([], array_diff(array_keys($this->app->make(PlantBook::class)->kinds), Plant::query()->pluck('kind')->all()));
+        self::assertGreaterThan(0, Visit::query()->whereDate('on', '>=', $today)->count());
+        self::assertGreaterThan(80, WorkLog::query()->count());
+        $season = $this->actingAs($this->planner())->get('/')->assertOk();
+        $season->assertSee('days left');
+        foreach (Plant::query()->pluck('id') as $id) {
+            $this->get("/plants/$id")->assertOk();
+        }
+    }
+
+    /** @return list<array{string}> */
+    public static function days(): array
+    {
+        return [['2026-01-05'], ['2026-03-30'], ['2026-06-21'], ['2026-09-30'], ['2026-11-24'], ['2028-02-29']];
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Bridge\CorePlants;
+use App\Models\Crew;
+use App\Models\Garden;
+use App\Models\Plant;
+use App\Models\Role;
+use App\Models\User;
+use App\Models\Visit;
+use App\Models\VisitTask;
+use App\Visits\PlanVisit;
+use App\Visits\TaskChoice;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Carbon;
+use PruningHook\Core\Calendar\Day;
+
+/** The application on an empty database, on 20 February 2027: the wisteria's winter pass is open until 16 March. */
+abstract class FeatureTestCase extends TestCase
+{
+    use RefreshDatabase;
+
+    protected Crew $crew;
+
+    protected Garden $garden;
+
+    protected Plant $wisteria;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->withoutVite();
+        Carbon::setTestNow('2027-02-20 10:00:00');
+        $this->crew = Crew::query()->create(['name' => 'Wren crew']);
+        $this->garden = Garden::factory()->create(['name' => 'Millrace House', 'crew_id' => $this->crew->id]);
+        $this->wisteria = Plant::factory()->create(['garden_id' => $this->garden->id]);
+    }
+
+    protected function tearDown(): void
+    {
+        Carbon::setTestNow();
+        parent::tearDown();
+    }
+
+    protected function planner(): User
+    {
+        return User::factory()->create(['role' => Role::Planner]);
+    }
+
+    protected function lead(bool $ofThisCrew = true): User
+    {
+        return $this->member(Role::Lead, $ofThisCrew);
+    }
+
+    protected function hand(bool $ofThisCrew = true): User
+    {
+        return $this->member(Role::Hand, $ofThisCrew);
+    }
+
+    protected function visit(string $on = '2027-02-20', string $task = 'winter-pass'): Visit
+    {
+        $this->app->forgetInstance(CorePlants::class);
+
+        return $this->app->make(PlanVisit::class)->plan(
+            $this->garden->fresh(['plants.workLogs']) ?? $this->garden,
+            Day::parse($on),
+            [TaskChoice::of($this->wisteria->id, $task, 2027)],
+            null,
+            $this->crew->id,
+            null,
+        );
+    }
+
+    protected function visitTask(): VisitTask
+    {
+        return $this->visit()->tasks()->firstOrFail();
+    }
+
+    private function member(Role $role, bool $ofThisCrew): User
+    {
+        $crew = $ofThisCrew ? $this->crew : Crew::query()->firstOrCreate(['name' => 'Rook crew']);
+
+        return User::factory()->create(['role' => $role, 'crew_id' => $crew->id]);
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Garden;
+use App\Models\Plant;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class GardenAndPlantTest extends FeatureTestCase
+{
+    private const GARDEN = ['name' => 'Quarry Hill', 'client' => 'Dr. Vance', 'latitude' => '52.3', 'longitude' => '-2.4', 'elevation_m' => '320',
+        'last_frost' => '05-08', 'first_frost' => '10-12', 'winter' => 'cold'];
+
+    private const PLANT = ['kind' => 'Buddleja davidii', 'label' => 'At the terrace', 'count' => '3', 'height_cm' => '250', 'planted_on' => '2020-03-01'];
+
+    public function test_a_garden_is_added_with_its_schools(): void
+    {
+        $this->actingAs($this->planner())->post('/gardens', [...self::GARDEN, 'practice' => ['wisteria-look' => 'relaxed', 'vine-passes' => '']])
+            ->assertSessionHas('said');
+        $garden = Garden::query()->where('name', 'Quarry Hill')->firstOrFail();
+        self::assertSame(['wisteria-look' => 'relaxed'], $garden->practice);
+        $this->get("/gardens/$garden->id")->assertOk()->assertSee('No plants yet');
+    }
+
+    /** @param  array<string, mixed>  $change */
+    #[DataProvider('badGardens')]
+    public function test_a_bad_garden_is_told_beside_the_field_and_nothing_is_lost(array $change, string $field): void
+    {
+        $this->actingAs($this->planner())->from('/gardens/create')->post('/gardens', [...self::GARDEN, ...$change])
+            ->assertRedirect('/gardens/create')->assertSessionHasErrors($field);
+        self::assertSame(1, Garden::query()->count());
+        $this->get('/gardens/create')->assertSee('Dr. Vance')->assertSee('Nothing is saved yet');
+    }
+
+    /** @return array<string, array{array<string, mixed>, string}> */
+    public static function badGardens(): array
+    {
+        return [
+            'no name' => [['name' => ''], 'name'],
+            'not on earth' => [['latitude' => '152'], 'latitude'],
+            'no such day' => [['last_frost' => '02-30'], 'last_frost'],
+            'another writing' => [['first_frost' => '12 Oct'], 'first_frost'],
+            'frost unknown where it freezes' => [['last_frost' => ''], 'last_frost'],
+            'an unknown school' => [['practice' => ['wisteria-look' => 'wild']], 'practice.wisteria-look'],
+        ];
+    }
+
+    public function test_a_warm_garden_needs_no_frost_dates(): void
+    {
+        $this->actingAs($this->planner())->post('/gardens', [...self::GARDEN, 'winter' => 'warm', 'last_frost' => '', 'first_frost' => ''])->assertSessionHasNoErrors();
+        self::assertNull(Garden::query()->where('name', 'Quarry Hill')->firstOrFail()->last_frost);
+    }
+
+    public function test_changing_the_site_moves_every_window(): void
+    {
+        $bush = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'butterfly-bush', 'label' => 'Butterfly bush']);
+        $this->actingAs($this->planner())->get("/plants/$bush->id")->assertSee('Best 18 Mar to 15 Apr');
+        $this->put("/gardens/{$this->garden->id}", [...self::GARDEN, 'crew_id' => $this->crew->id])->assertSessionHasNoErrors();
+        $this->get("/plants/$bush->id")->assertSee('Best 3 Apr to 1 May');
+    }
+
+    public function test_a_plant_is_added_by_its_botanical_name_with_lengths_in_centimetres(): void
+    {
+        $this->actingAs($this->lead())->post("/gardens/{$this->garden->id}/plants", [...self::PLANT, 'hazards' => ['road']])->assertSessionHasNoErrors();
+        $plant = Plant::query()->where('label', 'At the terrace')->firstOrFail();
+        self::assertSame(['butterfly-bush', 2500, 3, ['road']], [$plant->kind, $plant->height_mm, $plant->count, $plant->hazards]);
+        $this->get("/plants/$plant->id/edit")->assertSee('value="250"', false)->assertSee('Butterfly bush');
+    }
+
+    /** @param  array<string, mixed>  $change */
+    #[DataProvider('badPlants')]
+    public function test_a_bad_plant_is_told_beside_the_field(array $change, string $field, string $message): void
+    {
+        $address = "/gardens/{$this->garden->id}/plants";
+        $this->actingAs($this->planner())->from("$address/create")->post($address, [...self::PLANT, ...$change])->assertSessionHasErrors($field);
+        $this->get("$address/create")->assertSee($message)->assertSee('At the terrace');
+        self::assertSame(1, Plant::query()->count());
+    }
+
+    /** @return array<string, array{array<string, mixed>, string, string}> */
+    public static function badPlants(): array
+    {
+        return [
+            'a misspelt kind' => [['kind' => 'Budleja'], 'kind', 'Did you mean'],
+            'planted tomorrow' => [['planted_on' => '2027-02-21'], 'planted_on', 'cannot be planted in the future'],
+            'no such day' => [['planted_on' => '2026-02-30'], 'planted_on', 'planting date'],
+            'no plants at all' => [['count' => '0'], 'count', 'count'],
+            'below the ground' => [['height_cm' => '-3'], 'height_cm', 'Heights are in centimetres'],
+            'an unknown hazard' => [['hazards' => ['bear']], 'hazards.0', 'Nothing is saved yet'],
+        ];
+    }
+
+    public function test_a_plant_taken_out_can_be_put_back_with_its_record(): void
+    {
+        $task = $this->visitTask();
+        $this->actingAs($this->planner())->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 40]);
+        $this->delete("/plants/{$this->wisteria->id}")->assertSessionHas('undo');
+        $this->get("/plants/{$this->wisteria->id}")->assertNotFound();
+        $this->get("/visits/$task->visit_id")->assertOk()->assertSee('Wisteria on the south wall');
+        $this->post("/plants/{$this->wisteria->id}/restore")->assertRedirect();
+        $this->get("/plants/{$this->wisteria->id}/record")->assertOk()->assertSee('Season 2027')->assertSee('40 minutes in all');
+    }
+
+    public function test_the_plant_page_explains_and_asks_what_if(): void
+    {
+        $page = $this->actingAs($this->hand())->get("/plants/{$this->wisteria->id}")->assertOk();
+        $page->assertSeeInOrder(['If it is cut today: a best day', 'Prescription, season 2027', 'Winter pass', '2 to 3 buds', 'Source: RHS, Wisteria: pruning (from memory).']);
+        $this->get("/plants/{$this->wisteria->id}?cut=2027-09-15")->assertSee('If it is cut on 15 Sep: closed')->assertSee('will not ripen');
+        $this->get("/plants/{$this->wisteria->id}?cut=nonsense")->assertOk()->assertSee('If it is cut today');
+    }
+
+    public function test_an_unknown_address_says_so(): void
+    {
+        $this->actingAs($this->hand())->get('/plants/999')->assertNotFound()->assertSee('Not in the book');
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Exchange\JsonSchema;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use PruningHook\Core\PlantBook\Kind;
+use Symfony\Component\Process\Process as Child;
+use Tests\Support\TestBook;
+
+/** ./hook prescribe, run as a person runs it. */
+final class PrescribeCommandTest extends TestCase
+{
+    private const SITE = ['latitude' => 51.5, 'longitude' => -1.2, 'elevation_m' => 90, 'last_frost' => '04-22', 'first_frost' => '10-28', 'winter' => 'cool'];
+
+    public function test_all_kinds_answer_in_the_documented_shape(): void
+    {
+        $plants = array_values(array_map(static fn (Kind $kind): array => ['ref' => $kind->id, 'kind' => $kind->botanical, 'planted' => '2015-03-01',
+            'height_mm' => 2000, 'stems' => ['old' => 9, 'young' => 4]], TestBook::read()->kinds));
+        $run = $this->prescribe(['season' => 2027, 'site' => self::SITE, 'practice' => ['crape-myrtle-height' => 'natural'], 'plants' => $plants]);
+        self::assertSame([0, ''], [$run->getExitCode(), $run->getErrorOutput()]);
+        $answer = json_decode($run->getOutput());
+        self::assertSame([], JsonSchema::fromFile($this->root().'/docs/formats/prescription.schema.json')->faults($answer));
+        self::assertIsObject($answer);
+        self::assertSame(array_column($plants, 'ref'), array_column($answer->prescriptions, 'ref'));
+    }
+
+    public function test_the_worked_example_of_the_documentation_holds(): void
+    {
+        $run = new Child(['./hook', 'prescribe', 'docs/formats/example-input.json'], $this->root());
+        $run->run();
+        self::assertSame(0, $run->getExitCode(), $run->getErrorOutput());
+        self::assertJsonStringEqualsJsonFile($this->root().'/docs/formats/example-output.json', $run->getOutput());
+    }
+
+    /** @param  array<string, mixed>  $input */
+    #[DataProvider('faults')]
+    public function test_each_fault_is_one_line_with_its_path(array $input, string $line): void
+    {
+        $run = $this->prescribe(array_replace_recursive(['season' => 2027, 'site' => self::SITE, 'plants' => [['ref' => 'p1', 'kind' => 'wisteria']]], $input));
+        self::assertSame([2, ''], [$run->getExitCode(), $run->getOutput()]);
+        self::assertSame([$line], explode("\n", trim($run->getErrorOutput())));
+    }
+
+    /** @return array<string, array{array<string, mixed>, string}> */
+    public static function faults(): array
+    {
+        return [
+            'an unknown kind' => [['plants' => [['kind' => 'wistria']]], '$.plants[0].kind: the plant book has no kind "wistria"; did you mean "wisteria"?'],
+            'an impossible date' => [['plants' => [['planted' => '2020-02-30']]], '$.plants[0].planted: 2020-02-30 is not a day of the calendar'],
+            'an impossible frost' => [['site' => ['last_frost' => '02-30']], '$.site.last_frost: "02-30" is not a day of any year'],
+            'a wrong type' => [['plants' => [['height_mm' => 'tall']]], '$.plants[0].height_mm: is string, but must be integer or null'],
+            'a negative length' => [['plants' => [['height_mm' => -4]]], '$.plants[0].height_mm: must be at least 0'],
+            'an unknown field' => [['plants' => [['heigth_mm' => 4]]], '$.plants[0].heigth_mm: no such field is known here'],
+            'an unknown winter' => [['site' => ['winter' => 'mild']], '$.site.winter: is not one of the values allowed here'],
+            'an unknown school' => [['practice' => ['crape-myrtle-height' => 'topping']], '$.practice: "topping" is not an answer to "crape-myrtle-height": choose natural or heading'],
+            'a plant of the future' => [['plants' => [['planted' => '2029-01-01']]], '$.plants[0].planted: planted on 2029-01-01, after season 2027 is over'],
+            'a task it does not have' => [['plants' => [['history' => [['task' => 'mowing', 'season' => 2026, 'on' => '2026-01-01', 'outcome' => 'done']]]]], '$.plants[0].history[0].task: wisteria has no task "mowing"'],
+        ];
+    }
+
+    public function test_several_faults_are_all_told(): void
+    {
+        $run = $this->prescribe(['season' => 'x', 'site' => self::SITE, 'plants' => [['kind' => 'box']]]);
+        self::assertSame(['$.season: is string, but must be integer', '$.plants[0].ref: is missing'], explode("\n", trim($run->getErrorOutput())));
+    }
+
+    public function test_what_is_not_json_or_not_there_is_told(): void
+    {
+        $run = new Child(['./hook', 'prescribe', '-'], $this->root(), input: '{');
+        $run->run();
+        self::assertSame([2, '$: is not JSON: Syntax error'], [$run->getExitCode(), trim($run->getErrorOutput())]);
+        $run = new Child(['./hook', 'prescribe', 'nowhere.json'], $this->root());
+        $run->run();
+        self::assertSame([2, 'nowhere.json: no such file, or not readable'], [$run->getExitCode(), trim($run->getErrorOutput())]);
+    }
+
+    /** @param  array<string, mixed>  $input */
+    private function prescribe(array $input): Child
+    {
+        $run = new Child(['./hook', 'prescribe'], $this->root(), input: (string) json_encode($input));
+        $run->run();
+
+        return $run;
+    }
+
+    private function root(): string
+    {
+        return dirname(__DIR__, 2);
+    }
+}

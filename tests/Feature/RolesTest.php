@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Plant;
+use Illuminate\Support\Facades\Route;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Every route for every role: who may see it, who may do it, and that guests are sent to sign in. */
+final class RolesTest extends FeatureTestCase
+{
+    /** What each role gets from each route. Reads are open to all of the firm; writes are not. */
+    private const ROUTES = [
+        // name, method, planner, lead of the crew, lead of another, hand of the crew, hand of another
+        ['season', 'get', 200, 200, 200, 200, 200],
+        ['search', 'get', 200, 200, 200, 200, 200],
+        ['round', 'get', 200, 200, 200, 200, 200],
+        ['gardens.index', 'get', 200, 200, 200, 200, 200],
+        ['gardens.show', 'get', 200, 200, 200, 200, 200],
+        ['plants.show', 'get', 200, 200, 200, 200, 200],
+        ['plants.record', 'get', 200, 200, 200, 200, 200],
+        ['visits.show', 'get', 200, 200, 200, 200, 200],
+        ['gardens.create', 'get', 200, 403, 403, 403, 403],
+        ['gardens.store', 'post', 302, 403, 403, 403, 403],
+        ['gardens.edit', 'get', 200, 200, 403, 403, 403],
+        ['gardens.update', 'put', 302, 302, 403, 403, 403],
+        ['gardens.plants.create', 'get', 200, 200, 403, 403, 403],
+        ['gardens.plants.store', 'post', 302, 302, 403, 403, 403],
+        ['plants.edit', 'get', 200, 200, 403, 403, 403],
+        ['plants.update', 'put', 302, 302, 403, 403, 403],
+        ['plants.destroy', 'delete', 302, 302, 403, 403, 403],
+        ['plants.restore', 'post', 302, 302, 403, 403, 403],
+        ['visits.create', 'get', 200, 200, 403, 403, 403],
+        ['visits.preview', 'get', 200, 200, 403, 403, 403],
+        ['visits.store', 'post', 302, 302, 403, 403, 403],
+        ['visits.update', 'put', 302, 302, 403, 403, 403],
+        ['visits.destroy', 'delete', 302, 302, 403, 403, 403],
+        ['logs.store', 'put', 302, 302, 403, 302, 403],
+        ['logs.destroy', 'delete', 302, 302, 403, 302, 403],
+        ['logout', 'post', 302, 302, 302, 302, 302],
+    ];
+
+    private const FOR_GUESTS = ['login', 'password.request', 'password.email', 'password.reset', 'password.update'];
+
+    /** @param  array{string, string, int, int, int, int, int}  $row */
+    #[DataProvider('routes')]
+    public function test_each_role_gets_what_it_may(array $row): void
+    {
+        [$name, $method] = $row;
+        foreach ([$this->planner(), $this->lead(), $this->lead(false), $this->hand(), $this->hand(false)] as $index => $user) {
+            Plant::withTrashed()->find($this->wisteria->id)?->restore();
+            $status = $this->actingAs($user)->call(strtoupper($method), $this->address($name))->status();
+            self::assertSame($row[2 + $index], $status, "$name for {$user->role->value} number $index");
+        }
+    }
+
+    /** @param  array{string, string, int, int, int, int, int}  $row */
+    #[DataProvider('routes')]
+    public function test_guests_are_sent_to_sign_in(array $row): void
+    {
+        $this->call(strtoupper($row[1]), $this->address($row[0]))->assertRedirect('/sign-in');
+    }
+
+    /** @return iterable<string, array{array{string, string, int, int, int, int, int}}> */
+    public static function routes(): iterable
+    {
+        foreach (self::ROUTES as $row) {
+            yield $row[0] => [$row];
+        }
+    }
+
+    public function test_no_route_is_forgotten_here(): void
+    {
+        $named = [];
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            if ($route->getName() !== null) {
+                $named[] = $route->getName();
+            }
+        }
+        $known = [...array_column(self::ROUTES, 0), ...self::FOR_GUESTS];
+        sort($named);
+        sort($known);
+        self::assertSame($known, array_values(array_unique($named)));
+    }
+
+    public function test_signed_in_people_are_not_asked_to_sign_in(): void
+    {
+        $this->actingAs($this->hand())->get('/sign-in')->assertRedirect('/');
+        $this->actingAs($this->hand())->get('/forgotten')->assertRedirect('/');
+    }
+
+    private function address(string $name): string
+    {
+        $needs = Route::getRoutes()->getByName($name)?->parameterNames() ?? [];
+        $visit = in_array('visit', $needs, true) ? $this->visit() : null;
+        $task = in_array('task', $needs, true) ? $this->visitTask() : null;
+
+        return route($name, array_intersect_key(
+            ['garden' => $this->garden->id, 'plant' => $this->wisteria->id, 'visit' => $visit?->id, 'task' => $task?->id],
+            array_flip($needs),
+        ));
+    }
+}

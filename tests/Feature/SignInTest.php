@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Notifications\ResetPasswordNotification;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Notification;
+
+final class SignInTest extends FeatureTestCase
+{
+    public function test_the_right_password_opens_the_season(): void
+    {
+        $user = $this->planner();
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'secateurs'])->assertRedirect('/');
+        $this->assertAuthenticatedAs($user);
+    }
+
+    public function test_a_wrong_password_says_so_beside_the_field(): void
+    {
+        $user = $this->planner();
+        $this->from('/sign-in')->post('/sign-in', ['email' => $user->email, 'password' => 'loppers'])->assertSessionHasErrors('email');
+        $this->assertGuest();
+        $this->get('/sign-in')->assertSee($user->email);
+    }
+
+    public function test_a_forgotten_password_is_replaced_by_letter(): void
+    {
+        Notification::fake();
+        $user = $this->planner();
+        $this->post('/forgotten', ['email' => $user->email])->assertSessionHas('status');
+        Notification::assertSentTo($user, ResetPasswordNotification::class, function (ResetPasswordNotification $letter) use ($user): bool {
+            $html = (string) $letter->toMail($user)->render();
+            self::assertSame(1, preg_match('#/new-password/(\w+)\?email=#', $html, $link));
+            $this->get('/new-password/'.$link[1].'?email='.urlencode($user->email))->assertOk()->assertSee($user->email);
+            $this->post('/new-password', ['token' => $link[1], 'email' => $user->email, 'password' => 'new-loppers', 'password_confirmation' => 'new-loppers'])->assertRedirect('/');
+
+            return Hash::check('new-loppers', (string) $user->fresh()?->password);
+        });
+    }
+
+    public function test_signing_out_closes_the_door(): void
+    {
+        $this->actingAs($this->hand())->post('/sign-out');
+        $this->get('/')->assertRedirect('/sign-in');
+    }
+}

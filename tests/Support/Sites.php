@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\WinterClass;
+
+/** Places of the kinds that published calendars speak of. Frost dates are round figures for such places. */
+final class Sites
+{
+    /** Southern England, which the RHS calendars are written for. */
+    public static function southernEngland(): Site
+    {
+        return self::site(51.5, '04-22', '10-28', WinterClass::Cool);
+    }
+
+    /** The same, mirrored over the equator. */
+    public static function southernEnglandMirrored(): Site
+    {
+        return self::site(-51.5, '10-22', '04-28', WinterClass::Cool);
+    }
+
+    /** The US Midwest: Missouri, where winters are cold. */
+    public static function missouri(): Site
+    {
+        return self::site(38.6, '04-15', '10-20', WinterClass::Cold);
+    }
+
+    /** The Carolina piedmont. */
+    public static function northCarolina(): Site
+    {
+        return self::site(35.8, '04-10', '10-28', WinterClass::Cool);
+    }
+
+    /** The Willamette valley of Oregon. */
+    public static function oregon(): Site
+    {
+        return self::site(44.6, '04-20', '10-25', WinterClass::Cool);
+    }
+
+    /** A coast without frost. */
+    public static function frostless(): Site
+    {
+        return Site::of(33.0, -117.0, 20, null, null, WinterClass::Warm);
+    }
+
+    /** @return list<Site> */
+    public static function all(): array
+    {
+        return [self::southernEngland(), self::southernEnglandMirrored(), self::missouri(), self::northCarolina(), self::oregon(),
+            self::frostless(), self::site(60.0, '05-25', '09-15', WinterClass::Cold), self::site(-43.5, '10-15', '04-25', WinterClass::Cool)];
+    }
+
+    private static function site(float $latitude, string $last, string $first, WinterClass $winter): Site
+    {
+        return Site::of($latitude, -1.2, 90, MonthDay::parse($last), MonthDay::parse($first), $winter);
+    }
+}

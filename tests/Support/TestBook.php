@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use App\PlantBook\PlantBookFiles;
+use PruningHook\Core\PlantBook\PlantBook;
+
+/** The real plant book, read once a process. */
+final class TestBook
+{
+    private static ?PlantBook $book = null;
+
+    public static function read(): PlantBook
+    {
+        return self::$book ??= (new PlantBookFiles(dirname(__DIR__, 2).'/plant-book', sys_get_temp_dir()))->read();
+    }
+}
