@@ -12,6 +12,7 @@ use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Planning\CommonWindow;
+use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Planning\Job;
 use PruningHook\Core\Planning\Urgency;
 
@@ -52,7 +53,7 @@ final readonly class PlanScreen
     private function offered(Garden $garden, Day $today): array
     {
         $rows = array_filter(
-            $this->rows->for($garden->plants, $today, $today->minus(60), $today->plus(self::DAYS_AHEAD)),
+            $this->rows->for($garden->plants, $today, $today->minus(DueTask::MISSED_DAYS), $today->plus(self::DAYS_AHEAD)),
             static fn (DueRow $row): bool => $row->due->urgency !== Urgency::Done && $row->visit === null,
         );
         usort($rows, static fn (DueRow $a, DueRow $b): int => $a->due->task->window->opens->number <=> $b->due->task->window->opens->number);

@@ -9,7 +9,10 @@ use App\Models\Garden;
 use App\Models\Plant;
 use App\Models\User;
 use App\Models\Visit;
+use App\Models\VisitTask;
 use App\Models\WorkLog;
+use App\Support\Today;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Calendar\Day;
@@ -72,6 +75,7 @@ final readonly class PlanVisit
     public function plan(Garden $garden, Day $on, array $choices, ?string $reason, ?int $crewId, ?User $by): Visit
     {
         $jobs = $this->jobs($garden, $choices);
+        $this->refuseTwice($jobs);
         $outside = ! (self::common($jobs)?->contains($on) ?? false);
         if ($outside && ($reason === null || $reason === '')) {
             throw ValidationException::withMessages(self::refusal($jobs, $on));
@@ -96,6 +100,29 @@ final readonly class PlanVisit
 
             return $visit;
         });
+    }
+
+    /**
+     * A task that already stands on a visit to come is not planned again: somebody else was quicker, or the form was
+     * sent twice.
+     *
+     * @param  list<Job>  $jobs
+     *
+     * @throws ValidationException
+     */
+    private function refuseTwice(array $jobs): void
+    {
+        foreach ($jobs as $job) {
+            $planned = VisitTask::query()->with(['visit', 'plant'])->doesntHave('log')
+                ->where(['plant_id' => (int) $job->plant, 'task' => $job->task->key, 'season' => $job->task->season])
+                ->whereHas('visit', static fn (Builder $visit) => $visit->whereDate('on', '>=', (string) Today::day()))
+                ->first();
+            if ($planned !== null) {
+                throw ValidationException::withMessages(['tasks' => sprintf(
+                    '%s of %s is already planned for %s.', $job->task->name, $planned->plant->label, CorePlants::day($planned->visit->on)->inWords(),
+                )]);
+            }
+        }
     }
 
     /**

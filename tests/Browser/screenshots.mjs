@@ -13,7 +13,13 @@ const PICTURES = [
     ['plant', DESK, 'planner', '/plants/1'],
     ['garden', DESK, 'planner', '/gardens/4'],
     ['gardens', DESK, 'planner', '/gardens'],
-    ['plan', DESK, 'planner', '/gardens/3/visits/plan?tasks[]=28:main-pruning:2027'],
+    ['plan', DESK, 'planner', async (page) => {
+        await page.goto(`${AT}/gardens/4/visits/plan`);
+        for (const each of [0, 1]) {
+            await page.getByRole('checkbox').nth(each).check();
+        }
+        await page.getByText('for one gardener').waitFor();
+    }],
     ['record', DESK, 'planner', '/plants/1/record'],
     ['plant-form', DESK, 'planner', '/plants/1/edit'],
     ['sign-in', DESK, null, '/sign-in'],

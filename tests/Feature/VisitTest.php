@@ -72,6 +72,7 @@ final class VisitTest extends FeatureTestCase
         $this->visit('2027-02-25');
         $this->actingAs($this->planner())->get($this->planPage())->assertDontSee($this->choice('winter-pass'))->assertSee($this->choice('summer-pass'));
         $this->get('/')->assertSee('visit 25 Feb');
+        $this->plan(['on' => '2027-02-26'])->assertSessionHasErrors(['tasks' => 'Winter pass of Wisteria on the south wall is already planned for 25 February.']);
     }
 
     public function test_a_visit_moves_under_the_same_rule(): void
@@ -158,11 +159,16 @@ final class VisitTest extends FeatureTestCase
         $this->get("/plants/{$this->wisteria->id}")->assertSee('drawn towards the 80 min it took on average over 1 logged visit');
     }
 
+    public function test_planning_can_be_taken_back_at_once(): void
+    {
+        $this->plan([])->assertSessionHas('undo', [route('visits.destroy', Visit::query()->firstOrFail()), 'DELETE']);
+    }
+
     public function test_the_round_shows_the_crews_own_visits(): void
     {
         $this->visit('2027-02-20');
-        $this->visit('2027-03-01', 'winter-pass');
-        $this->actingAs($this->hand())->get('/round')->assertSeeInOrder(['Today', 'Millrace House', '0 of 1 logged', 'Coming', '1 Mar']);
+        $this->visit('2027-07-20', 'summer-pass');
+        $this->actingAs($this->hand())->get('/round')->assertSeeInOrder(['Today', 'Millrace House', '0 of 1 logged', 'Coming', '20 Jul']);
         $this->actingAs($this->hand(false))->get('/round')->assertSee('No visit today');
     }
 

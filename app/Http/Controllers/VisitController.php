@@ -49,7 +49,9 @@ final class VisitController extends Controller
     {
         $visit = $plan->plan($garden->load('plants.workLogs'), $request->day(), $request->choices(), $request->reason(), $request->crew(), $request->user());
 
-        return redirect()->route('visits.show', $visit)->with('said', 'The visit is planned.');
+        return redirect()->route('visits.show', $visit)
+            ->with('said', 'The visit is planned.')
+            ->with('undo', [route('visits.destroy', $visit), 'DELETE']);
     }
 
     public function show(Visit $visit): View

@@ -29,7 +29,7 @@
                     </div>
                     @foreach ($bag->get('outcome') as $message)<div class="invalid-feedback d-block">{{ $message }}</div>@endforeach
                 </fieldset>
-                <fieldset class="log-field" x-show="outcome === 'partly' || outcome === 'not-done'" x-cloak><legend>Why</legend>
+                <fieldset class="log-field" x-show="outcome === 'partly' || outcome === 'not-done'" x-cloak><legend>What stopped it</legend>
                     <div class="taps">
                         @foreach (App\Models\WorkLog::WHY as $why)<label><input type="radio" name="why" value="{{ $why }}" @checked($said('why', $log?->why) === $why)><span>{{ $why }}</span></label>@endforeach
                     </div>

@@ -7,7 +7,7 @@
             <td><a href="{{ route('visits.show', $log->visitTask->visit_id) }}">{{ \App\Support\Say::date($log->on->format('Y-m-d')) }}</a></td>
             <td>{{ $kind->tasks[$log->task]->name ?? $log->task }}</td>
             <td><span class="outcome-said">{{ ucfirst($log->outcome->inWords()) }}</span>{{ $log->why ? ': '.lcfirst($log->why) : '' }}</td>
-            <td data-th="Amounts">@foreach ($log->amounts as $amount){{ $loop->first ? '' : '; ' }}{{ $amount['what'] }} {{ \App\Support\Say::value($amount['value'], $amount['unit']) }}@endforeach</td>
+            <td data-th="Amounts">@foreach ($log->amounts as $amount){{ $loop->first ? '' : '; ' }}{{ $amount['what'] }}: {{ \App\Support\Say::value($amount['value'], $amount['unit']) }}@endforeach</td>
             <td data-th="Found">{{ implode(', ', $log->findings) }}{{ $log->note ? '. '.$log->note : '' }}</td>
             <td data-th="Left for next year">{{ $log->left_for_next_year }}</td>
             <td class="num" data-th="Minutes">{{ $log->minutes }}</td>

@@ -54,7 +54,11 @@ final class PlanningTest extends TestCase
         self::assertSame($urgency, $this->due($today)->urgency);
     }
 
-    /** The winter pass of the wisteria is open from 1 January to 16 March 2027. @return array<string, array{string, Urgency}> */
+    /**
+     * The winter pass of the wisteria is open from 1 January to 16 March 2027.
+     *
+     * @return array<string, array{string, Urgency}>
+     */
     public static function standings(): array
     {
         return [
