@@ -33,13 +33,8 @@ final readonly class PlantBookFiles
         $reader = KindReader::with($sources);
         $general = $files['general.yaml']['tasks'] ?? [];
         $kinds = [];
-        foreach ($files as $file => $data) {
-            if (! str_starts_with($file, 'kinds/')) {
-                continue;
-            }
-            foreach (self::kindsIn($data) as $kind) {
-                $kinds[] = $this->told($file, fn () => $reader->read(Entry::of(self::withGeneral($kind, (array) $general))), $kind);
-            }
+        foreach ($this->kinds() as [$file, $kind]) {
+            $kinds[] = $this->told($file, static fn () => $reader->read(Entry::of(self::withGeneral($kind, (array) $general))), $kind);
         }
 
         return PlantBook::of(
@@ -48,6 +43,27 @@ final readonly class PlantBookFiles
             $this->cautions($files['cautions.yaml'] ?? []),
             $sources,
         );
+    }
+
+    /**
+     * Every kind with its file, completed by its group.
+     *
+     * @return list<array{string, array<array-key, mixed>}>
+     *
+     * @throws Fault when a group is not there, or a file is not YAML
+     */
+    public function kinds(): array
+    {
+        $files = $this->decoded();
+        $inheritance = new Inheritance((array) ($files['groups.yaml']['groups'] ?? []));
+        $kinds = [];
+        foreach ($files as $file => $data) {
+            foreach (str_starts_with($file, 'kinds/') ? self::kindsIn($data) : [] as $kind) {
+                $kinds[] = [$file, $this->told($file, static fn () => $inheritance->complete($kind), $kind)];
+            }
+        }
+
+        return $kinds;
     }
 
     /**
@@ -87,7 +103,7 @@ final readonly class PlantBookFiles
      * @param  array<array-key, mixed>  $data
      * @return list<array<array-key, mixed>>
      */
-    public static function kindsIn(array $data): array
+    private static function kindsIn(array $data): array
     {
         $kinds = $data['kinds'] ?? [$data];
 

@@ -47,6 +47,7 @@ final readonly class Methods
             new DeadHead,
             new HeadingBack,
             new TrainAndTie,
+            new CutDown,
             new PruneAndTrain,
         ];
     }

@@ -34,6 +34,11 @@ final readonly class Kind
         public array $closures,
         public array $tasks,
         public string $about,
+        public string $family,
+        /** `weak`, `medium` or `strong` */
+        public string $vigour,
+        /** how it answers a cut into old wood: `well`, `slowly` or `badly` */
+        public string $hardCutting,
     ) {
     }
 
@@ -62,9 +67,12 @@ final readonly class Kind
         array $closures,
         array $tasks,
         string $about,
+        string $family,
+        string $vigour,
+        string $hardCutting,
     ): self {
         return new self($id, $name, $botanical, $alsoCalled, $habit, $wood, $phenology, $traits, $typicalHeightMm,
-            $growthMm, $lowestFrameworkMm, $usualCutMm, $cautions, $closures, $tasks, $about);
+            $growthMm, $lowestFrameworkMm, $usualCutMm, $cautions, $closures, $tasks, $about, $family, $vigour, $hardCutting);
     }
 
     public function has(string $trait): bool

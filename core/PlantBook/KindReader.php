@@ -56,6 +56,9 @@ final readonly class KindReader
             closures: array_map($this->closure(...), $kind->entries('closures')),
             tasks: $tasks,
             about: $kind->string('about'),
+            family: $kind->string('family', ''),
+            vigour: $kind->string('vigour', 'medium'),
+            hardCutting: $kind->string('hard_cutting', 'slowly'),
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Plant;
+use App\Models\Visit;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -50,6 +51,7 @@ final class RolesTest extends FeatureTestCase
     {
         [$name, $method] = $row;
         foreach ([$this->planner(), $this->lead(), $this->lead(false), $this->hand(), $this->hand(false)] as $index => $user) {
+            Visit::query()->delete();
             Plant::withTrashed()->find($this->wisteria->id)?->restore();
             $status = $this->actingAs($user)->call(strtoupper($method), $this->address($name))->status();
             self::assertSame($row[2 + $index], $status, "$name for {$user->role->value} number $index");

@@ -23,12 +23,10 @@ final class CheckPlantBookCommand extends Command
         $schema = JsonSchema::fromFile(base_path('plant-book/kind.schema.json'));
         $faults = [];
         try {
-            foreach ($files->decoded() as $file => $data) {
-                foreach (str_starts_with($file, 'kinds/') ? PlantBookFiles::kindsIn($data) : [] as $kind) {
-                    $id = is_string($kind['id'] ?? null) ? $kind['id'] : '(no id)';
-                    foreach ($schema->faults(json_decode(json_encode($kind, JSON_THROW_ON_ERROR))) as $fault) {
-                        $faults[] = "$file $id: $fault";
-                    }
+            foreach ($files->kinds() as [$file, $kind]) {
+                $id = is_string($kind['id'] ?? null) ? $kind['id'] : '(no id)';
+                foreach ($schema->faults(json_decode(json_encode($kind, JSON_THROW_ON_ERROR))) as $fault) {
+                    $faults[] = "$file $id: $fault";
                 }
             }
             $kinds = $faults === [] ? count($files->read()->kinds) : 0;

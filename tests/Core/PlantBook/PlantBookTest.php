@@ -39,16 +39,11 @@ final class PlantBookTest extends TestCase
     {
         $root = dirname(__DIR__, 3);
         $schema = JsonSchema::fromFile("$root/plant-book/kind.schema.json");
-        $kinds = 0;
-        foreach ((new PlantBookFiles("$root/plant-book", sys_get_temp_dir()))->decoded() as $file => $data) {
-            if (str_starts_with($file, 'kinds/')) {
-                foreach (PlantBookFiles::kindsIn($data) as $kind) {
-                    self::assertSame([], $schema->faults(json_decode((string) json_encode($kind))), $file);
-                    $kinds++;
-                }
-            }
+        $kinds = (new PlantBookFiles("$root/plant-book", sys_get_temp_dir()))->kinds();
+        foreach ($kinds as [$file, $kind]) {
+            self::assertSame([], $schema->faults(json_decode((string) json_encode($kind))), $file);
         }
-        self::assertCount($kinds, TestBook::read()->kinds);
+        self::assertCount(count($kinds), TestBook::read()->kinds);
     }
 
     public function test_the_schema_catches_a_misspelt_field(): void

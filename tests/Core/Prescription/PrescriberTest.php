@@ -46,7 +46,7 @@ final class PrescriberTest extends TestCase
     }
 
     #[DataProvider('kinds')]
-    public function test_windows_are_ordered_on_every_site_and_no_best_day_is_closed(string $kind): void
+    public function test_windows_are_ordered_on_every_site_and_no_open_day_is_closed(string $kind): void
     {
         foreach (Sites::all() as $site) {
             $prescription = $this->prescribe(Plant::of('p', $kind), $site);
@@ -57,8 +57,8 @@ final class PrescriberTest extends TestCase
                 sort($sorted);
                 self::assertSame($sorted, $days, "$kind $task->key at $site->latitude");
                 foreach ($prescription->closed as $closure) {
-                    for ($day = $task->window->bestFrom; ! $day->isAfter($task->window->bestTo); $day = $day->plus(1)) {
-                        self::assertFalse($closure->contains($day), "$kind $task->key is best on $day, which is closed, at $site->latitude");
+                    for ($day = $task->window->opens; ! $day->isAfter($task->window->closes); $day = $day->plus(1)) {
+                        self::assertFalse($closure->contains($day), "$kind $task->key is open on $day, which is closed, at $site->latitude");
                     }
                 }
             }

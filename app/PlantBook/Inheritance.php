@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\PlantBook;
+
+use PruningHook\Core\Fault;
+
+/**
+ * Lays a kind over its group, so that nothing is written twice: named values are laid over the group's, lists replace
+ * the group's, and tasks are matched by their key.
+ */
+final readonly class Inheritance
+{
+    /** @param  array<array-key, mixed>  $groups by name */
+    public function __construct(private array $groups)
+    {
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $kind
+     * @return array<array-key, mixed>
+     *
+     * @throws Fault when the group is not there
+     */
+    public function complete(array $kind): array
+    {
+        $name = $kind['group'] ?? null;
+        if (! is_string($name)) {
+            return $kind;
+        }
+        $group = $this->groups[$name] ?? null;
+        if (! is_array($group)) {
+            throw new Fault(sprintf('group: there is no group "%s" in groups.yaml', $name));
+        }
+        $complete = self::laidOver($group, $kind);
+        $complete['tasks'] = self::tasks((array) ($group['tasks'] ?? []), (array) ($kind['tasks'] ?? []));
+
+        return $complete;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $under
+     * @param  array<array-key, mixed>  $over
+     * @return array<array-key, mixed>
+     */
+    private static function laidOver(array $under, array $over): array
+    {
+        foreach ($over as $key => $value) {
+            $below = $under[$key] ?? null;
+            $under[$key] = is_array($below) && is_array($value) && ! array_is_list($below) && ! array_is_list($value)
+                ? self::laidOver($below, $value)
+                : $value;
+        }
+
+        return $under;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $group
+     * @param  array<array-key, mixed>  $own
+     * @return list<mixed>
+     */
+    private static function tasks(array $group, array $own): array
+    {
+        $tasks = [];
+        foreach ([...$group, ...$own] as $index => $task) {
+            $key = is_array($task) && is_string($task['key'] ?? null) ? $task['key'] : "unnamed $index";
+            $tasks[$key] = is_array($task) && is_array($tasks[$key] ?? null) ? self::laidOver($tasks[$key], $task) : $task;
+        }
+
+        return array_values($tasks);
+    }
+}
