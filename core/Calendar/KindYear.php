@@ -21,8 +21,7 @@ final readonly class KindYear implements Anchors
         $own = $phenology->in($site);
         $leafFall = $phenology->edge(Anchor::LeafFall);
         if ($leafFall !== null) {
-            $before = SiteYear::of($site->site, $site->season - 1);
-            $own[Anchor::PreviousLeafFall->value] = $phenology->in($before)[Anchor::LeafFall->value];
+            $own[Anchor::PreviousLeafFall->value] = $phenology->in($site->before())[Anchor::LeafFall->value];
         }
 
         return new self($site, $own);

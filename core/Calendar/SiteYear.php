@@ -32,16 +32,36 @@ final readonly class SiteYear implements Anchors
     private function __construct(
         public Site $site,
         public int $season,
+        public Spring $spring,
         private array $days,
+        private ?self $before,
     ) {
     }
 
-    public static function of(Site $site, int $season): self
+    /** @param  ?Spring  $spring as it was seen to come; an average one where left out */
+    public static function of(Site $site, int $season, ?Spring $spring = null): self
+    {
+        return self::with($site, $season, $spring ?? Spring::average(), self::with($site, $season - 1, Spring::average(), null));
+    }
+
+    /** The season before, with an average spring. */
+    public function before(): self
+    {
+        return $this->before ?? self::with($this->site, $this->season - 1, Spring::average(), null);
+    }
+
+    /** The same season with an average spring, to tell what the observations have moved. */
+    public function average(): self
+    {
+        return $this->spring->isAverage() ? $this : self::of($this->site, $this->season);
+    }
+
+    private static function with(Site $site, int $season, Spring $spring, ?self $before): self
     {
         $midwinter = $site->hemisphere()->midwinterOf($season);
-        $lastFrost = $site->lastFrost?->nearest($midwinter->plus(120)) ?? $midwinter->plus(self::FROSTLESS_SPRING);
+        $lastFrost = ($site->lastFrost?->nearest($midwinter->plus(120)) ?? $midwinter->plus(self::FROSTLESS_SPRING))->plus($spring->shift);
 
-        return new self($site, $season, [
+        return new self($site, $season, $spring, [
             Anchor::Midwinter->value => $midwinter,
             Anchor::LastFrost->value => $lastFrost,
             Anchor::Midsummer->value => $site->hemisphere()->midsummerOf($season),
@@ -50,7 +70,8 @@ final readonly class SiteYear implements Anchors
             Anchor::PreviousFirstFrost->value => $site->firstFrost?->nearest($midwinter->minus(55))
                 ?? $midwinter->minus(365 - self::FROSTLESS_AUTUMN),
             Anchor::ForsythiaBloom->value => $lastFrost->minus(self::FORSYTHIA_BEFORE_LAST_FROST),
-        ]);
+            ...$spring->seen,
+        ], $before);
     }
 
     /** The season that work on the given day counts to. Late autumn already belongs to the coming season. */

@@ -12,12 +12,20 @@ final readonly class WindowRule
         public Edge $bestFrom,
         public Edge $bestTo,
         public Edge $closes,
+        /** "best from ... to ...; open from ... to ...", naming the anchors and no dates */
+        public string $inWords,
     ) {
     }
 
     public static function of(Edge $opens, Edge $bestFrom, Edge $bestTo, Edge $closes): self
     {
-        return new self($opens, $bestFrom, $bestTo, $closes);
+        return new self($opens, $bestFrom, $bestTo, $closes, sprintf(
+            'best from %s to %s; open from %s to %s',
+            $bestFrom->inWords(),
+            $bestTo->inWords(),
+            $opens->inWords(),
+            $closes->inWords(),
+        ));
     }
 
     public function in(Anchors $year): Window
@@ -27,18 +35,6 @@ final readonly class WindowRule
             $this->bestFrom->in($year),
             $this->bestTo->in($year),
             $this->closes->in($year),
-        );
-    }
-
-    /** "best from ... to ...; open from ... to ...", naming the anchors and no dates. */
-    public function inWords(): string
-    {
-        return sprintf(
-            'best from %s to %s; open from %s to %s',
-            $this->bestFrom->inWords(),
-            $this->bestTo->inWords(),
-            $this->opens->inWords(),
-            $this->closes->inWords(),
         );
     }
 }

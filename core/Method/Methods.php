@@ -11,44 +11,33 @@ final readonly class Methods
 {
     public static function find(string $key): ?Method
     {
-        foreach (self::all() as $method) {
-            if ($method->key() === $key) {
-                return $method;
-            }
-        }
-
-        return null;
+        return match ($key) {
+            'clean' => new Clean,
+            'desucker' => new Desucker,
+            'thin' => new Thin,
+            'renew-by-thirds' => new RenewByThirds,
+            'open-bowl' => new OpenBowl,
+            'light-arc' => new LightArc,
+            'cut-to-flowering-height' => new CutToFloweringHeight,
+            'spur-back' => new SpurBack,
+            'cane-renewal' => new CaneRenewal,
+            'cordon-laterals' => new CordonLaterals,
+            'vine-spur' => new VineSpur,
+            'vine-cane' => new VineCane,
+            'shear' => new Shear,
+            'light-tidy' => new LightTidy,
+            'dead-head' => new DeadHead,
+            'heading-back' => new HeadingBack,
+            'train-and-tie' => new TrainAndTie,
+            'cut-down' => new CutDown,
+            'prune-and-train' => new PruneAndTrain,
+            default => null,
+        };
     }
 
     /** @throws Fault when there is no such method */
     public static function get(string $key): Method
     {
         return self::find($key) ?? throw new Fault(sprintf('"%s" is not a method', $key));
-    }
-
-    /** @return list<Method> */
-    public static function all(): array
-    {
-        return [
-            new Clean,
-            new Desucker,
-            new Thin,
-            new RenewByThirds,
-            new OpenBowl,
-            new LightArc,
-            new CutToFloweringHeight,
-            new SpurBack,
-            new CaneRenewal,
-            new CordonLaterals,
-            new VineSpur,
-            new VineCane,
-            new Shear,
-            new LightTidy,
-            new DeadHead,
-            new HeadingBack,
-            new TrainAndTie,
-            new CutDown,
-            new PruneAndTrain,
-        ];
     }
 }

@@ -8,6 +8,7 @@ use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Method\Methods;
 use PruningHook\Core\Method\Steps;
@@ -76,6 +77,9 @@ final readonly class Prescriber
      */
     public static function closed(Kind $kind, SiteYear $year): array
     {
+        if ($kind->closures === []) {
+            return [];
+        }
         $next = SiteYear::of($year->site, $year->season + 1);
         $closed = [];
         foreach ($kind->closures as $rule) {
@@ -118,7 +122,8 @@ final readonly class Prescriber
             Cautions::from($this->book->cautions)->for($kind, $plant, $rule, $window, $year->site),
             [
                 Reason::of('Wood', ucfirst($kind->name).' '.$kind->wood->inWords().'.', $timing->source),
-                Reason::of('Window', $timing->because.' ('.$timing->rule->inWords().')', $timing->source),
+                Reason::of('Window', $timing->because.' ('.$timing->rule->inWords.')', $timing->source),
+                ...self::moved($window, $timing, $kind, $year),
                 ...self::age($plant, $circumstances),
                 ...array_map(static fn (Choice $choice): Reason => $choice->reason(), $schools),
                 ...$because,
@@ -155,6 +160,29 @@ final readonly class Prescriber
         }
 
         return MissedPass::of($rule->pair, $kind->tasks[$rule->pair->task]->name, $of, $other);
+    }
+
+    /**
+     * Where observations of this spring have moved the window: by how much, and from what.
+     *
+     * @return list<Reason>
+     */
+    private static function moved(Window $window, TaskWindow $timing, Kind $kind, KindYear $year): array
+    {
+        $spring = $year->site->spring;
+        if ($spring->isAverage()) {
+            return [];
+        }
+        $usual = $timing->rule->in(KindYear::of($year->site->average(), $kind->phenology));
+        $late = $usual->bestFrom->daysUntil($window->bestFrom);
+        if ($late === 0 && $usual->bestTo->equals($window->bestTo)) {
+            return [];
+        }
+
+        return [Reason::commonPractice('Moved by this spring', sprintf(
+            'best from %s to %s instead of %s to %s, seen from: %s', $window->bestFrom->inWords(), $window->bestTo->inWords(),
+            $usual->bestFrom->inWords(), $usual->bestTo->inWords(), implode('; ', $spring->from),
+        ))];
     }
 
     /** @return list<Reason> */

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Calendar;
+
+/**
+ * Hopkins' bioclimatic law: spring events come about 4 days later for each degree of latitude towards the pole, each
+ * 5 degrees of longitude eastward (in North America) and each 122 m (400 ft) of height.
+ *
+ * A. D. Hopkins, Bioclimatics, USDA Misc. Publ. 280, 1938; the 4-day rule from his paper of 1918 (from memory).
+ */
+final readonly class Hopkins
+{
+    private const DAYS = 4.0;
+
+    private const DEGREES_EAST = 5.0;
+
+    private const METRES = 122.0;
+
+    /** Days by which spring comes later at the second site than at the first; negative where it comes earlier. */
+    public static function delay(Site $from, Site $to): int
+    {
+        $poleward = abs($to->latitude) - abs($from->latitude);
+        $east = self::inNorthAmerica($from) && self::inNorthAmerica($to)
+            ? ($to->longitude - $from->longitude) / self::DEGREES_EAST
+            : 0.0;
+
+        return (int) round(self::DAYS * ($poleward + $east + ($to->elevationM - $from->elevationM) / self::METRES));
+    }
+
+    private static function inNorthAmerica(Site $site): bool
+    {
+        return $site->latitude > 14 && $site->longitude < -50 && $site->longitude > -170;
+    }
+}

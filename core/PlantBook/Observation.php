@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\PlantBook;
+
+use PruningHook\Core\Calendar\Day;
+
+/** Something the crew saw: `forsythia-bloom`, `lilac-bloom`, `apple-bud-break` or `last-frost`, and the day. */
+final readonly class Observation
+{
+    private function __construct(
+        public string $event,
+        public Day $on,
+    ) {
+    }
+
+    public static function of(string $event, Day $on): self
+    {
+        return new self($event, $on);
+    }
+}
