@@ -10,7 +10,9 @@ use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Observation;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\SpringReader;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\LoggedWork;
 use PruningHook\Core\Prescription\Outcome;
@@ -71,11 +73,13 @@ final class PrescribeInput
         $year = $this->faults === [] ? $this->tried('$.site', static fn (): SiteYear => SiteYear::of(Site::of(
             $site['latitude'], $site['longitude'], $site['elevation_m'] ?? 0, $lastFrost, $firstFrost, WinterClass::from($site['winter']),
         ), $season)) : null;
+        $today = $this->today();
+        $year = $year === null ? null : $this->seen($year, $today);
         $read = [];
         $seen = [];
         foreach ($plants as $index => $plant) {
             $path = "\$.plants[$index]";
-            $read[] = $this->plant($plant, $path, $year);
+            $read[] = $this->plant($plant, $path, $year, $today);
             /** @var string $ref */
             $ref = $plant['ref'];
             if (isset($seen[$ref])) {
@@ -91,12 +95,15 @@ final class PrescribeInput
     }
 
     /** @param  array<string, mixed>  $data as the schema has passed it */
-    private function plant(array $data, string $path, ?SiteYear $year): ?Plant
+    private function plant(array $data, string $path, ?SiteYear $year, ?Day $today): ?Plant
     {
         /** @var array{ref: string, kind: string, planted?: ?string, height_mm?: ?int, spread_mm?: ?int, run_mm?: ?int, count?: int, flowering_height_mm?: ?int, stems?: ?array{old: int, young: int}, form?: ?string, aim?: ?string, grafted?: ?bool, practice?: array<string, string>, hazards?: list<string>, history?: list<array{task: string, season: int, on: string, outcome: string, minutes?: ?int}>} $data */
         $before = count($this->faults);
         $kind = $this->tried("$path.kind", fn (): string => $this->book->find($data['kind'])->id ?? throw $this->unknown($data['kind']));
         $planted = $this->tried("$path.planted", static fn (): ?Day => isset($data['planted']) ? Day::parse($data['planted']) : null);
+        if ($planted !== null && $today !== null && $planted->isAfter($today)) {
+            $this->faults[] = "$path.planted: $planted is in the future of $today";
+        }
         $this->tried("$path.practice", fn (): Practice => Practice::of($this->book->questions, $data['practice'] ?? []));
         $history = [];
         foreach ($data['history'] ?? [] as $index => $line) {
@@ -133,6 +140,37 @@ final class PrescribeInput
         }
 
         return $plant;
+    }
+
+    private function today(): ?Day
+    {
+        $today = $this->data['today'] ?? null;
+
+        return is_string($today) ? $this->tried('$.today', static fn (): Day => Day::parse($today)) : null;
+    }
+
+    /** The season with its spring as it was observed; each observation that cannot be is a fault of its own. */
+    private function seen(SiteYear $year, ?Day $today): SiteYear
+    {
+        /** @var list<array{event: string, date: string}> $given */
+        $given = $this->data['observations'] ?? [];
+        $reader = SpringReader::with($this->book);
+        $observations = [];
+        foreach ($given as $index => $each) {
+            $path = "\$.observations[$index]";
+            $on = $this->tried("$path.date", static fn (): Day => Day::parse($each['date']));
+            if ($on === null) {
+                continue;
+            }
+            if ($today !== null && $on->isAfter($today)) {
+                $this->faults[] = "$path.date: $on is in the future of $today";
+            }
+            $observation = Observation::of($each['event'], $on);
+            $this->tried($path, static fn () => $reader->check($observation, $year));
+            $observations[] = $observation;
+        }
+
+        return $this->faults === [] ? SiteYear::of($year->site, $year->season, $reader->read($observations, $year)) : $year;
     }
 
     private function unknown(string $name): Fault

@@ -9,6 +9,7 @@ use PruningHook\Core\Calendar\DayState;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\Spring;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\OutsideWindow;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -34,13 +35,17 @@ final readonly class CutOn
         return new self($book);
     }
 
-    /** @throws \PruningHook\Core\Fault when the kind is unknown or the plant not in the ground on that day */
-    public function judge(Plant $plant, Site $site, Day $day, Practice $practice): CutVerdict
+    /**
+     * @param  ?Spring  $spring  the spring of the day's season as it was seen to come
+     *
+     * @throws \PruningHook\Core\Fault when the kind is unknown or the plant not in the ground on that day */
+    public function judge(Plant $plant, Site $site, Day $day, Practice $practice, ?Spring $spring = null): CutVerdict
     {
         $kind = $this->book->kind($plant->kind);
         $season = $this->seasonOf($site, $day);
-        $tasks = $this->tasks($plant, $site, $season, $practice);
-        $closed = $this->closure($kind, $site, $season, $day);
+        $seen = SiteYear::of($site, $season, $spring);
+        $tasks = $this->tasks($plant, $seen, $practice);
+        $closed = $this->closure($kind, $seen, $day);
         $holding = array_values(array_filter($tasks, static fn (Task $task): bool => $task->window->contains($day)));
         $next = $this->next($tasks, $day);
         if ($closed !== null) {
@@ -55,7 +60,7 @@ final readonly class CutOn
             ), null);
         }
         $consequences = [
-            ...$this->consequences($plant, $kind, $site, $season, $day, $practice),
+            ...$this->consequences($plant, $kind, $seen, $day, $practice),
             ...$this->besideTheWindow($kind, $tasks, $day),
         ];
         $states = array_map(static fn (Consequence $consequence): DayState => $consequence->state, $consequences);
@@ -82,11 +87,10 @@ final readonly class CutOn
      *
      * @return list<Task>
      */
-    private function tasks(Plant $plant, Site $site, int $season, Practice $practice): array
+    private function tasks(Plant $plant, SiteYear $seen, Practice $practice): array
     {
         $tasks = [];
-        foreach ([$season - 1, $season, $season + 1] as $each) {
-            $year = SiteYear::of($site, $each);
+        foreach ([$seen->before(), $seen, SiteYear::of($seen->site, $seen->season + 1)] as $year) {
             if ($plant->planted === null || ! $plant->planted->isAfter($year->end())) {
                 $tasks = [...$tasks, ...$this->prescriber->prescribe($plant, $year, $practice)->tasks];
             }
@@ -95,9 +99,9 @@ final readonly class CutOn
         return $tasks;
     }
 
-    private function closure(Kind $kind, Site $site, int $season, Day $day): ?Reason
+    private function closure(Kind $kind, SiteYear $seen, Day $day): ?Reason
     {
-        foreach (Prescriber::closed($kind, SiteYear::of($site, $season)) as $closure) {
+        foreach (Prescriber::closed($kind, $seen) as $closure) {
             if ($closure->contains($day)) {
                 return Reason::of('Closed until '.$closure->to->inWords(), $closure->because, $closure->source);
             }
@@ -107,12 +111,11 @@ final readonly class CutOn
     }
 
     /** @return list<Consequence> */
-    private function consequences(Plant $plant, Kind $kind, Site $site, int $season, Day $day, Practice $practice): array
+    private function consequences(Plant $plant, Kind $kind, SiteYear $seen, Day $day, Practice $practice): array
     {
-        $siteYear = SiteYear::of($site, $season);
-        $year = KindYear::of($siteYear, $kind->phenology);
-        $next = KindYear::of(SiteYear::of($site, $season + 1), $kind->phenology);
-        $circumstances = Prescriber::circumstances($plant, $siteYear, $practice);
+        $year = KindYear::of($seen, $kind->phenology);
+        $next = KindYear::of(SiteYear::of($seen->site, $seen->season + 1), $kind->phenology);
+        $circumstances = Prescriber::circumstances($plant, $seen, $practice);
         $rules = array_values(array_filter(
             $kind->tasks,
             static fn (TaskRule $rule): bool => $rule->when->holds($circumstances),

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Exchange\InputFaults;
+use App\Exchange\JsonSchema;
+use App\Exchange\PrescribeInput;
+use Illuminate\Console\Command;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Prescription\CutOn;
+use PruningHook\Core\Prescription\CutVerdict;
+use PruningHook\Core\Prescription\Task;
+use PruningHook\Core\Reason;
+use Symfony\Component\Console\Formatter\OutputFormatter;
+
+/** `./hook window KIND --site FILE --day DAY`: what that day is to a plant of that kind there, and why. */
+final class WindowCommand extends Command
+{
+    protected $signature = 'window {kind : id, botanical or common name} {--site= : JSON with "site" and, if wanted, "practice" and "observations"} {--day= : yyyy-mm-dd}';
+
+    protected $description = 'Print what a day is to a kind of plant at a site, with reasons';
+
+    /** 0 when all is well, 2 with one line on standard error for each fault. */
+    public function handle(PlantBook $book): int
+    {
+        try {
+            $verdict = $this->verdict($book);
+        } catch (InputFaults $faults) {
+            foreach ($faults->faults as $fault) {
+                $this->output->getErrorStyle()->writeln(OutputFormatter::escape($fault));
+            }
+
+            return self::INVALID;
+        }
+        $this->output->write(json_encode(self::shape($verdict), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
+
+        return self::SUCCESS;
+    }
+
+    /** @throws InputFaults */
+    private function verdict(PlantBook $book): CutVerdict
+    {
+        $day = $this->day();
+        $given = $this->given();
+        $read = fn (int $season): array => PrescribeInput::read(json_encode(
+            [...$given, 'season' => $season, 'plants' => [['ref' => 'plant', 'kind' => $this->argument('kind')]]],
+            JSON_THROW_ON_ERROR,
+        ), $book, JsonSchema::fromFile(base_path('docs/formats/prescribe-input.schema.json')));
+        // Which season a day belongs to depends on the hemisphere, which only the site tells.
+        [$year] = PrescribeInput::read(json_encode([...$given, 'observations' => [], 'season' => $day->year(), 'plants' => []], JSON_THROW_ON_ERROR),
+            $book, JsonSchema::fromFile(base_path('docs/formats/prescribe-input.schema.json')));
+        $season = SiteYear::seasonOn($year->site, $day);
+        [$seen, $practice, $plants] = $read($day->isBefore($year->site->hemisphere()->midwinterOf($season)) ? $season - 1 : $season);
+
+        return CutOn::with($book)->judge($plants[0], $seen->site, $day, $practice, $seen->spring);
+    }
+
+    /** @throws InputFaults */
+    private function day(): Day
+    {
+        $day = $this->option('day');
+        try {
+            return Day::parse(is_string($day) ? $day : '');
+        } catch (Fault $fault) {
+            throw new InputFaults(['--day: '.$fault->getMessage()]);
+        }
+    }
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws InputFaults
+     */
+    private function given(): array
+    {
+        $file = $this->option('site');
+        $json = is_string($file) && is_file($file) ? file_get_contents($file) : false;
+        $data = $json === false ? null : json_decode($json, true);
+        if (! is_array($data)) {
+            throw new InputFaults(['--site: '.(is_string($file) ? "$file is not a readable JSON file" : 'a JSON file is needed')]);
+        }
+
+        return isset($data['latitude']) ? ['site' => $data] : array_diff_key($data, ['season' => 0, 'plants' => 0]);
+    }
+
+    /** @return array<string, mixed> the shape of docs/formats/README.md */
+    private static function shape(CutVerdict $verdict): array
+    {
+        $task = static fn (Task $task): array => ['key' => $task->key, 'name' => $task->name, 'window' => $task->window->toArray()];
+
+        return [
+            'day' => (string) $verdict->day,
+            'state' => $verdict->state->value,
+            'tasks' => array_map($task, $verdict->tasks),
+            'reasons' => array_map(static fn (Reason $reason): array => $reason->toArray(), $verdict->reasons),
+            'next' => $verdict->next === null ? null : $task($verdict->next),
+        ];
+    }
+}
