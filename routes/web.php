@@ -6,7 +6,10 @@ use App\Http\Controllers\Auth\ForgotPasswordController;
 use App\Http\Controllers\Auth\LoginController;
 use App\Http\Controllers\Auth\ResetPasswordController;
 use App\Http\Controllers\GardenController;
+use App\Http\Controllers\ObservationController;
+use App\Http\Controllers\PlantBookController;
 use App\Http\Controllers\PlantController;
+use App\Http\Controllers\PracticeController;
 use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\VisitController;
@@ -40,6 +43,15 @@ Route::middleware('auth')->group(function (): void {
     Route::get('visits/{visit}', [VisitController::class, 'show'])->name('visits.show');
     Route::put('visits/{visit}', [VisitController::class, 'update'])->name('visits.update');
     Route::delete('visits/{visit}', [VisitController::class, 'destroy'])->name('visits.destroy');
+
+    Route::get('gardens/{garden}/signs', [ObservationController::class, 'index'])->name('observations.index');
+    Route::post('gardens/{garden}/signs', [ObservationController::class, 'store'])->name('observations.store');
+    Route::delete('signs/{observation}', [ObservationController::class, 'destroy'])->name('observations.destroy');
+
+    Route::get('plant-book', [PlantBookController::class, 'index'])->name('plant-book.index');
+    Route::get('plant-book/{kind}', [PlantBookController::class, 'show'])->name('plant-book.show');
+    Route::get('house-practice', [PracticeController::class, 'edit'])->name('practice.edit');
+    Route::put('house-practice', [PracticeController::class, 'update'])->name('practice.update');
 
     Route::put('tasks/{task}/log', [WorkLogController::class, 'store'])->name('logs.store');
     Route::delete('tasks/{task}/log', [WorkLogController::class, 'destroy'])->name('logs.destroy');

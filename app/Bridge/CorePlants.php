@@ -6,14 +6,20 @@ namespace App\Bridge;
 
 use App\Models\Firm;
 use App\Models\Garden;
+use App\Models\Observation;
 use App\Models\Plant;
 use App\Models\WorkLog;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\WinterClass;
+use PruningHook\Core\PlantBook\Observation as CoreObservation;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\SpringReader;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\LoggedWork;
 use PruningHook\Core\Prescription\Plant as CorePlant;
@@ -22,7 +28,16 @@ use PruningHook\Core\Prescription\StemCount;
 /** Turns rows into the core's values. Nothing else does. */
 final class CorePlants
 {
+    /** How far a neighbour's spring still tells something of this one. Common practice. */
+    private const NEIGHBOURS_KM = 30;
+
     private ?Firm $firm = null;
+
+    /** @var ?Collection<int, Observation> */
+    private ?Collection $observations = null;
+
+    /** @var array<int, SiteYears> */
+    private array $years = [];
 
     public function __construct(private readonly PlantBook $book)
     {
@@ -62,6 +77,48 @@ final class CorePlants
             $row->first_frost === null ? null : MonthDay::parse($row->first_frost),
             WinterClass::from($row->winter),
         );
+    }
+
+    /** The garden's site through its seasons, with the springs its crew and its neighbours' have seen. */
+    public function years(Garden $row): SiteYears
+    {
+        return $this->years[$row->id] ??= $this->readYears($row);
+    }
+
+    private function readYears(Garden $row): SiteYears
+    {
+        $site = $this->site($row);
+        $reader = SpringReader::with($this->book);
+        $springs = [];
+        foreach ($this->observations()->groupBy('season') as $season => $seen) {
+            $season = (int) $season;
+            $average = SiteYear::of($site, $season);
+            $near = [];
+            foreach ($seen->where('garden_id', '!=', $row->id) as $observation) {
+                $there = $this->site($observation->garden);
+                if ($site->kilometresTo($there) <= self::NEIGHBOURS_KM) {
+                    $near[] = [self::observation($observation), SiteYear::of($there, $season), $observation->garden->name];
+                }
+            }
+            $springs[$season] = $reader->read(
+                array_values($seen->where('garden_id', $row->id)->map(self::observation(...))->all()),
+                $average,
+                $near,
+            );
+        }
+
+        return SiteYears::of($site, $springs);
+    }
+
+    /** @return Collection<int, Observation> */
+    private function observations(): Collection
+    {
+        return $this->observations ??= Observation::query()->with('garden')->get()->sortBy('on');
+    }
+
+    private static function observation(Observation $row): CoreObservation
+    {
+        return CoreObservation::of($row->event, self::day($row->on));
     }
 
     public function practice(Garden $row): Practice

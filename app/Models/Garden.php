@@ -27,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?string $notes
  * @property-read ?Crew $crew
  * @property-read Collection<int, Plant> $plants
+ * @property-read Collection<int, Observation> $observations
  * @property-read Collection<int, Visit> $visits
  */
 final class Garden extends Model
@@ -55,6 +56,12 @@ final class Garden extends Model
     public function plants(): HasMany
     {
         return $this->hasMany(Plant::class);
+    }
+
+    /** @return HasMany<Observation, $this> */
+    public function observations(): HasMany
+    {
+        return $this->hasMany(Observation::class);
     }
 
     /** @return HasMany<Visit, $this> */

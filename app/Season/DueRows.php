@@ -33,11 +33,11 @@ final readonly class DueRows
         $rows = [];
         foreach ($plants as $plant) {
             $core = $this->bridge->plant($plant);
-            $site = $this->bridge->site($plant->garden);
+            $years = $this->bridge->years($plant->garden);
             $practice = $this->bridge->practice($plant->garden);
             $due = $from === null || $to === null
-                ? $agenda->around($core, $site, $practice, $today)
-                : $agenda->between($core, $site, $practice, $today, $from, $to);
+                ? $agenda->around($core, $years, $practice, $today)
+                : $agenda->between($core, $years, $practice, $today, $from, $to);
             foreach ($due as $task) {
                 $rows[] = new DueRow($plant, $task, self::planned($plant, $task->task->key, $task->task->season, $today));
             }

@@ -31,17 +31,17 @@ final readonly class PlantScreen
         $plant->load(['garden', 'workLogs.loggedBy', 'visitTasks.visit']);
         $kind = $this->book->kind($plant->kind);
         $core = $this->bridge->plant($plant);
-        $site = $this->bridge->site($plant->garden);
+        $years = $this->bridge->years($plant->garden);
         $span = Span::of($today->minus(45), $today->plus(319));
 
         return [
             'plant' => $plant,
             'kind' => $kind,
             'today' => $today,
-            'season' => SiteYear::seasonOn($site, $today),
+            'season' => SiteYear::seasonOn($years->site, $today),
             'ring' => Ring::of($this->years->of($plant, $today, $span)),
             'rows' => $this->once($this->rows->for([$plant], $today, $span->from, $span->to)),
-            'verdict' => CutOn::with($this->book)->judge($core, $site, $cut, $this->bridge->practice($plant->garden)),
+            'verdict' => CutOn::with($this->book)->judge($core, $years, $cut, $this->bridge->practice($plant->garden)),
             'logs' => $plant->workLogs->sortByDesc('on')->take(5),
             'left' => $plant->workLogs->whereNotNull('left_for_next_year')->sortByDesc('on')->take(3),
         ];

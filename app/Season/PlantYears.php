@@ -36,7 +36,7 @@ final readonly class PlantYears
         return PlantYear::gather(
             $this->book,
             $this->bridge->plant($plant),
-            $this->bridge->site($plant->garden),
+            $this->bridge->years($plant->garden),
             $this->bridge->practice($plant->garden),
             $today,
             $span,

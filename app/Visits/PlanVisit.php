@@ -16,7 +16,6 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Planning\CommonWindow;
 use PruningHook\Core\Planning\Job;
@@ -44,14 +43,14 @@ final readonly class PlanVisit
     public function jobs(Garden $garden, array $choices): array
     {
         $plants = $garden->plants->keyBy('id');
-        $site = $this->bridge->site($garden);
+        $years = $this->bridge->years($garden);
         $practice = $this->bridge->practice($garden);
         $jobs = [];
         foreach ($choices as $choice) {
             $plant = $plants->get($choice->plant)
                 ?? throw ValidationException::withMessages(['tasks' => 'One of the chosen plants is not in this garden.']);
             $task = Prescriber::with($this->book)
-                ->prescribe($this->bridge->plant($plant), SiteYear::of($site, $choice->season), $practice)
+                ->prescribe($this->bridge->plant($plant), $years->season($choice->season), $practice)
                 ->task($choice->task)
                 ?? throw ValidationException::withMessages(['tasks' => "$plant->label has no such task in season $choice->season."]);
             $jobs[] = Job::of((string) $plant->id, $plant->bed ?? '', $task, $this->diseased($plant));

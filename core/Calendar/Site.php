@@ -49,6 +49,16 @@ final readonly class Site
         return new self($latitude, $longitude, $elevationM, $lastFrost, $firstFrost, $winter);
     }
 
+    /** The way over the earth's surface, as on a ball of 6371 km radius (haversine formula). */
+    public function kilometresTo(self $other): float
+    {
+        $north = sin(deg2rad($other->latitude - $this->latitude) / 2);
+        $east = sin(deg2rad($other->longitude - $this->longitude) / 2);
+        $chord = $north ** 2 + cos(deg2rad($this->latitude)) * cos(deg2rad($other->latitude)) * $east ** 2;
+
+        return 2 * 6371 * asin(min(1.0, sqrt($chord)));
+    }
+
     public function hemisphere(): Hemisphere
     {
         return Hemisphere::at($this->latitude);

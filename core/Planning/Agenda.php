@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace PruningHook\Core\Planning;
 
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
@@ -33,11 +33,11 @@ final readonly class Agenda
      *
      * @throws Fault when the kind is unknown
      */
-    public function between(Plant $plant, Site $site, Practice $practice, Day $today, Day $from, Day $to): array
+    public function between(Plant $plant, SiteYears $years, Practice $practice, Day $today, Day $from, Day $to): array
     {
         $due = [];
-        for ($season = SiteYear::seasonOn($site, $from) - 1; $season <= SiteYear::seasonOn($site, $to) + 1; $season++) {
-            $year = SiteYear::of($site, $season);
+        for ($season = SiteYear::seasonOn($years->site, $from) - 1; $season <= SiteYear::seasonOn($years->site, $to) + 1; $season++) {
+            $year = $years->season($season);
             if ($plant->planted !== null && $plant->planted->isAfter($year->end())) {
                 continue;
             }
@@ -59,9 +59,9 @@ final readonly class Agenda
 
      * @return list<DueTask>
      */
-    public function around(Plant $plant, Site $site, Practice $practice, Day $today): array
+    public function around(Plant $plant, SiteYears $years, Practice $practice, Day $today): array
     {
-        return $this->between($plant, $site, $practice, $today, $today->minus(DueTask::MISSED_DAYS), $today->plus(DueTask::COMING_DAYS));
+        return $this->between($plant, $years, $practice, $today, $today->minus(DueTask::MISSED_DAYS), $today->plus(DueTask::COMING_DAYS));
     }
 
     /** A window that was over before the plant was in the ground is not its own. */

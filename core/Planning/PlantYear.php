@@ -8,8 +8,8 @@ use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\KindYear;
-use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
@@ -43,7 +43,7 @@ final readonly class PlantYear
     public static function gather(
         PlantBook $book,
         Plant $plant,
-        Site $site,
+        SiteYears $years,
         Practice $practice,
         Day $today,
         Span $span,
@@ -52,8 +52,8 @@ final readonly class PlantYear
         $kind = $book->kind($plant->kind);
         $closed = [];
         $bloom = [];
-        for ($season = SiteYear::seasonOn($site, $span->from) - 1; $season <= SiteYear::seasonOn($site, $span->to) + 1; $season++) {
-            $year = SiteYear::of($site, $season);
+        for ($season = SiteYear::seasonOn($years->site, $span->from) - 1; $season <= SiteYear::seasonOn($years->site, $span->to) + 1; $season++) {
+            $year = $years->season($season);
             $kindYear = KindYear::of($year, $kind->phenology);
             if ($kindYear->has(Anchor::BloomStart) && $kindYear->has(Anchor::BloomEnd)) {
                 $bloom[] = Span::of($kindYear->day(Anchor::BloomStart), $kindYear->day(Anchor::BloomEnd));
@@ -66,7 +66,7 @@ final readonly class PlantYear
         return new self(
             $span,
             $today,
-            Agenda::with($book)->between($plant, $site, $practice, $today, $span->from, $span->to),
+            Agenda::with($book)->between($plant, $years, $practice, $today, $span->from, $span->to),
             array_values(array_filter($closed, static fn (Closure $closure): bool => $span->touches($closure->from, $closure->to))),
             array_values(array_filter($bloom, static fn (Span $flowers): bool => $span->touches($flowers->from, $flowers->to))),
             array_values(array_filter($visits, $span->holds(...))),

@@ -33,12 +33,21 @@ final readonly class SpringReader
         return new self($book);
     }
 
-    /** @param  list<Observation>  $observations each already passed by `check` */
-    public function read(array $observations, SiteYear $average): Spring
+    /**
+     * @param  list<Observation>  $observations  seen here, each already passed by `check`
+     * @param  list<array{Observation, SiteYear, string}>  $near  seen at neighbouring sites, each with that site's average
+     *                                                            year and its name: how late a spring is carries over, not the day
+     */
+    public function read(array $observations, SiteYear $average, array $near = []): Spring
     {
         $deviations = [];
         $seen = [];
         $said = [];
+        foreach ($near as [$observation, $there, $name]) {
+            $late = $this->expected($observation->event, $there)->daysUntil($observation->on);
+            $deviations[] = $late;
+            $said[] = sprintf('%s at %s on %s, %s', str_replace('-', ' ', $observation->event), $name, $observation->on->inWords(), self::late($late));
+        }
         foreach ($observations as $observation) {
             $late = $this->expected($observation->event, $average)->daysUntil($observation->on);
             $deviations[] = $late;

@@ -7,9 +7,8 @@ namespace PruningHook\Core\Prescription;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\DayState;
 use PruningHook\Core\Calendar\KindYear;
-use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
-use PruningHook\Core\Calendar\Spring;
+use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\OutsideWindow;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -35,16 +34,12 @@ final readonly class CutOn
         return new self($book);
     }
 
-    /**
-     * @param  ?Spring  $spring  the spring of the day's season as it was seen to come
-     *
-     * @throws \PruningHook\Core\Fault when the kind is unknown or the plant not in the ground on that day */
-    public function judge(Plant $plant, Site $site, Day $day, Practice $practice, ?Spring $spring = null): CutVerdict
+    /** @throws \PruningHook\Core\Fault when the kind is unknown or the plant not in the ground on that day */
+    public function judge(Plant $plant, SiteYears $years, Day $day, Practice $practice): CutVerdict
     {
         $kind = $this->book->kind($plant->kind);
-        $season = $this->seasonOf($site, $day);
-        $seen = SiteYear::of($site, $season, $spring);
-        $tasks = $this->tasks($plant, $seen, $practice);
+        $seen = $years->holding($day);
+        $tasks = $this->tasks($plant, $years, $seen->season, $practice);
         $closed = $this->closure($kind, $seen, $day);
         $holding = array_values(array_filter($tasks, static fn (Task $task): bool => $task->window->contains($day)));
         $next = $this->next($tasks, $day);
@@ -54,9 +49,8 @@ final readonly class CutOn
         if ($holding !== []) {
             $best = array_filter($holding, static fn (Task $task): bool => $task->window->isBestOn($day));
 
-            return CutVerdict::of($day, $best === [] ? DayState::Open : DayState::Best, $holding, array_map(
-                static fn (Task $task): Reason => $task->reasons[1],
-                $holding,
+            return CutVerdict::of($day, $best === [] ? DayState::Open : DayState::Best, $holding, array_merge(
+                ...array_map(static fn (Task $task): array => $task->whenReasons(), $holding),
             ), null);
         }
         $consequences = [
@@ -74,23 +68,16 @@ final readonly class CutOn
         );
     }
 
-    /** The season whose year, from midwinter to midwinter, holds the day. */
-    private function seasonOf(Site $site, Day $day): int
-    {
-        $season = SiteYear::seasonOn($site, $day);
-
-        return $day->isBefore($site->hemisphere()->midwinterOf($season)) ? $season - 1 : $season;
-    }
-
     /**
      * The tasks of the season before, this one and the next, in the order of their windows.
      *
      * @return list<Task>
      */
-    private function tasks(Plant $plant, SiteYear $seen, Practice $practice): array
+    private function tasks(Plant $plant, SiteYears $years, int $season, Practice $practice): array
     {
         $tasks = [];
-        foreach ([$seen->before(), $seen, SiteYear::of($seen->site, $seen->season + 1)] as $year) {
+        foreach ([$season - 1, $season, $season + 1] as $each) {
+            $year = $years->season($each);
             if ($plant->planted === null || ! $plant->planted->isAfter($year->end())) {
                 $tasks = [...$tasks, ...$this->prescriber->prescribe($plant, $year, $practice)->tasks];
             }

@@ -26,6 +26,9 @@ use PruningHook\Core\Safety\Cautions;
 /** The way in: a plant, its site's season and the practice in force give its prescription with reasons. */
 final readonly class Prescriber
 {
+    /** The rules whose reasons say when. */
+    public const WHEN = ['Window', 'Moved by this spring'];
+
     private function __construct(private PlantBook $book)
     {
     }
@@ -122,7 +125,7 @@ final readonly class Prescriber
             Cautions::from($this->book->cautions)->for($kind, $plant, $rule, $window, $year->site),
             [
                 Reason::of('Wood', ucfirst($kind->name).' '.$kind->wood->inWords().'.', $timing->source),
-                Reason::of('Window', $timing->because.' ('.$timing->rule->inWords.')', $timing->source),
+                Reason::of(self::WHEN[0], $timing->because.' ('.$timing->rule->inWords.')', $timing->source),
                 ...self::moved($window, $timing, $kind, $year),
                 ...self::age($plant, $circumstances),
                 ...array_map(static fn (Choice $choice): Reason => $choice->reason(), $schools),
@@ -179,7 +182,7 @@ final readonly class Prescriber
             return [];
         }
 
-        return [Reason::commonPractice('Moved by this spring', sprintf(
+        return [Reason::commonPractice(self::WHEN[1], sprintf(
             'best from %s to %s instead of %s to %s, seen from: %s', $window->bestFrom->inWords(), $window->bestTo->inWords(),
             $usual->bestFrom->inWords(), $usual->bestTo->inWords(), implode('; ', $spring->from),
         ))];

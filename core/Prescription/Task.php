@@ -69,6 +69,19 @@ final readonly class Task
             : implode(', ', array_map(static fn (Choice $choice): string => $choice->option, $this->schools));
     }
 
+    /**
+     * The reasons that speak of when, and not of how or how much.
+     *
+     * @return list<Reason>
+     */
+    public function whenReasons(): array
+    {
+        return array_values(array_filter(
+            $this->reasons,
+            static fn (Reason $reason): bool => in_array($reason->rule, Prescriber::WHEN, true),
+        ));
+    }
+
     /** @return array<string, mixed> the shape of docs/formats/prescription.schema.json */
     public function toArray(): array
     {

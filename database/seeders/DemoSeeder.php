@@ -51,6 +51,7 @@ final class DemoSeeder extends Seeder
                 foreach ($data['plants'] as $plant) {
                     $garden->plants()->create(self::plant($plant, $today));
                 }
+                $work->signs($garden, $today, $index);
                 $work->past($garden, $today, $people[$index % 2 === 0 ? 1 : 3]);
                 $work->coming($garden, $today, $people[0], $index);
             }

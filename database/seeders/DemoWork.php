@@ -13,7 +13,9 @@ use App\Models\VisitTask;
 use App\Visits\LogWork;
 use App\Visits\PlanVisit;
 use App\Visits\TaskChoice;
+use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Planning\Agenda;
 use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Planning\Urgency;
@@ -36,6 +38,20 @@ final readonly class DemoWork
         private PlanVisit $planner,
         private LogWork $logger,
     ) {
+    }
+
+    /** Signs of spring that the crews have seen: this year is about a week early in the valley. */
+    public function signs(Garden $garden, Day $today, int $index): void
+    {
+        $site = $this->bridge->site($garden);
+        $season = SiteYear::seasonOn($site, $today);
+        $lastFrost = SiteYear::of($site, $season)->day(Anchor::LastFrost);
+        foreach (['witch-hazel-bloom' => -118, 'forsythia-bloom' => -47, 'plum-bloom' => -36, 'lilac-bloom' => 1] as $event => $days) {
+            $on = $event === 'witch-hazel-bloom' ? $site->hemisphere()->midwinterOf($season)->plus(6 + $index) : $lastFrost->plus($days + $index % 3);
+            if (! $on->isAfter($today) && $index % 2 === 0) {
+                $garden->observations()->create(['event' => $event, 'on' => (string) $on, 'season' => $season]);
+            }
+        }
     }
 
     /** Visits of the two years before today, all logged. */
@@ -87,7 +103,7 @@ final readonly class DemoWork
         $due = [];
         $agenda = Agenda::with($this->book);
         foreach ($garden->plants as $plant) {
-            foreach ($agenda->between($this->bridge->plant($plant), $this->bridge->site($garden), $this->bridge->practice($garden), $today, $from, $to) as $task) {
+            foreach ($agenda->between($this->bridge->plant($plant), $this->bridge->years($garden), $this->bridge->practice($garden), $today, $from, $to) as $task) {
                 $due[] = ['plant' => $plant, 'due' => $task];
             }
         }

@@ -10,6 +10,7 @@ use App\Exchange\PrescribeInput;
 use Illuminate\Console\Command;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\CutOn;
@@ -57,7 +58,7 @@ final class WindowCommand extends Command
         $season = SiteYear::seasonOn($year->site, $day);
         [$seen, $practice, $plants] = $read($day->isBefore($year->site->hemisphere()->midwinterOf($season)) ? $season - 1 : $season);
 
-        return CutOn::with($book)->judge($plants[0], $seen->site, $day, $practice, $seen->spring);
+        return CutOn::with($book)->judge($plants[0], SiteYears::of($seen->site, [$seen->season => $seen->spring]), $day, $practice);
     }
 
     /** @throws InputFaults */

@@ -16,7 +16,7 @@
         @auth
             <nav aria-label="Places" class="d-contents">
                 <ul class="places">
-                    @foreach (['season' => ['Season', 's'], 'round' => ['Round', 'r'], 'gardens.index' => ['Gardens', 'g']] as $route => [$name, $key])
+                    @foreach (['season' => ['Season', 's'], 'round' => ['Round', 'r'], 'gardens.index' => ['Gardens', 'g'], 'plant-book.index' => ['Plant book', 'b'], 'practice.edit' => ['House practice', 'h']] as $route => [$name, $key])
                         <li><a href="{{ route($route) }}" data-key="{{ $key }}" @if (request()->routeIs($route)) aria-current="page" @endif>{{ $name }}</a></li>
                     @endforeach
                 </ul>
@@ -58,6 +58,8 @@
             <dt><kbd>s</kbd></dt><dd>Season</dd>
             <dt><kbd>r</kbd></dt><dd>Round</dd>
             <dt><kbd>g</kbd></dt><dd>Gardens</dd>
+            <dt><kbd>b</kbd></dt><dd>Plant book</dd>
+            <dt><kbd>h</kbd></dt><dd>House practice</dd>
             <dt><kbd>p</kbd></dt><dd>Plan a visit, on a garden or a plant</dd>
             <dt><kbd>e</kbd></dt><dd>Edit what is shown</dd>
             <dt><kbd>/</kbd></dt><dd>Find a plant or garden</dd>

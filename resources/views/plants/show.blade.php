@@ -3,7 +3,7 @@
     <div class="head">
         <div>
             <h1>{{ $plant->label }}</h1>
-            <p class="mb-0">{{ $plant->count > 1 ? $plant->count.' × ' : '' }}{{ $kind->name }}, <em>{{ $kind->botanical }}</em>. {{ $kind->about }}</p>
+            <p class="mb-0">{{ $plant->count > 1 ? $plant->count.' × ' : '' }}<a href="{{ route('plant-book.show', $kind->id) }}">{{ $kind->name }}</a>, <em>{{ $kind->botanical }}</em>. {{ $kind->about }}</p>
         </div>
         <div class="d-flex gap-2 flex-wrap no-print">
             @can('plan', $plant->garden)<a class="btn btn-primary" data-key="p" href="{{ route('visits.create', $plant->garden) }}">Plan a visit</a>@endcan

@@ -6,6 +6,7 @@ namespace Tests\Core\Drawing;
 
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Drawing\Bar;
 use PruningHook\Core\Drawing\Ring;
@@ -73,7 +74,7 @@ final class DrawingTest extends TestCase
 
     private function year(string $kind): PlantYear
     {
-        return PlantYear::gather(TestBook::read(), Plant::of('p', $kind), Sites::southernEngland(), $this->practice(), $this->day('2027-02-20'),
+        return PlantYear::gather(TestBook::read(), Plant::of('p', $kind), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2027-02-20'),
             Span::of($this->day('2027-01-01'), $this->day('2027-12-31')), [$this->day('2027-02-10')]);
     }
 }

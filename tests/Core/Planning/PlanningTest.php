@@ -6,6 +6,7 @@ namespace Tests\Core\Planning;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Planning\Agenda;
 use PruningHook\Core\Planning\CommonWindow;
@@ -81,7 +82,7 @@ final class PlanningTest extends TestCase
 
     public function test_the_agenda_reaches_over_the_turn_of_the_season(): void
     {
-        $due = Agenda::with(TestBook::read())->around(Plant::of('v', 'grape-vine'), Sites::southernEngland(), $this->practice(), $this->day('2026-12-10'));
+        $due = Agenda::with(TestBook::read())->around(Plant::of('v', 'grape-vine'), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2026-12-10'));
         self::assertSame(['rough-pass'], array_map(static fn (DueTask $each): string => $each->task->key, $due));
         self::assertSame(2027, $due[0]->task->season);
     }
@@ -89,7 +90,7 @@ final class PlanningTest extends TestCase
     public function test_a_window_over_before_planting_is_not_the_plants_own(): void
     {
         $new = Plant::of('f', 'panicle-hydrangea', planted: $this->day('2027-05-20'));
-        $due = Agenda::with(TestBook::read())->around($new, Sites::southernEngland(), $this->practice(), $this->day('2027-05-20'));
+        $due = Agenda::with(TestBook::read())->around($new, SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2027-05-20'));
         self::assertSame([], $due);
     }
 

@@ -7,6 +7,7 @@ namespace Tests\Core\Prescription;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\DayState;
+use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Prescription\CutOn;
 use PruningHook\Core\Prescription\CutVerdict;
 use PruningHook\Core\Prescription\Plant;
@@ -54,7 +55,7 @@ final class CutOnTest extends TestCase
     public function test_in_the_south_the_same_day_means_the_opposite(): void
     {
         $day = $this->day('2027-07-20');
-        $south = CutOn::with(TestBook::read())->judge(Plant::of('p', 'wisteria'), Sites::southernEnglandMirrored(), $day, $this->practice());
+        $south = CutOn::with(TestBook::read())->judge(Plant::of('p', 'wisteria'), SiteYears::of(Sites::southernEnglandMirrored()), $day, $this->practice());
         self::assertSame('winter-pass', $south->tasks[0]->key);
         self::assertSame('summer-pass', $this->judge('wisteria', '2027-07-20')->tasks[0]->key);
     }
@@ -70,6 +71,6 @@ final class CutOnTest extends TestCase
 
     private function judge(string $kind, string $day): CutVerdict
     {
-        return CutOn::with(TestBook::read())->judge(Plant::of('p', $kind), Sites::southernEngland(), $this->day($day), $this->practice());
+        return CutOn::with(TestBook::read())->judge(Plant::of('p', $kind), SiteYears::of(Sites::southernEngland()), $this->day($day), $this->practice());
     }
 }

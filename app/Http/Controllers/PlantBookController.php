@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\PlantBook\KindFilter;
+use App\PlantBook\KindScreen;
+use App\Support\Today;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use PruningHook\Core\PlantBook\PlantBook;
+
+final class PlantBookController extends Controller
+{
+    public function index(Request $request, PlantBook $book): View
+    {
+        $filter = KindFilter::from($request);
+
+        return view('plant-book.index', ['book' => $book, 'filter' => $filter, 'kinds' => $filter->kinds($book, Today::day())]);
+    }
+
+    public function show(Request $request, string $kind, KindScreen $screen, PlantBook $book): View
+    {
+        return view('plant-book.show', $screen->show($book->kinds[$kind] ?? abort(404), $request->integer('garden') ?: null, Today::day()));
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\PlantBook;
+
+use App\Bridge\CorePlants;
+use App\Models\Garden;
+use App\Models\Plant;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\SiteYears;
+use PruningHook\Core\Calendar\Span;
+use PruningHook\Core\Calendar\WinterClass;
+use PruningHook\Core\Drawing\Ring;
+use PruningHook\Core\Planning\PlantYear;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Prescription\Plant as CorePlant;
+use PruningHook\Core\Prescription\Prescriber;
+
+/** A kind's page: its year in one of the firm's gardens, its tasks, schools and sources. */
+final readonly class KindScreen
+{
+    public function __construct(
+        private PlantBook $book,
+        private CorePlants $bridge,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function show(Kind $kind, ?int $gardenId, Day $today): array
+    {
+        $gardens = Garden::query()->get()->sortBy('name');
+        $garden = $gardens->firstWhere('id', $gardenId) ?? $gardens->first();
+        $years = $garden === null ? SiteYears::of(self::anywhere()) : $this->bridge->years($garden);
+        $practice = $garden === null ? Practice::of($this->book->questions) : $this->bridge->practice($garden);
+        $season = SiteYear::seasonOn($years->site, $today);
+        $plant = CorePlant::of($kind->id, $kind->id);
+
+        return [
+            'kind' => $kind,
+            'book' => $this->book,
+            'season' => $season,
+            'garden' => $garden,
+            'gardens' => $gardens,
+            'today' => $today,
+            'tasks' => Prescriber::with($this->book)->prescribe($plant, $years->season($season), $practice)->tasks,
+            'ring' => Ring::of(PlantYear::gather($this->book, $plant, $years, $practice, $today, Span::of($today->minus(45), $today->plus(319)), [])),
+            'questions' => array_intersect_key($this->book->questions, array_flip($kind->questions())),
+            'ours' => Plant::query()->with('garden')->where('kind', $kind->id)->orderBy('label')->get(),
+        ];
+    }
+
+    /** A place to show a kind's year at before the firm has a garden: a mild northern one. */
+    private static function anywhere(): Site
+    {
+        return Site::of(51.5, 0, 50, MonthDay::parse('04-22'), MonthDay::parse('10-28'), WinterClass::Cool);
+    }
+}

@@ -1,0 +1,40 @@
+<x-layout :title="'Signs of spring at '.$garden->name">
+    <div class="sheet">
+        <p class="crumbs"><a href="{{ route('gardens.show', $garden) }}">{{ $garden->name }}</a></p>
+        <h1>Signs of spring</h1>
+        @if ($year->spring->isAverage())
+            <p>Season {{ $year->season }} is taken as an average one{{ $year->spring->from === [] ? ': nothing has been seen yet' : '' }}. Two signs or more, here or within 30 km, move its spring.</p>
+        @else
+            <p><b>Spring {{ $year->season }} is {{ \PruningHook\Core\PlantBook\SpringReader::late($year->spring->shift) }}</b> here. Windows that hang on spring have moved with it.</p>
+        @endif
+        @can('create', [App\Models\Observation::class, $garden])
+            <form method="post" action="{{ route('observations.store', $garden) }}" novalidate>
+                @csrf
+                <fieldset class="log-field"><legend>What was seen?</legend>
+                    <div class="taps">
+                        @foreach (App\Models\Observation::SIGNS as $event => $name)
+                            <label><input type="radio" name="event" value="{{ $event }}" @checked(old('event') === $event)><span>{{ $name }}</span></label>
+                        @endforeach
+                    </div>
+                    @error('event')<div class="invalid-feedback d-block">{{ $message }}</div>@enderror
+                </fieldset>
+                <x-field name="on" label="On" type="date" :value="(string) $today" :max="(string) $today" width="16rem" />
+                <button class="btn btn-primary" style="min-height: 56px; min-width: 12rem">Note it</button>
+            </form>
+        @endcan
+        <h2>Seen this season</h2>
+        @if ($seen->isEmpty())<p>Nothing yet in this garden.</p>@endif
+        <ul class="due">
+            @foreach ($seen as $each)
+                <li><span class="what">{{ App\Models\Observation::SIGNS[$each->event] }}</span><span class="when">{{ \App\Support\Say::date($each->on->format('Y-m-d')) }}</span>
+                    <span class="where">{{ $each->seenBy?->name }}</span>
+                    <span class="act">@can('delete', $each)<form method="post" action="{{ route('observations.destroy', $each) }}">@csrf @method('delete')<button class="btn btn-link" aria-label="Take back: {{ App\Models\Observation::SIGNS[$each->event] }}">Take back</button></form>@endcan</span></li>
+            @endforeach
+        </ul>
+        @if (! $year->spring->isAverage())
+            <h2>Why</h2>
+            <ul>@foreach ($year->spring->from as $line)<li>{{ ucfirst($line) }}</li>@endforeach</ul>
+            <p class="soft">The median of them is taken, so that one odd plant does not move the spring.</p>
+        @endif
+    </div>
+</x-layout>

@@ -1,0 +1,49 @@
+<x-layout :title="$kind->name">
+    <p class="crumbs"><a href="{{ route('plant-book.index') }}">Plant book</a></p>
+    <h1>{{ $kind->name }}</h1>
+    <p><em>{{ $kind->botanical }}</em>, {{ $kind->family }}.@if ($kind->alsoCalled !== []) Also: {{ implode(', ', $kind->alsoCalled) }}.@endif<br>{{ $kind->about }}</p>
+    <div class="plant">
+        <div>
+            <x-ring :ring="$ring" :label="'The year of '.$kind->name.': '.collect($ring->sectors)->pluck('says')->unique()->implode('; ')" heart="" />
+            <x-legend />
+            @if ($gardens->isNotEmpty())
+                <form class="d-flex gap-2 align-items-end no-print mb-3" action="{{ route('plant-book.show', $kind->id) }}">
+                    <div><label class="soft" for="garden">Its year at</label><select class="form-select" id="garden" name="garden">@foreach ($gardens as $each)<option value="{{ $each->id }}" @selected($garden?->id === $each->id)>{{ $each->name }}</option>@endforeach</select></div>
+                    <button class="btn btn-quiet">Show</button>
+                </form>
+            @endif
+            <dl class="facts">
+                <dt>Wood</dt><dd>{{ $kind->wood->inWords() }}</dd>
+                <dt>Habit</dt><dd>{{ $kind->habit }}, about {{ \App\Support\Say::length($kind->typicalHeightMm) }}</dd>
+                <dt>Vigour</dt><dd>{{ $kind->vigour }}</dd>
+                <dt>Hard cutting</dt><dd>it answers {{ $kind->hardCutting }}</dd>
+                @if ($kind->growthMm)<dt>Growth before flowers</dt><dd>{{ \App\Support\Say::length($kind->growthMm[0]) }} to {{ \App\Support\Say::length($kind->growthMm[1]) }}</dd>@endif
+                @if ($kind->lowestFrameworkMm)<dt>Lowest framework</dt><dd>{{ \App\Support\Say::length($kind->lowestFrameworkMm) }}</dd>@endif
+            </dl>
+            @if ($questions !== [])
+                <h2>Schools</h2>
+                @foreach ($questions as $question)<p class="mb-1"><b>{{ $question->name }}</b>: {{ implode('; or ', $question->options) }}</p>@endforeach
+                <p><a href="{{ route('practice.edit') }}">House practice</a></p>
+            @endif
+            <h2>In our gardens</h2>
+            @if ($ours->isEmpty())<p>None yet.</p>@endif
+            @foreach ($ours as $plant)<p class="mb-1"><a href="{{ route('plants.show', $plant) }}">{{ $plant->label }}</a>, {{ $plant->garden->name }}</p>@endforeach
+        </div>
+        <div>
+            <h2 class="mt-0">Tasks, season {{ $season }}{{ $garden ? ' at '.$garden->name : '' }}</h2>
+            @foreach ($tasks as $task)
+                <article class="task">
+                    <h3>{{ $task->name }}</h3>
+                    <p class="mb-0">Best {{ \App\Support\Say::date($task->window->bestFrom) }} to {{ \App\Support\Say::date($task->window->bestTo) }}; open {{ \App\Support\Say::date($task->window->opens) }} to {{ \App\Support\Say::date($task->window->closes) }}. {{ $task->method }}.</p>
+                    <x-amounts :amounts="$task->toArray()['amounts']" />
+                    <ul class="cautions">@foreach ($task->cautions as $caution)<li>{{ $caution }}</li>@endforeach</ul>
+                    <details><summary>Steps</summary><ol class="steps">@foreach ($task->steps as $step)<li>{{ $step }}</li>@endforeach</ol></details>
+                    <dl class="reasons">@foreach ($task->reasons as $reason)<dt>{{ $reason->rule }}</dt><dd>{{ $reason->because }} <span class="from">Source: {{ $reason->source }}.</span></dd>@endforeach</dl>
+                    @foreach (['Too early' => $kind->tasks[$task->key]->early, 'Too late' => $kind->tasks[$task->key]->late] as $name => $outside)
+                        @if ($outside)<p class="mb-1"><b>{{ $name }}{{ $outside->closed ? ', closed' : '' }}:</b> {{ $outside->because }}</p>@endif
+                    @endforeach
+                </article>
+            @endforeach
+        </div>
+    </div>
+</x-layout>
