@@ -30,7 +30,6 @@ final class Observation extends Model
         'plum-bloom' => 'Plum in flower',
         'apple-bloom' => 'Apple in flower',
         'lilac-bloom' => 'Lilac in flower',
-        'last-frost' => 'Frost this morning',
     ];
 
     protected $fillable = ['garden_id', 'event', 'on', 'season', 'seen_by'];

@@ -184,7 +184,7 @@ final readonly class Prescriber
 
         return [Reason::commonPractice(self::WHEN[1], sprintf(
             'best from %s to %s instead of %s to %s, seen from: %s', $window->bestFrom->inWords(), $window->bestTo->inWords(),
-            $usual->bestFrom->inWords(), $usual->bestTo->inWords(), implode('; ', $spring->from),
+            $usual->bestFrom->inWords(), $usual->bestTo->inWords(), $spring->inWords(),
         ))];
     }
 

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\PlantBook;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\WinterClass;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Prescription\StemCount;
+use Tests\Support\Prescribing;
+use Tests\Support\TestBook;
+
+/** What must hold for every kind everywhere, whatever the plant book comes to say. */
+final class EveryKindTest extends TestCase
+{
+    use Prescribing;
+    use TestTrait;
+
+    /** Ten sites from latitude 25 to 60, north and south; frost dates as such places have them, in round figures. */
+    private const SITES = [
+        [25.0, null, null, 'warm'], [30.0, '02-20', '12-05', 'warm'], [36.0, '04-05', '11-01', 'cool'], [42.0, '05-05', '10-08', 'cold'],
+        [52.0, '04-24', '10-26', 'cool'], [60.0, '05-25', '09-15', 'cold'], [-27.0, null, null, 'warm'], [-34.0, '08-25', '05-28', 'cool'],
+        [-42.0, '10-10', '04-28', 'cool'], [-46.0, '11-01', '04-05', 'cold'],
+    ];
+
+    #[DataProvider('sites')]
+    public function test_every_kind_has_a_best_day_in_a_year(Site $site): void
+    {
+        foreach (TestBook::read()->kinds as $kind) {
+            $prescription = $this->prescribe(Plant::of('p', $kind->id), $site);
+            $days = 0;
+            foreach ($prescription->tasks as $task) {
+                self::assertFalse($task->window->closes->isBefore($task->window->opens));
+                for ($day = $task->window->bestFrom; ! $day->isAfter($task->window->bestTo); $day = $day->plus(1)) {
+                    foreach ($prescription->closed as $closure) {
+                        self::assertFalse($closure->contains($day), "$kind->id $task->key: best and closed on $day");
+                    }
+                    $days++;
+                }
+            }
+            self::assertGreaterThan(0, $days, $kind->id);
+        }
+    }
+
+    /** @return iterable<string, array{Site}> */
+    public static function sites(): iterable
+    {
+        foreach (self::SITES as [$latitude, $last, $first, $winter]) {
+            yield "latitude $latitude" => [self::site($latitude, $last, $first, $winter)];
+        }
+    }
+
+    public function test_a_later_last_frost_never_makes_a_window_earlier(): void
+    {
+        $kinds = array_keys(TestBook::read()->kinds);
+        $this->limitTo(150)->forAll(Generators::elements(...$kinds), Generators::choose(0, 40), Generators::choose(1, 25), Generators::elements('cold', 'cool'))
+            ->then(function (string $kind, int $start, int $later, string $winter): void {
+                $frost = static fn (int $days): string => gmdate('m-d', (int) gmmktime(0, 0, 0, 4, 1 + $days, 2027));
+                $early = $this->prescribe(Plant::of('p', $kind), self::site(50, $frost($start), '10-25', $winter));
+                $late = $this->prescribe(Plant::of('p', $kind), self::site(50, $frost($start + $later), '10-25', $winter));
+                foreach ($early->tasks as $task) {
+                    $other = $late->task($task->key);
+                    self::assertNotNull($other);
+                    foreach (array_combine(array_values($task->window->toArray()), array_values($other->window->toArray())) as $was => $is) {
+                        self::assertGreaterThanOrEqual($was, $is, "$kind $task->key");
+                    }
+                }
+            });
+    }
+
+    public function test_no_amount_takes_more_than_the_plant_has(): void
+    {
+        $this->limitTo(200)->forAll(Generators::elements('forsythia', 'blackcurrant', 'rambling-rose', 'crape-myrtle', 'lilac'), Generators::choose(0, 40), Generators::choose(0, 40))
+            ->then(function (string $kind, int $old, int $young): void {
+                foreach ($this->prescribe(Plant::of('p', $kind, stems: StemCount::of($old, $young)))->tasks as $task) {
+                    foreach ($task->amounts as $amount) {
+                        self::assertTrue($amount->min <= $amount->target && $amount->target <= $amount->max, "$kind $amount->what");
+                        if ($amount->what === 'old stems to take out') {
+                            self::assertLessThanOrEqual(intdiv($old + $young, 3), $amount->max);
+                            self::assertLessThanOrEqual($old, $amount->max);
+                        }
+                    }
+                }
+            });
+    }
+
+    public function test_the_book_covers_what_a_crew_meets(): void
+    {
+        $book = TestBook::read();
+        self::assertGreaterThanOrEqual(150, count($book->kinds));
+        foreach (['Hydrangea macrophylla', 'Hydrangea paniculata', 'Hydrangea arborescens', 'Hydrangea quercifolia', 'Hydrangea petiolaris',
+            'clematis group 1', 'clematis group 2', 'clematis group 3', 'red currant', 'white currant', 'gooseberry', 'summer raspberry',
+            'autumn raspberry', 'blueberry', 'lavender', 'sage', 'perovskia', 'miscanthus', 'leylandii', 'yew', 'holly', 'apple', 'espalier apple', 'plum',
+            'peach', 'oak', 'elm', 'birch', 'walnut', 'acer', 'rhododendron', 'camellia', 'pyracantha', 'ivy'] as $name) {
+            self::assertNotNull($book->find($name), $name);
+        }
+    }
+
+    public function test_kinds_that_do_not_break_from_bare_wood_warn_of_it(): void
+    {
+        foreach (['leyland-cypress', 'lawson-cypress', 'lavender', 'broom', 'california-lilac'] as $kind) {
+            $said = implode(' ', $this->prescribe(Plant::of('p', $kind))->tasks[0]->cautions);
+            self::assertStringContainsString('does not break again from bare brown wood', $said, $kind);
+        }
+    }
+
+    public function test_oak_and_elm_are_closed_while_their_beetles_fly(): void
+    {
+        foreach (['oak', 'elm'] as $kind) {
+            $closed = $this->prescribe(Plant::of('t', $kind))->closed[0];
+            self::assertTrue($closed->contains($this->day('2027-05-20')), $kind);
+            self::assertFalse($closed->contains($this->day('2027-02-01')), $kind);
+        }
+    }
+
+    private static function site(float $latitude, ?string $last, ?string $first, string $winter): Site
+    {
+        return Site::of($latitude, 0, 100, $last === null ? null : MonthDay::parse($last), $first === null ? null : MonthDay::parse($first), WinterClass::from($winter));
+    }
+}
