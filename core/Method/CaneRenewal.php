@@ -34,7 +34,7 @@ final readonly class CaneRenewal implements Method
         return [
             'Untie the canes that have fruited and take them out at the base.',
             'Bring long thorny canes out in pieces of about 30 cm.',
-            'Keep {canes to keep} of this year\'s strongest canes to each plant.',
+            'Keep {canes to keep} to each plant, the strongest of this year.',
         ];
     }
 }

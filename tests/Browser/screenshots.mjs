@@ -22,6 +22,9 @@ const PICTURES = [
     }],
     ['record', DESK, 'planner', '/plants/1/record'],
     ['plant-form', DESK, 'planner', '/plants/1/edit'],
+    ['plant-book', DESK, 'planner', '/plant-book'],
+    ['kind', DESK, 'planner', '/plant-book/lilac'],
+    ['house-practice', DESK, 'planner', '/house-practice'],
     ['sign-in', DESK, null, '/sign-in'],
     ['round-phone', PHONE, 'hand', '/round'],
     ['visit-phone', PHONE, 'hand', async (page) => openSheet(page)],
@@ -31,6 +34,7 @@ const PICTURES = [
         await partly.check();
         await partly.evaluate((input) => input.scrollIntoView({ block: 'start' }));
     }],
+    ['signs-phone', PHONE, 'hand', '/gardens/1/signs'],
     ['plant-phone', PHONE, 'hand', '/plants/1'],
     ['season-phone', PHONE, 'hand', '/'],
 ];

@@ -78,6 +78,48 @@ final class PrescribeCommandTest extends TestCase
         self::assertSame([2, 'nowhere.json: no such file, or not readable'], [$run->getExitCode(), trim($run->getErrorOutput())]);
     }
 
+    public function test_observations_move_the_season_and_are_questioned(): void
+    {
+        $seen = [['event' => 'forsythia-bloom', 'date' => '2027-03-03'], ['event' => 'plum-bloom', 'date' => '2027-03-15']];
+        $ask = fn (array $more): Child => $this->prescribe(['season' => 2027, 'site' => self::SITE, 'plants' => [['ref' => 'l', 'kind' => 'lilac']], ...$more]);
+        self::assertStringContainsString('"best_from": "2027-05-20"', $ask([])->getOutput());
+        self::assertStringContainsString('"best_from": "2027-05-10"', $ask(['observations' => $seen, 'today' => '2027-04-01'])->getOutput());
+        $wrong = $ask(['today' => '2027-03-05', 'observations' => [['event' => 'forsythia-bloom', 'date' => '2026-03-02'], ['event' => 'plum-bloom', 'date' => '2027-03-15']]]);
+        self::assertSame(2, $wrong->getExitCode());
+        self::assertSame([
+            '$.observations[0]: forsythia-bloom on 2026-03-02 is 376 days from the usual 2027-03-13; did you mean 2027-03-02?',
+            '$.observations[1].date: 2027-03-15 is in the future of 2027-03-05',
+        ], explode("\n", trim($wrong->getErrorOutput())));
+    }
+
+    /** @param  list<string>  $arguments */
+    #[DataProvider('windows')]
+    public function test_the_window_command_tells_a_day(array $arguments, int $exit, string $says): void
+    {
+        $site = tempnam(sys_get_temp_dir(), 'site');
+        self::assertIsString($site);
+        file_put_contents($site, (string) json_encode(self::SITE));
+        $run = new Child(['./hook', 'window', ...str_replace('SITE', $site, $arguments)], $this->root());
+        $run->run();
+        unlink($site);
+        self::assertSame($exit, $run->getExitCode());
+        self::assertStringContainsString($says, $run->getOutput().$run->getErrorOutput());
+    }
+
+    /** @return array<string, array{list<string>, int, string}> */
+    public static function windows(): array
+    {
+        return [
+            'a cost' => [['forsythia', '--site', 'SITE', '--day', '2027-01-20'], 0, '"state": "at-a-cost"'],
+            'a best day' => [['Wisteria sinensis', '--site', 'SITE', '--day', '2027-01-20'], 0, '"state": "best"'],
+            'the end of the year belongs to the season running out' => [['sour cherry', '--site', 'SITE', '--day', '2027-12-01'], 0, '"state": "closed"'],
+            'an unknown kind' => [['wistria', '--site', 'SITE', '--day', '2027-01-20'], 2, 'did you mean "wisteria"?'],
+            'no such day' => [['wisteria', '--site', 'SITE', '--day', '2027-02-30'], 2, '--day: 2027-02-30 is not a day of the calendar'],
+            'no site' => [['wisteria', '--day', '2027-02-20'], 2, '--site: a JSON file is needed'],
+            'no such file' => [['wisteria', '--site', 'nowhere.json', '--day', '2027-02-20'], 2, 'nowhere.json is not a readable JSON file'],
+        ];
+    }
+
     /** @param  array<string, mixed>  $input */
     private function prescribe(array $input): Child
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Observation;
 use App\Models\Plant;
 use App\Models\Visit;
 use Illuminate\Support\Facades\Route;
@@ -40,6 +41,13 @@ final class RolesTest extends FeatureTestCase
         ['visits.destroy', 'delete', 302, 302, 403, 403, 403],
         ['logs.store', 'put', 302, 302, 403, 302, 403],
         ['logs.destroy', 'delete', 302, 302, 403, 302, 403],
+        ['observations.index', 'get', 200, 200, 200, 200, 200],
+        ['observations.store', 'post', 302, 302, 403, 302, 403],
+        ['observations.destroy', 'delete', 302, 302, 403, 302, 403],
+        ['plant-book.index', 'get', 200, 200, 200, 200, 200],
+        ['plant-book.show', 'get', 200, 200, 200, 200, 200],
+        ['practice.edit', 'get', 200, 200, 200, 200, 200],
+        ['practice.update', 'put', 302, 403, 403, 403, 403],
         ['logout', 'post', 302, 302, 302, 302, 302],
     ];
 
@@ -99,8 +107,12 @@ final class RolesTest extends FeatureTestCase
         $visit = in_array('visit', $needs, true) ? $this->visit() : null;
         $task = in_array('task', $needs, true) ? $this->visitTask() : null;
 
+        $seen = in_array('observation', $needs, true)
+            ? Observation::query()->updateOrCreate(['garden_id' => $this->garden->id, 'event' => 'forsythia-bloom', 'season' => 2027], ['on' => '2027-03-10'])
+            : null;
+
         return route($name, array_intersect_key(
-            ['garden' => $this->garden->id, 'plant' => $this->wisteria->id, 'visit' => $visit?->id, 'task' => $task?->id],
+            ['garden' => $this->garden->id, 'plant' => $this->wisteria->id, 'visit' => $visit?->id, 'task' => $task?->id, 'observation' => $seen?->id, 'kind' => 'lilac'],
             array_flip($needs),
         ));
     }
