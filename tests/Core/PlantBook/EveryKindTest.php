@@ -59,8 +59,9 @@ final class EveryKindTest extends TestCase
     public function test_a_later_last_frost_never_makes_a_window_earlier(): void
     {
         $kinds = array_keys(TestBook::read()->kinds);
-        $this->limitTo(150)->forAll(Generators::elements(...$kinds), Generators::choose(0, 40), Generators::choose(1, 25), Generators::elements('cold', 'cool'))
-            ->then(function (string $kind, int $start, int $later, string $winter): void {
+        $this->limitTo(150)->forAll(Generators::choose(0, count($kinds) - 1), Generators::choose(0, 40), Generators::choose(1, 25), Generators::elements('cold', 'cool'))
+            ->then(function (int $index, int $start, int $later, string $winter) use ($kinds): void {
+                $kind = $kinds[$index];
                 $frost = static fn (int $days): string => gmdate('m-d', (int) gmmktime(0, 0, 0, 4, 1 + $days, 2027));
                 $early = $this->prescribe(Plant::of('p', $kind), self::site(50, $frost($start), '10-25', $winter));
                 $late = $this->prescribe(Plant::of('p', $kind), self::site(50, $frost($start + $later), '10-25', $winter));
