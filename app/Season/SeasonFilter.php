@@ -18,6 +18,8 @@ final readonly class SeasonFilter
         public ?int $crew,
         public ?string $kind,
         public ?string $show,
+        public Zoom $zoom,
+        public Grouping $by,
     ) {
     }
 
@@ -32,13 +34,15 @@ final readonly class SeasonFilter
             $request->integer('crew') ?: null,
             isset($book->kinds[$kind]) ? $kind : null,
             in_array($show, ['closing', 'open', 'missed', 'coming'], true) ? $show : null,
+            Zoom::tryFrom($request->string('zoom')->toString()) ?? Zoom::Year,
+            Grouping::tryFrom($request->string('by')->toString()) ?? Grouping::Garden,
         );
     }
 
     /** @return Builder<Plant> */
     public function plants(PlantBook $book): Builder
     {
-        $query = Plant::query()->with(['garden', 'workLogs', 'visitTasks.visit']);
+        $query = Plant::query()->with(['garden.crew', 'workLogs', 'visitTasks.visit']);
         $query->orderBy('garden_id')->orderBy('bed')->orderBy('label');
         if ($this->garden !== null) {
             $query->where('garden_id', $this->garden);

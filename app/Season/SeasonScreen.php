@@ -17,6 +17,9 @@ final readonly class SeasonScreen
     /** The lists, in the order in which a planner looks at them. */
     private const GROUPS = [Urgency::Closing, Urgency::Missed, Urgency::Open, Urgency::Coming];
 
+    /** However much time the wall shows, its strips are drawn this wide, in mm. */
+    private const WIDTH = 365;
+
     public function __construct(
         private DueRows $rows,
         private PlantYears $years,
@@ -33,22 +36,20 @@ final readonly class SeasonScreen
         foreach (self::GROUPS as $urgency) {
             $groups[$urgency->value] = array_values(array_filter($rows, static fn (DueRow $row): bool => $row->due->urgency === $urgency));
         }
-        $span = PlantYears::span($today);
+        $span = PlantYears::zoomed($today, $filter->zoom);
+        $scale = self::WIDTH / $span->days();
 
         return [
             'today' => $today,
             'groups' => $groups,
-            'months' => Strip::months($span),
-            'width' => $span->days(),
-            'wall' => $this->shown($plants, $groups, $filter)->groupBy('garden_id')->map(
-                fn (Collection $plants): array => [
-                    'garden' => $plants->firstOrFail()->garden,
-                    'rows' => $plants->map(fn (Plant $plant): array => [
-                        'plant' => $plant,
-                        'strip' => Strip::of($this->years->of($plant, $today, $span)),
-                    ])->all(),
-                ],
-            )->all(),
+            'months' => Strip::marks($span, $scale),
+            'width' => self::WIDTH,
+            'wall' => $this->shown($plants, $groups, $filter)
+                ->groupBy(fn (Plant $plant): string => $filter->by->heading($plant, $this->book))
+                ->map(fn (Collection $plants): array => array_values($plants->map(fn (Plant $plant): array => [
+                    'plant' => $plant,
+                    'strip' => Strip::of($this->years->of($plant, $today, $span), $scale),
+                ])->all()))->sortKeys()->all(),
         ];
     }
 

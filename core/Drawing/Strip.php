@@ -66,12 +66,29 @@ final readonly class Strip
         );
     }
 
+    /** Stretches up to this long are marked by weeks, longer ones by months. */
+    private const DAYS_BY_WEEK = 100;
+
     /**
-     * The months along a strip.
+     * The marks along a strip: the first of each month, or each Monday where the stretch is short.
      *
      * @return list<array{x: float, name: string}>
      */
-    public static function months(Span $span, float $mmPerDay = 1.0): array
+    public static function marks(Span $span, float $mmPerDay = 1.0): array
+    {
+        if ($span->days() > self::DAYS_BY_WEEK) {
+            return self::months($span, $mmPerDay);
+        }
+        $weeks = [];
+        for ($day = $span->from->plus((8 - $span->from->weekday()) % 7); ! $day->isAfter($span->to); $day = $day->plus(7)) {
+            $weeks[] = ['x' => $span->from->daysUntil($day) * $mmPerDay, 'name' => $day->dayOfMonth().' '.self::MONTHS[$day->month() - 1]];
+        }
+
+        return $weeks;
+    }
+
+    /** @return list<array{x: float, name: string}> */
+    private static function months(Span $span, float $mmPerDay): array
     {
         $months = [];
         for ($day = $span->from; ! $day->isAfter($span->to); $day = $day->plus(1)) {

@@ -29,6 +29,9 @@ final readonly class DemoWork
 {
     private const PAST_DAYS = 760;
 
+    /** About what two people do in a day. */
+    private const VISIT_MINUTES = 720;
+
     /** Most tasks on one visit. */
     private const VISIT_TASKS = 7;
 
@@ -92,8 +95,14 @@ final readonly class DemoWork
                 && ($index % 2 === 0 || $item['due']->urgency !== Urgency::Closing),
         );
         [$together] = self::takeOpenOn(array_values($due), $on);
-        if ($together !== []) {
-            $this->visit($garden, $on, array_slice($together, 0, 4), $planner);
+        $minutes = 0;
+        $fits = array_values(array_filter($together, static function (array $item) use (&$minutes): bool {
+            $longer = $minutes + $item['due']->task->minutes;
+
+            return $longer <= self::VISIT_MINUTES && ($minutes = $longer) > 0;
+        }));
+        if ($fits !== []) {
+            $this->visit($garden, $on, array_slice($fits, 0, 5), $planner);
         }
     }
 

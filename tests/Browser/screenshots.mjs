@@ -15,7 +15,7 @@ const PICTURES = [
     ['gardens', DESK, 'planner', '/gardens'],
     ['plan', DESK, 'planner', async (page) => {
         await page.goto(`${AT}/gardens/4/visits/plan`);
-        for (const each of [0, 1]) {
+        for (const each of [3, 4]) {
             await page.getByRole('checkbox').nth(each).check();
         }
         await page.getByText('for one gardener').waitFor();

@@ -36,6 +36,16 @@ final class SeasonTest extends FeatureTestCase
         $see('kind=nonsense&show=nonsense&garden=abc')->assertSee('Wisteria on the south wall');
     }
 
+    public function test_the_wall_zooms_and_gathers_its_rows_otherwise(): void
+    {
+        Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'forsythia', 'label' => 'At the drive']);
+        $see = fn (string $query) => $this->actingAs($this->planner())->get("/?$query")->assertOk();
+        $see('by=kind')->assertSeeInOrder(['The year by kind', 'Forsythia', 'At the drive, Millrace House', 'Wisteria on the south wall, Millrace House']);
+        $see('by=crew&zoom=month')->assertSeeInOrder(['The month by crew', 'Wren crew', '15 Feb', '22 Feb']);
+        $see('zoom=quarter')->assertSee('The quarter by garden')->assertSee('10 May');
+        $see('zoom=century&by=mood')->assertSee('The year by garden');
+    }
+
     public function test_an_empty_book_says_what_to_do(): void
     {
         $this->garden->delete();

@@ -43,7 +43,7 @@ final class GardenController extends Controller
             'today' => $today,
             'book' => $book,
             'rows' => $rows->for($garden->plants, $today),
-            'months' => Strip::months($span),
+            'months' => Strip::marks($span),
             'width' => $span->days(),
             'strips' => $garden->plants->sortBy(['bed', 'label'])->map(
                 static fn (Plant $plant): array => ['plant' => $plant, 'strip' => Strip::of($years->of($plant, $today, $span))],

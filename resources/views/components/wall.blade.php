@@ -1,11 +1,11 @@
-@props(['months', 'width', 'rows'])
+@props(['months', 'width', 'rows', 'garden' => false])
 <div class="wall-row months" aria-hidden="true">
     <span></span>
     <div class="month-names">@foreach ($months as $month)<span style="left: {{ round($month['x'] / $width * 100, 2) }}%">{{ $month['name'] }}</span>@endforeach</div>
 </div>
 @foreach ($rows as $row)
     <div class="wall-row">
-        <a href="{{ route('plants.show', $row['plant']) }}">{{ $row['plant']->label }}</a>
+        <a href="{{ route('plants.show', $row['plant']) }}">{{ $row['plant']->label }}@if ($garden), {{ $row['plant']->garden->name }}@endif</a>
         <x-strip :strip="$row['strip']" />
     </div>
 @endforeach

@@ -17,6 +17,8 @@
         <div><label for="garden">Garden</label><select class="form-select" id="garden" name="garden"><option value="">all gardens</option>@foreach ($gardens as $garden)<option value="{{ $garden->id }}" @selected($filter->garden === $garden->id)>{{ $garden->name }}</option>@endforeach</select></div>
         <div><label for="crew">Crew</label><select class="form-select" id="crew" name="crew"><option value="">both crews</option>@foreach ($crews as $crew)<option value="{{ $crew->id }}" @selected($filter->crew === $crew->id)>{{ $crew->name }}</option>@endforeach</select></div>
         <div><label for="kind">Kind</label><select class="form-select" id="kind" name="kind"><option value="">all kinds</option>@foreach (collect($book->kinds)->sortBy('name') as $kind)<option value="{{ $kind->id }}" @selected($filter->kind === $kind->id)>{{ $kind->name }}</option>@endforeach</select></div>
+        <div><label for="by">Rows by</label><select class="form-select" id="by" name="by">@foreach (App\Season\Grouping::cases() as $by)<option value="{{ $by->value }}" @selected($filter->by === $by)>{{ $by->value }}</option>@endforeach</select></div>
+        <div><label for="zoom">Wall shows a</label><select class="form-select" id="zoom" name="zoom">@foreach (App\Season\Zoom::cases() as $zoom)<option value="{{ $zoom->value }}" @selected($filter->zoom === $zoom)>{{ $zoom->value }}</option>@endforeach</select></div>
         <button class="btn btn-primary">Show</button>
         @if ($filter->isOn())<a class="btn btn-quiet" href="{{ route('season') }}">Show all</a>@endif
     </form>
@@ -37,11 +39,11 @@
             @endunless
         </div>
         <section class="wall" aria-labelledby="wall-title">
-            <div class="group-head"><h2 id="wall-title">The year over {{ count($wall) === 1 ? 'one garden' : count($wall).' gardens' }}</h2></div>
+            <div class="group-head"><h2 id="wall-title">The {{ $filter->zoom->value }} by {{ $filter->by->value }}</h2></div>
             <x-legend />
-            @forelse ($wall as $group)
-                <h3><a href="{{ route('gardens.show', $group['garden']) }}">{{ $group['garden']->name }}</a></h3>
-                <x-wall :months="$months" :width="$width" :rows="$group['rows']" />
+            @forelse ($wall as $heading => $rows)
+                <h3>{{ $heading }}</h3>
+                <x-wall :months="$months" :width="$width" :rows="$rows" :garden="$filter->by !== App\Season\Grouping::Garden" />
             @empty
                 <p>No plant matches. <a href="{{ route('season') }}">Show all</a>, or <a href="{{ route('gardens.index') }}">go to the gardens</a> to add some.</p>
             @endforelse

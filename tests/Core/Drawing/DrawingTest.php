@@ -44,9 +44,16 @@ final class DrawingTest extends TestCase
 
     public function test_months_stand_at_their_first_day(): void
     {
-        $months = Strip::months(Span::of(Day::parse('2027-01-15'), Day::parse('2027-04-15')));
+        $months = Strip::marks(Span::of(Day::parse('2027-01-15'), Day::parse('2027-04-30')));
         self::assertSame(['Feb', 'Mar', 'Apr'], array_column($months, 'name'));
         self::assertSame([17.0, 45.0, 76.0], array_column($months, 'x'));
+    }
+
+    public function test_short_stretches_are_marked_by_mondays(): void
+    {
+        $weeks = Strip::marks(Span::of(Day::parse('2027-02-17'), Day::parse('2027-03-16')), 2);
+        self::assertSame(['22 Feb', '1 Mar', '8 Mar', '15 Mar'], array_column($weeks, 'name'));
+        self::assertSame([10.0, 24.0, 38.0, 52.0], array_column($weeks, 'x'));
     }
 
     public function test_the_ring_turns_clockwise_from_january(): void

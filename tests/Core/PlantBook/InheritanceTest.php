@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\PlantBook;
+
+use App\PlantBook\Inheritance;
+use App\PlantBook\PlantBookFiles;
+use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Fault;
+
+/** A kind laid over its group; and a plant book on disk that is wrong names file, kind and place. */
+final class InheritanceTest extends TestCase
+{
+    private string $folder = '';
+
+    protected function tearDown(): void
+    {
+        if ($this->folder !== '') {
+            exec('rm -rf '.escapeshellarg($this->folder));
+        }
+    }
+
+    public function test_named_values_are_laid_over_lists_replaced_and_tasks_matched_by_key(): void
+    {
+        $groups = ['shrub' => ['habit' => 'shrub', 'traits' => ['dense'], 'phenology' => ['bud-break' => 'a', 'leaf-fall' => 'b'],
+            'tasks' => [['key' => 'one', 'name' => 'One', 'minutes' => ['base' => 4]], ['key' => 'two', 'name' => 'Two']]]];
+        $kind = (new Inheritance($groups))->complete(['id' => 'k', 'group' => 'shrub', 'traits' => ['thorny'], 'phenology' => ['bud-break' => 'c'],
+            'tasks' => [['key' => 'one', 'name' => 'Other'], ['key' => 'three']]]);
+        self::assertSame('shrub', $kind['habit']);
+        self::assertSame(['thorny'], $kind['traits']);
+        self::assertSame(['bud-break' => 'c', 'leaf-fall' => 'b'], $kind['phenology']);
+        self::assertSame([['key' => 'one', 'name' => 'Other', 'minutes' => ['base' => 4]], ['key' => 'two', 'name' => 'Two'], ['key' => 'three']], $kind['tasks']);
+    }
+
+    public function test_a_kind_without_a_group_stays_as_it_is(): void
+    {
+        self::assertSame(['id' => 'k'], (new Inheritance([]))->complete(['id' => 'k']));
+    }
+
+    public function test_a_group_that_is_not_there_is_told(): void
+    {
+        $this->expectException(Fault::class);
+        $this->expectExceptionMessage('no group "trees" in groups.yaml');
+        (new Inheritance([]))->complete(['id' => 'k', 'group' => 'trees']);
+    }
+
+    public function test_a_file_that_is_not_yaml_is_named(): void
+    {
+        $this->expectExceptionMessage('broken.yaml');
+        $this->book(['kinds/broken.yaml' => "id: [x\n"])->read();
+    }
+
+    public function test_a_fault_in_a_kind_names_file_kind_and_place(): void
+    {
+        $this->expectExceptionMessage('kinds/rose.yaml dog-rose: phenology.bud-break: "easter" is not an anchor of the year');
+        $this->book(['kinds/rose.yaml' => "id: dog-rose\nname: Dog rose\nbotanical: Rosa canina\nhabit: shrub\nwood: old\nphenology: {bud-break: easter}\ntasks: []\n"])->read();
+    }
+
+    public function test_two_kinds_may_not_answer_to_one_name(): void
+    {
+        $this->expectExceptionMessage('a and b are both called "Dog rose"');
+        $kind = static fn (string $id): string => "  - {id: $id, name: Dog rose, botanical: Rosa $id, habit: shrub, wood: old, about: x, tasks: [{key: t, name: T, methods: [{use: thin}], windows: [{opens: midwinter, best_from: midwinter, best_to: midwinter, closes: midwinter, because: x}]}]}\n";
+        $this->book(['kinds/rose.yaml' => "kinds:\n".$kind('a').$kind('b')])->read();
+    }
+
+    public function test_a_changed_file_is_read_anew(): void
+    {
+        $book = $this->book(['sources.yaml' => "sources: []\n", 'kinds/none.yaml' => "kinds: []\n"]);
+        self::assertSame([], $book->decoded()['sources.yaml']['sources']);
+        file_put_contents($this->folder.'/sources.yaml', "sources: [{key: a, quote: A book}]\n");
+        clearstatcache();
+        self::assertSame([['key' => 'a', 'quote' => 'A book']], $book->decoded()['sources.yaml']['sources']);
+    }
+
+    public function test_an_empty_folder_is_told(): void
+    {
+        $this->expectExceptionMessage('no plant book files');
+        $this->book([])->read();
+    }
+
+    /** @param  array<string, string>  $files */
+    private function book(array $files): PlantBookFiles
+    {
+        $this->folder = sys_get_temp_dir().'/plant-book-'.bin2hex(random_bytes(6));
+        mkdir($this->folder.'/kinds', recursive: true);
+        mkdir($this->folder.'/cache');
+        foreach ($files as $name => $content) {
+            file_put_contents("$this->folder/$name", $content);
+        }
+
+        return new PlantBookFiles($this->folder, $this->folder.'/cache');
+    }
+}
