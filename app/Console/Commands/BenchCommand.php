@@ -18,6 +18,8 @@ use PruningHook\Core\Prescription\Prescriber;
 /** `./hook bench windows`: 10,000 plants' season from facts to prescriptions with reasons, in one process. */
 final class BenchCommand extends Command
 {
+    use TellsFaults;
+
     protected $signature = 'bench {what=windows : windows}';
 
     protected $description = 'Measure the core: plants a second, peak memory, and where the time goes';
@@ -29,9 +31,7 @@ final class BenchCommand extends Command
     public function handle(PlantBook $book): int
     {
         if ($this->argument('what') !== 'windows') {
-            $this->output->getErrorStyle()->writeln('bench: only "windows" can be measured');
-
-            return self::INVALID;
+            return $this->refused(['bench: only "windows" can be measured']);
         }
         $years = [];
         for ($garden = 0; $garden < self::GARDENS; $garden++) {

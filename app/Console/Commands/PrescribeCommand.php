@@ -14,6 +14,8 @@ use PruningHook\Core\Prescription\Prescriber;
 /** `./hook prescribe FILE.json`, or standard input: prescriptions as JSON on standard output. */
 final class PrescribeCommand extends Command
 {
+    use TellsFaults;
+
     protected $signature = 'prescribe {file? : JSON as in docs/formats/prescribe-input.schema.json; standard input where left out}';
 
     protected $description = 'Print the prescriptions of a file of plants as JSON';
@@ -47,16 +49,5 @@ final class PrescribeCommand extends Command
         )."\n");
 
         return self::SUCCESS;
-    }
-
-    /** @param  list<string>  $faults */
-    private function refused(array $faults): int
-    {
-        $error = $this->output->getErrorStyle();
-        foreach ($faults as $fault) {
-            $error->writeln(\Symfony\Component\Console\Formatter\OutputFormatter::escape($fault));
-        }
-
-        return self::INVALID;
     }
 }

@@ -17,11 +17,12 @@ use PruningHook\Core\Prescription\CutOn;
 use PruningHook\Core\Prescription\CutVerdict;
 use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Reason;
-use Symfony\Component\Console\Formatter\OutputFormatter;
 
 /** `./hook window KIND --site FILE --day DAY`: what that day is to a plant of that kind there, and why. */
 final class WindowCommand extends Command
 {
+    use TellsFaults;
+
     protected $signature = 'window {kind : id, botanical or common name} {--site= : JSON with "site" and, if wanted, "practice" and "observations"} {--day= : yyyy-mm-dd}';
 
     protected $description = 'Print what a day is to a kind of plant at a site, with reasons';
@@ -32,11 +33,7 @@ final class WindowCommand extends Command
         try {
             $verdict = $this->verdict($book);
         } catch (InputFaults $faults) {
-            foreach ($faults->faults as $fault) {
-                $this->output->getErrorStyle()->writeln(OutputFormatter::escape($fault));
-            }
-
-            return self::INVALID;
+            return $this->refused($faults->faults);
         }
         $this->output->write(json_encode(self::shape($verdict), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
 

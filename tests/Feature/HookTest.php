@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+
+/** The one command: what it says when it is asked wrongly, and that it says it in one clear sentence. */
+final class HookTest extends TestCase
+{
+    /** @param  list<string>  $arguments */
+    #[DataProvider('refusals')]
+    public function test_a_wrong_call_gets_one_clear_sentence(array $arguments, string $says): void
+    {
+        $run = $this->hook($arguments);
+        self::assertSame(1, $run->getExitCode());
+        self::assertSame('', $run->getOutput());
+        self::assertSame("hook: $says", trim($run->getErrorOutput()));
+    }
+
+    /** @return array<string, array{list<string>, string}> */
+    public static function refusals(): array
+    {
+        return [
+            'an unknown command' => [['prune'], 'no such command: prune. ./hook help lists them'],
+            'an unknown option' => [['demo', '--loud'], 'no such option: --loud. ./hook help lists them'],
+            'a port in words' => [['demo', '--port', 'eighty'], '--port takes a number'],
+            'a day in words' => [['serve', '--today', 'tomorrow'], '--today takes a day, yyyy-mm-dd'],
+        ];
+    }
+
+    public function test_a_busy_port_is_told_at_once_with_a_way_out(): void
+    {
+        $taken = stream_socket_server('tcp://127.0.0.1:0');
+        self::assertIsResource($taken);
+        $port = (int) substr((string) strrchr((string) stream_socket_get_name($taken, false), ':'), 1);
+        $run = $this->hook(['demo', '--port', (string) $port]);
+        fclose($taken);
+        self::assertSame(1, $run->getExitCode());
+        self::assertSame(sprintf('hook: port %d is taken. Stop what uses it, or choose another: ./hook demo --port %d', $port, $port + 1), trim($run->getErrorOutput()));
+    }
+
+    public function test_help_lists_every_command(): void
+    {
+        $help = $this->hook(['help'])->getOutput();
+        self::assertSame($help, $this->hook([])->getOutput());
+        $script = (string) file_get_contents(dirname(__DIR__, 2).'/hook');
+        self::assertGreaterThan(5, preg_match_all('/^    ([a-z]+(?: \| [a-z]+)*)\)$/m', $script, $commands));
+        foreach ($commands[1] as $names) {
+            foreach (explode(' | ', $names) as $name) {
+                self::assertStringContainsString("./hook $name", $help);
+            }
+        }
+    }
+
+    /** @param  list<string>  $arguments */
+    private function hook(array $arguments): Process
+    {
+        $run = new Process(['./hook', ...$arguments], dirname(__DIR__, 2));
+        $run->run();
+
+        return $run;
+    }
+}
