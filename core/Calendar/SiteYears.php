@@ -7,6 +7,12 @@ namespace PruningHook\Core\Calendar;
 /** A site through its seasons, with the springs that were seen to come early or late. */
 final readonly class SiteYears
 {
+    /** Days before its midwinter in which a season's first windows open; a test holds the plant book to it. */
+    public const REACH_BEFORE = 110;
+
+    /** Days after the midwinter that ends it in which a season's last windows close. */
+    public const REACH_AFTER = 30;
+
     /** @param  array<int, Spring>  $springs by season */
     private function __construct(
         public Site $site,
@@ -23,6 +29,20 @@ final readonly class SiteYears
     public function season(int $season): SiteYear
     {
         return SiteYear::of($this->site, $season, $this->springs[$season] ?? null);
+    }
+
+    /**
+     * The seasons whose windows can reach into the days from `$from` to `$to`. A window of a season opens no earlier
+     * than `REACH_BEFORE` days before its midwinter and closes no later than `REACH_AFTER` after the next.
+     *
+     * @return list<SiteYear>
+     */
+    public function reaching(Day $from, Day $to): array
+    {
+        $first = $this->holding($from->minus(self::REACH_AFTER))->season;
+        $last = $this->holding($to->plus(self::REACH_BEFORE))->season;
+
+        return array_map($this->season(...), range($first, max($first, $last)));
     }
 
     /** The season whose year, from midwinter to midwinter, holds the day. */

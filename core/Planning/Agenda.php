@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace PruningHook\Core\Planning;
 
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -36,14 +35,13 @@ final readonly class Agenda
     public function between(Plant $plant, SiteYears $years, Practice $practice, Day $today, Day $from, Day $to): array
     {
         $due = [];
-        for ($season = SiteYear::seasonOn($years->site, $from) - 1; $season <= SiteYear::seasonOn($years->site, $to) + 1; $season++) {
-            $year = $years->season($season);
+        foreach ($years->reaching($from, $to) as $year) {
             if ($plant->planted !== null && $plant->planted->isAfter($year->end())) {
                 continue;
             }
             foreach ($this->prescriber->prescribe($plant, $year, $practice)->tasks as $task) {
                 if (self::touches($task, $plant, $from, $to)) {
-                    $due[] = DueTask::of($task, $plant->logged($task->key, $season), $today);
+                    $due[] = DueTask::of($task, $plant->logged($task->key, $year->season), $today);
                 }
             }
         }

@@ -8,7 +8,6 @@ use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\KindYear;
-use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -52,8 +51,7 @@ final readonly class PlantYear
         $kind = $book->kind($plant->kind);
         $closed = [];
         $bloom = [];
-        for ($season = SiteYear::seasonOn($years->site, $span->from) - 1; $season <= SiteYear::seasonOn($years->site, $span->to) + 1; $season++) {
-            $year = $years->season($season);
+        foreach ($years->reaching($span->from, $span->to) as $year) {
             $kindYear = KindYear::of($year, $kind->phenology);
             if ($kindYear->has(Anchor::BloomStart) && $kindYear->has(Anchor::BloomEnd)) {
                 $bloom[] = Span::of($kindYear->day(Anchor::BloomStart), $kindYear->day(Anchor::BloomEnd));

@@ -10,6 +10,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\StemCount;
@@ -37,6 +38,9 @@ final class EveryKindTest extends TestCase
             $days = 0;
             foreach ($prescription->tasks as $task) {
                 self::assertFalse($task->window->closes->isBefore($task->window->opens));
+                $midwinter = $site->hemisphere()->midwinterOf(2027);
+                self::assertLessThanOrEqual(SiteYears::REACH_BEFORE, $task->window->opens->daysUntil($midwinter), "$kind->id $task->key opens early");
+                self::assertLessThanOrEqual(SiteYears::REACH_AFTER, $site->hemisphere()->midwinterOf(2028)->daysUntil($task->window->closes), "$kind->id $task->key closes late");
                 for ($day = $task->window->bestFrom; ! $day->isAfter($task->window->bestTo); $day = $day->plus(1)) {
                     foreach ($prescription->closed as $closure) {
                         self::assertFalse($closure->contains($day), "$kind->id $task->key: best and closed on $day");
