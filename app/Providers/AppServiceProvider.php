@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\PlantBook\PlantBookFiles;
+use App\Weather\SimulatedStation;
+use App\Weather\WeatherStation;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Support\ServiceProvider;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -13,6 +15,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->singleton(WeatherStation::class, SimulatedStation::class);
         $this->app->singleton(
             PlantBook::class,
             static fn (Application $app): PlantBook => (new PlantBookFiles(

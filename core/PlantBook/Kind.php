@@ -39,6 +39,8 @@ final readonly class Kind
         public string $vigour,
         /** how it answers a cut into old wood: `well`, `slowly` or `badly` */
         public string $hardCutting,
+        /** growing degree days (base 50 F, from 1 January) at first bloom, where they are published */
+        public ?int $bloomDegreeDays,
     ) {
     }
 
@@ -70,9 +72,10 @@ final readonly class Kind
         string $family,
         string $vigour,
         string $hardCutting,
+        ?int $bloomDegreeDays,
     ): self {
         return new self($id, $name, $botanical, $alsoCalled, $habit, $wood, $phenology, $traits, $typicalHeightMm,
-            $growthMm, $lowestFrameworkMm, $usualCutMm, $cautions, $closures, $tasks, $about, $family, $vigour, $hardCutting);
+            $growthMm, $lowestFrameworkMm, $usualCutMm, $cautions, $closures, $tasks, $about, $family, $vigour, $hardCutting, $bloomDegreeDays);
     }
 
     public function has(string $trait): bool

@@ -59,6 +59,7 @@ final readonly class KindReader
             family: $kind->string('family', ''),
             vigour: $kind->string('vigour', 'medium'),
             hardCutting: $kind->string('hard_cutting', 'slowly'),
+            bloomDegreeDays: $kind->int('bloom_degree_days_f'),
         );
     }
 

@@ -8,7 +8,11 @@ use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Observation;
 use App\Models\Plant;
+use App\Weather\WeatherStation;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Weather\DayWeather;
 
 /** Signs of spring, the plant book and the house practice, as people meet them. */
 final class SpringAndBookTest extends FeatureTestCase
@@ -68,6 +72,32 @@ final class SpringAndBookTest extends FeatureTestCase
             'nothing tapped' => ['', '2027-04-20', 'event', 'Tap what was seen'],
             'something else' => ['easter', '2027-04-20', 'event', 'event'],
         ];
+    }
+
+    public function test_the_forecast_stands_on_the_sheet_of_a_visit_that_is_near(): void
+    {
+        $near = $this->visit('2027-02-22');
+        $cold = new class implements WeatherStation
+        {
+            public function days(Site $site, Day $first, Day $last): array
+            {
+                return array_map(static fn (int $number): DayWeather => DayWeather::of(Day::fromNumber($number), -6, 1, 0), range($first->number, $last->number));
+            }
+        };
+        $this->app->instance(WeatherStation::class, $cold);
+        $this->actingAs($this->hand())->get("/visits/$near->id")->assertSee('Forecast: -6 to 1')->assertSee('Hold: hard frost')->assertSee('-6 degrees are forecast for 22 February');
+        config(['hook.today' => '2027-01-20']);
+        $this->get("/visits/$near->id")->assertDontSee('Forecast');
+    }
+
+    public function test_warmth_gathered_foretells_forsythia_where_winters_are_cold(): void
+    {
+        config(['hook.today' => '2027-04-24']);
+        $this->actingAs($this->hand())->get("/gardens/{$this->garden->id}/signs")->assertDontSee('Warmth since');
+        $this->garden->update(['winter' => 'cold']);
+        $this->get("/gardens/{$this->garden->id}/signs")->assertSee('forsythia flowers at about 86');
+        config(['hook.today' => '2026-12-24']);
+        $this->get("/gardens/{$this->garden->id}/signs")->assertDontSee('Warmth since');
     }
 
     public function test_the_plant_book_is_searched_by_any_name_and_browsed(): void

@@ -9,12 +9,13 @@ use App\Http\Requests\ObservationRequest;
 use App\Models\Garden;
 use App\Models\Observation;
 use App\Support\Today;
+use App\Weather\Outlook;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
 final class ObservationController extends Controller
 {
-    public function index(Garden $garden, CorePlants $bridge): View
+    public function index(Garden $garden, CorePlants $bridge, Outlook $outlook): View
     {
         $year = $bridge->years($garden)->holding(Today::day());
 
@@ -22,6 +23,7 @@ final class ObservationController extends Controller
             'garden' => $garden,
             'today' => Today::day(),
             'year' => $year,
+            'warmth' => $outlook->warmth($year, Today::day()),
             'seen' => Observation::query()->with('seenBy')->where(['garden_id' => $garden->id, 'season' => $year->season])->orderByDesc('on')->get(),
         ]);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bridge\CorePlants;
 use App\Http\Requests\PlanRequest;
 use App\Models\Crew;
 use App\Models\Garden;
@@ -14,6 +15,7 @@ use App\Visits\MoveVisit;
 use App\Visits\PlanScreen;
 use App\Visits\PlanVisit;
 use App\Visits\RoundScreen;
+use App\Weather\Outlook;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -54,11 +56,18 @@ final class VisitController extends Controller
             ->with('undo', [route('visits.destroy', $visit), 'DELETE']);
     }
 
-    public function show(Visit $visit): View
+    public function show(Visit $visit, Outlook $outlook, CorePlants $bridge): View
     {
         $visit->load(['garden', 'crew', 'tasks' => ['plant', 'log', 'visit']]);
 
-        return view('visits.show', ['visit' => $visit, 'today' => Today::day()]);
+        $site = $bridge->site($visit->garden);
+        $day = CorePlants::day($visit->on);
+
+        return view('visits.show', [
+            'visit' => $visit,
+            'weather' => $outlook->on($site, $day, Today::day()),
+            'advice' => $outlook->advice($site, $day, Today::day()),
+        ]);
     }
 
     public function update(Request $request, Visit $visit, MoveVisit $move): RedirectResponse

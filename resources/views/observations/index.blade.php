@@ -7,6 +7,9 @@
         @else
             <p><b>Spring {{ $year->season }} is {{ \PruningHook\Core\PlantBook\SpringReader::late($year->spring->shift) }}</b> here. Windows that hang on spring have moved with it.</p>
         @endif
+        @foreach ($warmth as $each)
+            <p>Warmth since the turn of the year: <b>{{ $each['sum'] }}</b> degree days (base 50 °F); {{ lcfirst($each['kind']->name) }} flowers at about {{ $each['needed'] }}{{ $each['reached'] ? ', reached on '.\App\Support\Say::date($each['reached']) : '' }}. <span class="soft">(simulated station)</span></p>
+        @endforeach
         @can('create', [App\Models\Observation::class, $garden])
             <form method="post" action="{{ route('observations.store', $garden) }}" novalidate>
                 @csrf
