@@ -45,6 +45,7 @@ final readonly class PlanScreen
             'jobs' => $jobs,
             'common' => $common,
             'minutes' => array_sum(array_map(static fn (Job $job): int => $job->task->minutes, $jobs)),
+            'suggested' => self::suggested($common, $today),
             'on' => $this->day($request) ?? self::suggested($common, $today),
         ];
     }

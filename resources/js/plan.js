@@ -4,6 +4,10 @@ export function plan() {
         busy: false,
         failed: false,
         latest: 0,
+        take(day) {
+            this.$refs.form.elements.on.value = day;
+            this.refresh();
+        },
         async refresh() {
             const mine = ++this.latest;
             const form = this.$refs.form;

@@ -17,6 +17,10 @@ test('the plant that closes soonest is planned at the desk, logged on the phone 
     // A day far outside is refused, with the reason beside the field; nothing is lost.
     await desk.getByLabel('Day of the visit').fill('2027-08-30');
     await expect(desk.getByText('is outside the common days: give a reason below.')).toBeVisible();
+    await desk.getByRole('button', { name: /^Take .* instead$/ }).click();
+    await expect(desk.getByText('is a best day.').or(desk.getByText('is open.'))).toBeVisible();
+    await desk.getByLabel('Day of the visit').fill('2027-08-30');
+    await expect(desk.getByText('is outside the common days: give a reason below.')).toBeVisible();
     await desk.getByRole('button', { name: 'Plan the visit' }).click();
     await expect(desk.getByText(/is outside the days they share/)).toBeVisible();
     await expect(desk.getByRole('checkbox', { checked: true })).toHaveCount(1);

@@ -16,7 +16,7 @@
             <li>
                 <h2><a href="{{ route('gardens.show', $garden) }}">{{ $garden->name }}</a></h2>
                 <p class="mb-1">{{ $garden->client }}<br><span class="soft">{{ $garden->address }}</span></p>
-                <p class="mb-0">{{ $garden->plants_count }} {{ $garden->plants_count === 1 ? 'plant' : 'plants' }} and groups · {{ $garden->crew?->name ?? 'no crew yet' }} · {{ $garden->winter }} winter, {{ $garden->elevation_m }} m</p>
+                <p class="mb-0">{{ $garden->plants_count }} {{ $garden->plants_count === 1 ? 'plant' : 'plants' }} and groups · {{ $garden->crew?->name ?? 'no crew yet' }} · {{ $garden->winter }} winter, {{ $garden->elevation_m }}&nbsp;m</p>
             </li>
         @endforeach
     </ul>

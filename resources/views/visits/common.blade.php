@@ -8,4 +8,7 @@
     <p class="mb-1"><b>{{ \App\Support\Say::date($common->from) }} to {{ \App\Support\Say::date($common->to) }}</b>@if ($common->bestFrom), best for all {{ \App\Support\Say::date($common->bestFrom) }} to {{ \App\Support\Say::date($common->bestTo) }}@elseif (count($jobs) > 1), though no day is best for all @endif</p>
     <p>{{ count($jobs) }} {{ count($jobs) === 1 ? 'task' : 'tasks' }}, about {{ \App\Support\Say::minutes($minutes) }} for one gardener.</p>
     <p><b>{{ \App\Support\Say::longDate($on) }}</b> {{ $common->isBestOn($on) ? 'is a best day.' : ($common->contains($on) ? 'is open.' : 'is outside the common days: give a reason below.') }}</p>
+    @if (! $common->contains($on) && $common->contains($suggested))
+        <p><button type="button" class="btn btn-quiet" @click="take('{{ $suggested }}')">Take {{ \App\Support\Say::longDate($suggested) }} instead</button></p>
+    @endif
 @endif

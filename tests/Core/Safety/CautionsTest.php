@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Safety;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Fault;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Safety\Cautions;
+use Tests\Support\Prescribing;
+use Tests\Support\Sites;
+use Tests\Support\TestBook;
+
+/** Cautions stand where the work is. That they do is common practice, no source; local codes come first. */
+final class CautionsTest extends TestCase
+{
+    use Prescribing;
+
+    #[DataProvider('cases')]
+    public function test_what_calls_for_a_caution(Plant $plant, string $task, string $word, bool $said, ?Site $site = null): void
+    {
+        $all = implode(' ', $this->task($plant, $task, $site)->cautions);
+        $said ? self::assertStringContainsString($word, $all) : self::assertStringNotContainsString($word, $all);
+    }
+
+    /** @return array<string, array{0: Plant, 1: string, 2: string, 3: bool, 4?: Site}> */
+    public static function cases(): array
+    {
+        $rose = static fn (int $height): Plant => Plant::of('r', 'climbing-rose', heightMm: $height);
+
+        return [
+            'a ladder above reach' => [$rose(2300), 'prune-and-train', 'ladder', true],
+            'none within reach' => [$rose(1900), 'prune-and-train', 'ladder', false],
+            'a typical height where none is measured' => [Plant::of('t', 'ash'), 'winter-structure', 'ladder', true],
+            'thorns' => [$rose(1900), 'prune-and-train', 'Thorns', true],
+            'no thorns' => [Plant::of('f', 'forsythia'), 'after-flowering', 'Thorns', false],
+            'nests in a dense plant in spring' => [Plant::of('f', 'forsythia'), 'after-flowering', 'nests', true],
+            'no nests in deep winter' => [Plant::of('k', 'hardy-kiwi-female'), 'winter-pass', 'nests', false],
+            'nests in the southern spring' => [Plant::of('f', 'forsythia'), 'after-flowering', 'nests', true, Sites::southernEnglandMirrored()],
+            'an open plant' => [Plant::of('c', 'blackcurrant'), 'winter-renewal', 'nests', false],
+            'a power line' => [Plant::of('c', 'blackcurrant', hazards: ['power-line']), 'winter-renewal', 'power line', true],
+            'poison' => [Plant::of('w', 'wisteria'), 'winter-pass', 'poisonous', true],
+            'a protected tree' => [Plant::of('p', 'plane'), 'winter-structure', 'consent', true],
+            'heat in summer work' => [Plant::of('w', 'wisteria'), 'summer-pass', 'High summer', true],
+            'no heat in winter work' => [Plant::of('w', 'wisteria'), 'winter-pass', 'High summer', false],
+        ];
+    }
+
+    public function test_the_hazards_of_the_place_come_first_and_nothing_is_said_twice(): void
+    {
+        $plant = Plant::of('r', 'climbing-rose', heightMm: 3000, hazards: ['road', 'power-line', 'road']);
+        $cautions = $this->task($plant, 'prune-and-train')->cautions;
+        self::assertStringContainsString('Traffic', $cautions[0]);
+        self::assertStringContainsString('power line', $cautions[1]);
+        self::assertSame($cautions, array_values(array_unique($cautions)));
+    }
+
+    public function test_a_hazard_without_words_is_a_fault_and_not_silence(): void
+    {
+        $this->expectException(Fault::class);
+        $this->expectExceptionMessage('no caution is called "bear"');
+        $this->task(Plant::of('c', 'blackcurrant', hazards: ['bear']), 'winter-renewal');
+    }
+
+    public function test_every_caution_is_short_and_called_for_somewhere(): void
+    {
+        $called = ['power-line', 'road', 'glass', 'nests', 'ladder', 'thorns'];
+        foreach (TestBook::read()->kinds as $kind) {
+            $called = [...$called, ...$kind->cautions];
+            foreach ($kind->tasks as $task) {
+                $called = [...$called, ...$task->cautions];
+            }
+        }
+        foreach (TestBook::read()->cautions as $key => $text) {
+            self::assertLessThan(160, strlen($text), "$key is too long to be read up a ladder");
+            self::assertContains($key, $called, "$key is never said");
+        }
+    }
+
+    public function test_the_texts_can_be_had_without_a_plant_book(): void
+    {
+        $task = TestBook::read()->kind('forsythia')->tasks['after-flowering'];
+        $year = \PruningHook\Core\Calendar\SiteYear::of(Sites::southernEngland(), 2027);
+        $window = $this->task(Plant::of('f', 'forsythia', heightMm: 1500), 'after-flowering')->window;
+        self::assertSame(['Look for nests.'], Cautions::from(['nests' => 'Look for nests.'])->for(
+            TestBook::read()->kind('forsythia'), Plant::of('f', 'forsythia', heightMm: 1500), $task, $window, $year,
+        ));
+    }
+}
