@@ -27,10 +27,4 @@ final readonly class Sources
     {
         return $this->names[$key] ?? throw new Fault(sprintf('"%s" is not listed in sources.yaml', $key));
     }
-
-    /** @return array<string, string> */
-    public function all(): array
-    {
-        return $this->names;
-    }
 }

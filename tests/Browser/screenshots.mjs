@@ -18,7 +18,7 @@ const PICTURES = [
         for (const each of [3, 4]) {
             await page.getByRole('checkbox').nth(each).check();
         }
-        await page.getByText('for one gardener').waitFor();
+        await page.getByText('2 tasks, about').waitFor();
     }],
     ['record', DESK, 'planner', '/plants/1/record'],
     ['plant-form', DESK, 'planner', '/plants/1/edit'],

@@ -7,15 +7,11 @@ namespace App\Http\Controllers;
 use App\Http\Requests\GardenRequest;
 use App\Models\Crew;
 use App\Models\Garden;
-use App\Models\Plant;
-use App\Models\Visit;
-use App\Season\DueRows;
-use App\Season\PlantYears;
+use App\Season\GardenScreen;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use PruningHook\Core\Drawing\Strip;
 use PruningHook\Core\PlantBook\PlantBook;
 
 final class GardenController extends Controller
@@ -32,25 +28,9 @@ final class GardenController extends Controller
         ]);
     }
 
-    public function show(Garden $garden, DueRows $rows, PlantYears $years, PlantBook $book): View
+    public function show(Garden $garden, GardenScreen $screen): View
     {
-        $garden->load(['crew', 'plants' => ['garden', 'workLogs', 'visitTasks.visit'], 'visits' => ['tasks.log', 'crew']]);
-        $today = Today::day();
-        $span = PlantYears::span($today);
-
-        return view('gardens.show', [
-            'garden' => $garden,
-            'today' => $today,
-            'book' => $book,
-            'rows' => $rows->for($garden->plants, $today),
-            'months' => Strip::marks($span),
-            'width' => $span->days(),
-            'strips' => $garden->plants->sortBy(['bed', 'label'])->map(
-                static fn (Plant $plant): array => ['plant' => $plant, 'strip' => Strip::of($years->of($plant, $today, $span))],
-            )->all(),
-            'coming' => $garden->visits->filter(static fn (Visit $visit): bool => ! $visit->isLogged())->sortBy('on'),
-            'past' => $garden->visits->filter(static fn (Visit $visit): bool => $visit->isLogged())->sortByDesc('on'),
-        ]);
+        return view('gardens.show', $screen->show($garden, Today::day()));
     }
 
     public function create(PlantBook $book): View
