@@ -34,17 +34,38 @@ final readonly class PlantScreen
         $years = $this->bridge->years($plant->garden);
         $span = Span::of($today->minus(45), $today->plus(319));
 
+        $rows = $this->once($this->rows->for([$plant], $today, $span->from, $span->to));
+
         return [
             'plant' => $plant,
             'kind' => $kind,
             'today' => $today,
             'season' => SiteYear::seasonOn($years->site, $today),
             'ring' => Ring::of($this->years->of($plant, $today, $span)),
-            'rows' => $this->once($this->rows->for([$plant], $today, $span->from, $span->to)),
+            'rows' => $rows,
+            'plan' => self::toPlan($rows),
             'verdict' => CutOn::with($this->book)->judge($core, $years, $cut, $this->bridge->practice($plant->garden)),
             'logs' => $plant->workLogs->sortByDesc('on')->take(5),
             'left' => $plant->workLogs->whereNotNull('left_for_next_year')->sortByDesc('on')->take(3),
         ];
+    }
+
+    /**
+     * What a visit to this plant would be planned for: all that is open and not yet planned, or else the next to open.
+     *
+     * @param  list<DueRow>  $rows  by opening
+     * @return list<string>
+     */
+    private static function toPlan(array $rows): array
+    {
+        $free = array_filter($rows, static fn (DueRow $row): bool => $row->visit === null && $row->due->urgency !== Urgency::Done);
+        $open = array_filter($free, static fn (DueRow $row): bool => in_array($row->due->urgency, [Urgency::Open, Urgency::Closing], true));
+        $next = array_filter($free, static fn (DueRow $row): bool => $row->due->daysToOpening() > 0);
+
+        return array_map(
+            static fn (DueRow $row): string => (string) $row->choice(),
+            array_values($open === [] ? array_slice($next, 0, 1) : $open),
+        );
     }
 
     /**

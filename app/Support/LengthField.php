@@ -40,6 +40,11 @@ final readonly class LengthField
         return $cm === null ? null : $cm * self::MM_PER_CM;
     }
 
+    public static function cm(?int $mm): ?int
+    {
+        return $mm === null ? null : intdiv($mm, self::MM_PER_CM);
+    }
+
     private static function inCm(int $mm): bool
     {
         return $mm >= 100;

@@ -111,6 +111,14 @@ final class GardenAndPlantTest extends FeatureTestCase
         $this->get("/plants/{$this->wisteria->id}?cut=nonsense")->assertOk()->assertSee('If it is cut today');
     }
 
+    public function test_planning_from_a_plant_begins_with_what_it_is_due_for(): void
+    {
+        $page = (string) $this->actingAs($this->planner())->get("/plants/{$this->wisteria->id}")->getContent();
+        self::assertMatchesRegularExpression('/data-key="p" href="[^"]*%3Awinter-pass%3A2027"/', $page);
+        config(['hook.today' => '2027-05-01']);
+        self::assertMatchesRegularExpression('/data-key="p" href="[^"]*%3Asummer-pass%3A2027"/', (string) $this->get("/plants/{$this->wisteria->id}")->getContent());
+    }
+
     public function test_an_unknown_address_says_so(): void
     {
         $this->actingAs($this->hand())->get('/plants/999')->assertNotFound()->assertSee('Not in the book');

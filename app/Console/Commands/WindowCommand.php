@@ -13,8 +13,10 @@ use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\CutOn;
 use PruningHook\Core\Prescription\CutVerdict;
+use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Reason;
 
@@ -45,17 +47,28 @@ final class WindowCommand extends Command
     {
         $day = $this->day();
         $given = $this->given();
-        $read = fn (int $season): array => PrescribeInput::read(json_encode(
-            [...$given, 'season' => $season, 'plants' => [['ref' => 'plant', 'kind' => $this->argument('kind')]]],
-            JSON_THROW_ON_ERROR,
-        ), $book, JsonSchema::fromFile(base_path('docs/formats/prescribe-input.schema.json')));
         // Which season a day belongs to depends on the hemisphere, which only the site tells.
-        [$year] = PrescribeInput::read(json_encode([...$given, 'observations' => [], 'season' => $day->year(), 'plants' => []], JSON_THROW_ON_ERROR),
-            $book, JsonSchema::fromFile(base_path('docs/formats/prescribe-input.schema.json')));
-        $season = SiteYear::seasonOn($year->site, $day);
-        [$seen, $practice, $plants] = $read($day->isBefore($year->site->hemisphere()->midwinterOf($season)) ? $season - 1 : $season);
+        [$year] = $this->read($book, ['observations' => []] + $given, $day->year(), []);
+        $season = SiteYears::of($year->site)->holding($day)->season;
+        [$seen, $practice, $plants] = $this->read($book, $given, $season, [['ref' => 'plant', 'kind' => $this->argument('kind')]]);
 
         return CutOn::with($book)->judge($plants[0], SiteYears::of($seen->site, [$seen->season => $seen->spring]), $day, $practice);
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     * @param  list<array<string, mixed>>  $plants
+     * @return array{SiteYear, Practice, list<Plant>}
+     *
+     * @throws InputFaults
+     */
+    private function read(PlantBook $book, array $given, int $season, array $plants): array
+    {
+        return PrescribeInput::read(
+            json_encode([...$given, 'season' => $season, 'plants' => $plants], JSON_THROW_ON_ERROR),
+            $book,
+            JsonSchema::fromFile(base_path('docs/formats/prescribe-input.schema.json')),
+        );
     }
 
     /** @throws InputFaults */

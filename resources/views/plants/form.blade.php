@@ -1,5 +1,4 @@
 @php($title = $plant->exists ? 'Edit '.$plant->label : 'Add a plant')
-@php($cm = static fn (?int $mm): ?int => $mm === null ? null : intdiv($mm, 10))
 <x-layout :title="$title">
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a> / <a href="{{ route('gardens.show', $garden) }}">{{ $garden->name }}</a></p>
     <h1>{{ $title }}</h1>
@@ -18,10 +17,10 @@
         </fieldset>
         <fieldset><legend>Its measures</legend>
             <div class="row">
-                <div class="col-6 col-md-3"><x-field name="height_cm" label="Height, cm" type="number" :value="$cm($plant->height_mm)" min="1" /></div>
-                <div class="col-6 col-md-3"><x-field name="spread_cm" label="Spread, cm" type="number" :value="$cm($plant->spread_mm)" min="1" /></div>
-                <div class="col-6 col-md-3"><x-field name="run_cm" label="Run of hedge or row, cm" type="number" :value="$cm($plant->run_mm)" min="1" /></div>
-                <div class="col-6 col-md-3"><x-field name="flowering_height_cm" label="Flowers wanted at, cm" type="number" :value="$cm($plant->flowering_height_mm)" min="1" /></div>
+                <div class="col-6 col-md-3"><x-field name="height_cm" label="Height, cm" type="number" :value="\App\Support\LengthField::cm($plant->height_mm)" min="1" /></div>
+                <div class="col-6 col-md-3"><x-field name="spread_cm" label="Spread, cm" type="number" :value="\App\Support\LengthField::cm($plant->spread_mm)" min="1" /></div>
+                <div class="col-6 col-md-3"><x-field name="run_cm" label="Run of hedge or row, cm" type="number" :value="\App\Support\LengthField::cm($plant->run_mm)" min="1" /></div>
+                <div class="col-6 col-md-3"><x-field name="flowering_height_cm" label="Flowers wanted at, cm" type="number" :value="\App\Support\LengthField::cm($plant->flowering_height_mm)" min="1" /></div>
                 <div class="col-6 col-md-3"><x-field name="stems_old" label="Old stems at the base" type="number" :value="$plant->stems_old" min="0" /></div>
                 <div class="col-6 col-md-3"><x-field name="stems_young" label="Young stems" type="number" :value="$plant->stems_young" min="0" /></div>
             </div>
