@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\Auth\ForgotPasswordController;
 use App\Http\Controllers\Auth\LoginController;
 use App\Http\Controllers\Auth\ResetPasswordController;
+use App\Http\Controllers\FrostController;
 use App\Http\Controllers\GardenController;
 use App\Http\Controllers\ObservationController;
 use App\Http\Controllers\PlantBookController;
@@ -30,6 +31,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/', [SeasonController::class, 'index'])->name('season');
     Route::get('search', [SearchController::class, 'index'])->name('search');
 
+    Route::get('frost-dates', [FrostController::class, 'show'])->name('frost');
     Route::resource('gardens', GardenController::class)->except('destroy');
     Route::resource('gardens.plants', PlantController::class)->shallow()->except('index');
     Route::get('plants/{plant}/record', [PlantController::class, 'record'])->name('plants.record');

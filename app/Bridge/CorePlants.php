@@ -17,9 +17,10 @@ use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\WinterClass;
+use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Observation as CoreObservation;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\PlantBook\SpringReader;
+use PruningHook\Core\PlantBook\SeasonReader;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\LoggedWork;
 use PruningHook\Core\Prescription\Plant as CorePlant;
@@ -28,9 +29,6 @@ use PruningHook\Core\Prescription\StemCount;
 /** Turns rows into the core's values. Nothing else does. */
 final class CorePlants
 {
-    /** How far a neighbour's spring still tells something of this one. Common practice. */
-    private const NEIGHBOURS_KM = 30;
-
     private ?Firm $firm = null;
 
     /** @var ?Collection<int, Observation> */
@@ -63,6 +61,7 @@ final class CorePlants
             hazards: $row->hazards,
             history: array_values($row->workLogs->map(static fn (WorkLog $log): LoggedWork => LoggedWork::of(
                 $log->task, $log->season, self::day($log->on), $log->outcome, $log->minutes,
+                $log->removed_percent, in_array('Nest', $log->findings, true) || $log->why === 'Nest found',
             ))->all()),
         );
     }
@@ -79,7 +78,7 @@ final class CorePlants
         );
     }
 
-    /** The garden's site through its seasons, with the springs its crew and its neighbours' have seen. */
+    /** The garden's site through its seasons, with the signs its crew and its neighbours' have seen. */
     public function years(Garden $row): SiteYears
     {
         return $this->years[$row->id] ??= $this->readYears($row);
@@ -88,26 +87,26 @@ final class CorePlants
     private function readYears(Garden $row): SiteYears
     {
         $site = $this->site($row);
-        $reader = SpringReader::with($this->book);
-        $springs = [];
+        $reader = SeasonReader::with($this->book);
+        $seasons = [];
         foreach ($this->observations()->groupBy('season') as $season => $seen) {
             $season = (int) $season;
             $average = SiteYear::of($site, $season);
             $near = [];
             foreach ($seen->where('garden_id', '!=', $row->id) as $observation) {
                 $there = $this->site($observation->garden);
-                if ($site->kilometresTo($there) <= self::NEIGHBOURS_KM) {
+                if ($site->kilometresTo($there) <= $this->book->figures->number(Figure::NeighboursWithin)) {
                     $near[] = [self::observation($observation), SiteYear::of($there, $season), $observation->garden->name];
                 }
             }
-            $springs[$season] = $reader->read(
+            $seasons[$season] = $reader->read(
                 array_values($seen->where('garden_id', $row->id)->map(self::observation(...))->all()),
                 $average,
                 $near,
             );
         }
 
-        return SiteYears::of($site, $springs);
+        return SiteYears::of($site, $seasons);
     }
 
     /** @return Collection<int, Observation> */

@@ -12,8 +12,9 @@ use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Observation;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\PlantBook\SpringReader;
+use PruningHook\Core\PlantBook\SeasonReader;
 use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Prescription\Contradictions;
 use PruningHook\Core\Prescription\LoggedWork;
 use PruningHook\Core\Prescription\Outcome;
 use PruningHook\Core\Prescription\Plant;
@@ -97,7 +98,7 @@ final class PrescribeInput
     /** @param  array<string, mixed>  $data as the schema has passed it */
     private function plant(array $data, string $path, ?SiteYear $year, ?Day $today): ?Plant
     {
-        /** @var array{ref: string, kind: string, planted?: ?string, height_mm?: ?int, spread_mm?: ?int, run_mm?: ?int, count?: int, flowering_height_mm?: ?int, stems?: ?array{old: int, young: int}, form?: ?string, aim?: ?string, grafted?: ?bool, practice?: array<string, string>, hazards?: list<string>, history?: list<array{task: string, season: int, on: string, outcome: string, minutes?: ?int}>} $data */
+        /** @var array{ref: string, kind: string, planted?: ?string, height_mm?: ?int, spread_mm?: ?int, run_mm?: ?int, count?: int, flowering_height_mm?: ?int, stems?: ?array{old: int, young: int}, form?: ?string, aim?: ?string, grafted?: ?bool, practice?: array<string, string>, hazards?: list<string>, history?: list<array{task: string, season: int, on: string, outcome: string, minutes?: ?int, removed_percent?: ?int, nest?: bool}>} $data */
         $before = count($this->faults);
         $kind = $this->tried("$path.kind", fn (): string => $this->book->find($data['kind'])->id ?? throw $this->unknown($data['kind']));
         $planted = $this->tried("$path.planted", static fn (): ?Day => isset($data['planted']) ? Day::parse($data['planted']) : null);
@@ -105,6 +106,11 @@ final class PrescribeInput
             $this->faults[] = "$path.planted: $planted is in the future of $today";
         }
         $this->tried("$path.practice", fn (): Practice => Practice::of($this->book->questions, $data['practice'] ?? []));
+        if ($kind !== null) {
+            foreach (Contradictions::of($this->book->kind($kind), $data['aim'] ?? null, $data['flowering_height_mm'] ?? null, $data['grafted'] ?? null) as $fact => $told) {
+                $this->faults[] = "$path.".($fact === 'flowering_height' ? 'flowering_height_mm' : $fact).": $told";
+            }
+        }
         $history = [];
         foreach ($data['history'] ?? [] as $index => $line) {
             $on = $this->tried("$path.history[$index].on", static fn (): Day => Day::parse($line['on']));
@@ -112,7 +118,7 @@ final class PrescribeInput
                 $this->faults[] = "$path.history[$index].task: $kind has no task \"{$line['task']}\"";
             }
             if ($on !== null) {
-                $history[] = LoggedWork::of($line['task'], $line['season'], $on, Outcome::from($line['outcome']), $line['minutes'] ?? null);
+                $history[] = LoggedWork::of($line['task'], $line['season'], $on, Outcome::from($line['outcome']), $line['minutes'] ?? null, $line['removed_percent'] ?? null, $line['nest'] ?? false);
             }
         }
         if (count($this->faults) > $before || $kind === null) {
@@ -149,12 +155,12 @@ final class PrescribeInput
         return is_string($today) ? $this->tried('$.today', static fn (): Day => Day::parse($today)) : null;
     }
 
-    /** The season with its spring as it was observed; each observation that cannot be is a fault of its own. */
+    /** The season as its signs tell it; each sign that cannot be is a fault of its own. */
     private function seen(SiteYear $year, ?Day $today): SiteYear
     {
         /** @var list<array{event: string, date: string}> $given */
         $given = $this->data['observations'] ?? [];
-        $reader = SpringReader::with($this->book);
+        $reader = SeasonReader::with($this->book);
         $observations = [];
         foreach ($given as $index => $each) {
             $path = "\$.observations[$index]";

@@ -7,9 +7,10 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use PruningHook\Core\PlantBook\SeasonReader;
 
 /**
- * A sign of spring that the crew saw in a garden; one of a sort a season.
+ * A sign of spring or autumn that the crew saw in a garden; one of a sort a season.
  *
  * @property int $id
  * @property int $garden_id
@@ -29,8 +30,23 @@ final class Observation extends Model
         'bush-rose-bud-break' => 'Roses breaking bud',
         'plum-bloom' => 'Plum in flower',
         'apple-bloom' => 'Apple in flower',
+        'last-frost' => 'Last frost',
         'lilac-bloom' => 'Lilac in flower',
+        'first-frost' => 'First frost',
+        'birch-leaf-fall' => 'Birch bare of leaves',
+        'apple-leaf-fall' => 'Apple bare of leaves',
+        'lilac-leaf-fall' => 'Lilac bare of leaves',
     ];
+
+    /**
+     * The signs of one half of the season, `spring` or `autumn`.
+     *
+     * @return array<string, string>
+     */
+    public static function inHalf(string $half): array
+    {
+        return array_filter(self::SIGNS, static fn (string $event): bool => SeasonReader::half($event) === $half, ARRAY_FILTER_USE_KEY);
+    }
 
     protected $fillable = ['garden_id', 'event', 'on', 'season', 'seen_by'];
 

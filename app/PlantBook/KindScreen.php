@@ -19,6 +19,7 @@ use PruningHook\Core\Planning\PlantYear;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Prescription\CutOn;
 use PruningHook\Core\Prescription\Plant as CorePlant;
 use PruningHook\Core\Prescription\Prescriber;
 
@@ -40,6 +41,8 @@ final readonly class KindScreen
         $practice = $garden === null ? Practice::of($this->book->questions) : $this->bridge->practice($garden);
         $season = SiteYear::seasonOn($years->site, $today);
         $plant = CorePlant::of($kind->id, $kind->id);
+        $span = Span::of($today->minus(45), $today->plus(319));
+        $days = CutOn::with($this->book)->through($plant, $years, $span, $practice);
 
         return [
             'kind' => $kind,
@@ -49,7 +52,8 @@ final readonly class KindScreen
             'gardens' => $gardens,
             'today' => $today,
             'tasks' => Prescriber::with($this->book)->prescribe($plant, $years->season($season), $practice)->tasks,
-            'ring' => Ring::of(PlantYear::gather($this->book, $plant, $years, $practice, $today, Span::of($today->minus(45), $today->plus(319)), [])),
+            'ring' => Ring::of(PlantYear::gather($this->book, $plant, $years, $practice, $today, $span, []), $days),
+            'days' => $days,
             'questions' => array_intersect_key($this->book->questions, array_flip($kind->questions())),
             'ours' => Plant::query()->with('garden')->where('kind', $kind->id)->orderBy('label')->get(),
         ];

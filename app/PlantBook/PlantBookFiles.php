@@ -6,8 +6,10 @@ namespace App\PlantBook;
 
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
+use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\PlantBook\KindReader;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\RemovalCaps;
 use PruningHook\Core\PlantBook\Sources;
 use PruningHook\Core\Practice\SchoolQuestion;
 use Symfony\Component\Yaml\Exception\ParseException;
@@ -42,6 +44,8 @@ final readonly class PlantBookFiles
             $this->told('schools.yaml', fn () => $this->questions(Entry::of($files['schools.yaml'] ?? []))),
             $this->cautions($files['cautions.yaml'] ?? []),
             $sources,
+            $this->told('figures.yaml', static fn () => Figures::fromEntry(Entry::of($files['figures.yaml'] ?? [])->entry('figures'), $sources)),
+            $this->told('general.yaml', static fn () => RemovalCaps::fromEntry(Entry::of($files['general.yaml'] ?? [])->entry('removal_caps'), $sources)),
         );
     }
 
@@ -175,13 +179,7 @@ final readonly class PlantBookFiles
      */
     private function cautions(array $data): array
     {
-        $entry = Entry::of($data)->entry('cautions');
-        $texts = [];
-        foreach ($entry->keys() as $key) {
-            $texts[$key] = $entry->string($key);
-        }
-
-        return $texts;
+        return Entry::of($data)->entry('cautions')->texts();
     }
 
     /** @return array<string, SchoolQuestion> */
@@ -189,10 +187,7 @@ final readonly class PlantBookFiles
     {
         $questions = [];
         foreach ($file->entries('schools') as $entry) {
-            $options = [];
-            foreach ($entry->entry('options')->keys() as $option) {
-                $options[$option] = $entry->entry('options')->string($option);
-            }
+            $options = $entry->entry('options')->texts();
             $key = $entry->string('key');
             $questions[$key] = SchoolQuestion::of($key, $entry->string('name'), $options, $entry->string('default'), 'common practice');
             if (! isset($options[$entry->string('default')])) {

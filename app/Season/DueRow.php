@@ -7,6 +7,7 @@ namespace App\Season;
 use App\Models\Plant;
 use App\Models\Visit;
 use App\Visits\TaskChoice;
+use App\Weather\Hold;
 use PruningHook\Core\Planning\DueTask;
 
 /** A due task with its plant, and the visit it is already planned for. */
@@ -16,6 +17,8 @@ final readonly class DueRow
         public Plant $plant,
         public DueTask $due,
         public ?Visit $visit,
+        /** what the forecast holds the work for today, where its window is open */
+        public ?Hold $hold,
     ) {
     }
 

@@ -8,8 +8,10 @@ use App\Bridge\CorePlants;
 use App\Models\Plant;
 use App\Models\Visit;
 use App\Models\VisitTask;
+use App\Weather\Outlook;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Planning\Agenda;
+use PruningHook\Core\Planning\Urgency;
 use PruningHook\Core\PlantBook\PlantBook;
 
 /** What plants are due for, joined with what is already planned. */
@@ -18,6 +20,7 @@ final readonly class DueRows
     public function __construct(
         private PlantBook $book,
         private CorePlants $bridge,
+        private Outlook $outlook,
     ) {
     }
 
@@ -31,6 +34,7 @@ final readonly class DueRows
     {
         $agenda = Agenda::with($this->book);
         $rows = [];
+        $holds = [];
         foreach ($plants as $plant) {
             $core = $this->bridge->plant($plant);
             $years = $this->bridge->years($plant->garden);
@@ -38,8 +42,11 @@ final readonly class DueRows
             $due = $from === null || $to === null
                 ? $agenda->around($core, $years, $practice, $today)
                 : $agenda->between($core, $years, $practice, $today, $from, $to);
+            // One forecast serves a whole garden.
+            $hold = array_key_exists($plant->garden_id, $holds) ? $holds[$plant->garden_id] : $holds[$plant->garden_id] = $this->outlook->hold($years->site, $today);
             foreach ($due as $task) {
-                $rows[] = new DueRow($plant, $task, self::planned($plant, $task->task->key, $task->task->season, $today));
+                $isOpen = in_array($task->urgency, [Urgency::Open, Urgency::Closing], true);
+                $rows[] = new DueRow($plant, $task, self::planned($plant, $task->task->key, $task->task->season, $today), $isOpen ? $hold : null);
             }
         }
         usort($rows, static fn (DueRow $a, DueRow $b): int => $a->due->task->window->closes->number <=> $b->due->task->window->closes->number);

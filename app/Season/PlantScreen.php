@@ -6,6 +6,7 @@ namespace App\Season;
 
 use App\Bridge\CorePlants;
 use App\Models\Plant;
+use App\Weather\Outlook;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Span;
@@ -22,6 +23,7 @@ final readonly class PlantScreen
         private CorePlants $bridge,
         private DueRows $rows,
         private PlantYears $years,
+        private Outlook $outlook,
     ) {
     }
 
@@ -34,6 +36,9 @@ final readonly class PlantScreen
         $years = $this->bridge->years($plant->garden);
         $span = Span::of($today->minus(45), $today->plus(319));
 
+        $practice = $this->bridge->practice($plant->garden);
+        $forecast = $this->outlook->forecast($years->site, $today);
+        $days = CutOn::with($this->book)->through($core, $years, $span, $practice, $forecast);
         $rows = $this->once($this->rows->for([$plant], $today, $span->from, $span->to));
 
         return [
@@ -41,10 +46,11 @@ final readonly class PlantScreen
             'kind' => $kind,
             'today' => $today,
             'season' => SiteYear::seasonOn($years->site, $today),
-            'ring' => Ring::of($this->years->of($plant, $today, $span)),
+            'ring' => Ring::of($this->years->of($plant, $today, $span), $days),
+            'days' => $days,
             'rows' => $rows,
             'plan' => self::toPlan($rows),
-            'verdict' => CutOn::with($this->book)->judge($core, $years, $cut, $this->bridge->practice($plant->garden)),
+            'verdict' => CutOn::with($this->book)->judge($core, $years, $cut, $practice, $forecast),
             'logs' => $plant->workLogs->sortByDesc('on')->take(5),
             'left' => $plant->workLogs->whereNotNull('left_for_next_year')->sortByDesc('on')->take(3),
         ];

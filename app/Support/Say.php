@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use Carbon\CarbonInterface;
+use Illuminate\Support\Carbon;
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Units\Length;
@@ -43,6 +45,14 @@ final readonly class Say
     public static function minutes(int $minutes): string
     {
         return $minutes < 90 ? $minutes.' min' : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
+    }
+
+    /** A time of day in the firm's own time zone, "07:05", of minutes after midnight UTC. */
+    public static function clock(int $minutes, CarbonInterface $day): string
+    {
+        $zone = config('hook.time_zone');
+
+        return Carbon::parse($day->format('Y-m-d'), 'UTC')->addMinutes($minutes)->setTimezone(is_string($zone) ? $zone : 'UTC')->format('H:i');
     }
 
     public static function length(?int $mm): ?string

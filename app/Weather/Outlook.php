@@ -9,10 +9,12 @@ use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\WinterClass;
+use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\Reason;
+use PruningHook\Core\Weather\Advice;
 use PruningHook\Core\Weather\DayWeather;
+use PruningHook\Core\Weather\Forecast;
 use PruningHook\Core\Weather\GrowingDegreeDays;
 use PruningHook\Core\Weather\WorkAdvice;
 
@@ -39,12 +41,37 @@ final readonly class Outlook
         return $ahead < 0 || $ahead > self::FORECAST_DAYS ? null : $this->station->days($site, $day, $day)[0];
     }
 
-    /** @return list<Reason> */
+    /** The days ahead as they are forecast, today included. */
+    public function forecast(Site $site, Day $today): Forecast
+    {
+        return Forecast::of($this->station->days($site, $today, $today->plus(self::FORECAST_DAYS + $this->book->figures->number(Figure::FrostAfterCut))));
+    }
+
+    /** What holds work at a site today, and the first day the forecast lets it go on; null where nothing does. */
+    public function hold(Site $site, Day $today): ?Hold
+    {
+        $forecast = $this->forecast($site, $today);
+        $advice = WorkAdvice::with($this->book->figures);
+        $holds = static fn (Day $day): ?Advice => array_values(array_filter($advice->on($forecast->from($day)), static fn (Advice $each): bool => $each->hold))[0] ?? null;
+        $now = $holds($today);
+        if ($now === null) {
+            return null;
+        }
+        for ($ahead = 1; $ahead <= self::FORECAST_DAYS; $ahead++) {
+            if ($holds($today->plus($ahead)) === null) {
+                return new Hold($now->reason, $today->plus($ahead));
+            }
+        }
+
+        return new Hold($now->reason, null);
+    }
+
+    /** @return list<Advice> */
     public function advice(Site $site, Day $day, Day $today): array
     {
         return $this->on($site, $day, $today) === null
             ? []
-            : WorkAdvice::on($this->station->days($site, $day, $day->plus(WorkAdvice::FROST_DAYS - 1)));
+            : WorkAdvice::with($this->book->figures)->on($this->forecast($site, $today)->from($day));
     }
 
     /**

@@ -10,14 +10,16 @@ final readonly class Closure
     private function __construct(
         public Day $from,
         public Day $to,
+        /** "Disease closure", say */
+        public string $name,
         public string $because,
         public string $source,
     ) {
     }
 
-    public static function of(Day $from, Day $to, string $because, string $source): self
+    public static function of(Day $from, Day $to, string $name, string $because, string $source): self
     {
-        return new self($from, $to, $because, $source);
+        return new self($from, $to, $name, $because, $source);
     }
 
     public function contains(Day $day): bool

@@ -12,6 +12,14 @@ enum DayState: string
     case AtACost = 'at-a-cost';
     case Closed = 'closed';
 
+    /** The worse of two. */
+    public function orWorse(self $other): self
+    {
+        $order = [self::Best, self::Open, self::AtACost, self::Closed];
+
+        return array_search($other, $order, true) > array_search($this, $order, true) ? $other : $this;
+    }
+
     public function inWords(): string
     {
         return match ($this) {

@@ -29,6 +29,24 @@ final readonly class Hopkins
         return (int) round(self::DAYS * ($poleward + $east + ($to->elevationM - $from->elevationM) / self::METRES));
     }
 
+    /**
+     * The frost dates of a place nobody has watched, carried from one that somebody has: the last frost comes later by
+     * the delay, the first as much earlier.
+     *
+     * @return ?array{last: MonthDay, first: MonthDay} null where the watched site has no frost
+     */
+    public static function carry(Site $from, Site $to): ?array
+    {
+        if ($from->lastFrost === null || $from->firstFrost === null) {
+            return null;
+        }
+        $delay = self::delay($from, $to);
+        // Any year that is no leap year will do: only month and day are kept.
+        $carried = static fn (MonthDay $date, int $days): MonthDay => MonthDay::of($date->in(2027)->plus($days));
+
+        return ['last' => $carried($from->lastFrost, $delay), 'first' => $carried($from->firstFrost, -$delay)];
+    }
+
     private static function inNorthAmerica(Site $site): bool
     {
         return $site->latitude > 14 && $site->longitude < -50 && $site->longitude > -170;

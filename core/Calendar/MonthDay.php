@@ -29,6 +29,11 @@ final readonly class MonthDay implements Stringable
         return new self((int) $part[1], (int) $part[2]);
     }
 
+    public static function of(Day $day): self
+    {
+        return new self($day->month(), $day->dayOfMonth());
+    }
+
     /** The day in the given year; 29 February falls on the 28th where there is none. */
     public function in(int $year): Day
     {

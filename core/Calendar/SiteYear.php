@@ -32,45 +32,62 @@ final readonly class SiteYear implements Anchors
     private function __construct(
         public Site $site,
         public int $season,
-        public Spring $spring,
+        public SeasonSeen $seen,
         private array $days,
         private ?self $before,
     ) {
     }
 
-    /** @param  ?Spring  $spring as it was seen to come; an average one where left out */
-    public static function of(Site $site, int $season, ?Spring $spring = null): self
+    /**
+     * @param  ?SeasonSeen  $seen  what its signs tell; an average season where left out
+     * @param  ?SeasonSeen  $before  the same of the season before, whose autumn this one's winter work hangs on
+     */
+    public static function of(Site $site, int $season, ?SeasonSeen $seen = null, ?SeasonSeen $before = null): self
     {
-        return self::with($site, $season, $spring ?? Spring::average(), self::with($site, $season - 1, Spring::average(), null));
+        $average = SeasonSeen::average();
+
+        return self::with($site, $season, $seen ?? $average, self::with($site, $season - 1, $before ?? $average, null));
     }
 
-    /** The season before, with an average spring. */
+    /** The season before. */
     public function before(): self
     {
-        return $this->before ?? self::with($this->site, $this->season - 1, Spring::average(), null);
+        return $this->before ?? self::with($this->site, $this->season - 1, SeasonSeen::average(), null);
     }
 
-    /** The same season with an average spring, to tell what the observations have moved. */
+    /** The season after, of which nothing is seen yet. */
+    public function after(): self
+    {
+        return self::of($this->site, $this->season + 1, null, $this->seen);
+    }
+
+    /** The same season as an average one, to tell what the signs have moved. */
     public function average(): self
     {
-        return $this->spring->isAverage() ? $this : self::of($this->site, $this->season);
+        return $this->isAverage() ? $this : self::of($this->site, $this->season);
     }
 
-    private static function with(Site $site, int $season, Spring $spring, ?self $before): self
+    public function isAverage(): bool
+    {
+        return $this->seen->isAverage() && ($this->before?->seen->isAverage() ?? true);
+    }
+
+    private static function with(Site $site, int $season, SeasonSeen $seen, ?self $before): self
     {
         $midwinter = $site->hemisphere()->midwinterOf($season);
-        $lastFrost = ($site->lastFrost?->nearest($midwinter->plus(120)) ?? $midwinter->plus(self::FROSTLESS_SPRING))->plus($spring->shift);
+        $lastFrost = ($site->lastFrost?->nearest($midwinter->plus(120)) ?? $midwinter->plus(self::FROSTLESS_SPRING))->plus($seen->spring->days);
+        $firstFrost = ($site->firstFrost?->nearest($midwinter->plus(310)) ?? $midwinter->plus(self::FROSTLESS_AUTUMN))->plus($seen->autumn->days);
 
-        return new self($site, $season, $spring, [
+        return new self($site, $season, $seen, [
             Anchor::Midwinter->value => $midwinter,
             Anchor::LastFrost->value => $lastFrost,
             Anchor::Midsummer->value => $site->hemisphere()->midsummerOf($season),
-            Anchor::FirstFrost->value => $site->firstFrost?->nearest($midwinter->plus(310))
-                ?? $midwinter->plus(self::FROSTLESS_AUTUMN),
-            Anchor::PreviousFirstFrost->value => $site->firstFrost?->nearest($midwinter->minus(55))
+            Anchor::FirstFrost->value => $firstFrost,
+            Anchor::PreviousFirstFrost->value => $before?->day(Anchor::FirstFrost)
+                ?? $site->firstFrost?->nearest($midwinter->minus(55))
                 ?? $midwinter->minus(365 - self::FROSTLESS_AUTUMN),
             Anchor::ForsythiaBloom->value => $lastFrost->minus(self::FORSYTHIA_BEFORE_LAST_FROST),
-            ...$spring->seen,
+            ...$seen->days,
         ], $before);
     }
 

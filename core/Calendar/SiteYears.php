@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Calendar;
 
-/** A site through its seasons, with the springs that were seen to come early or late. */
+/** A site through its seasons, with what was seen of each. */
 final readonly class SiteYears
 {
     /** Days before its midwinter in which a season's first windows open; a test holds the plant book to it. */
@@ -13,22 +13,22 @@ final readonly class SiteYears
     /** Days after the midwinter that ends it in which a season's last windows close. */
     public const REACH_AFTER = 30;
 
-    /** @param  array<int, Spring>  $springs by season */
+    /** @param  array<int, SeasonSeen>  $seen by season */
     private function __construct(
         public Site $site,
-        private array $springs,
+        private array $seen,
     ) {
     }
 
-    /** @param  array<int, Spring>  $springs by season; seasons not named have an average one */
-    public static function of(Site $site, array $springs = []): self
+    /** @param  array<int, SeasonSeen>  $seen by season; seasons not named are average ones */
+    public static function of(Site $site, array $seen = []): self
     {
-        return new self($site, $springs);
+        return new self($site, $seen);
     }
 
     public function season(int $season): SiteYear
     {
-        return SiteYear::of($this->site, $season, $this->springs[$season] ?? null);
+        return SiteYear::of($this->site, $season, $this->seen[$season] ?? null, $this->seen[$season - 1] ?? null);
     }
 
     /**

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Drawing;
 
+use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\DayState;
 use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Planning\PlantYear;
 use PruningHook\Core\Planning\Urgency;
+use PruningHook\Core\Prescription\DayRun;
 
 /**
  * A plant's year as a growth ring, January at the top, 200 mm across: each task on a ring of its own, bloom and
- * closures inside them, visits on the rim, today as a hand.
+ * the days outside their windows inside them, visits on the rim, today as a hand.
  */
 final readonly class Ring
 {
@@ -34,7 +37,8 @@ final readonly class Ring
     ) {
     }
 
-    public static function of(PlantYear $year): self
+    /** @param  list<DayRun>  $days  what each day of the year is; where given, they are drawn in place of the closures */
+    public static function of(PlantYear $year, array $days = []): self
     {
         $lanes = [];
         $sectors = [];
@@ -49,18 +53,43 @@ final readonly class Ring
             ));
         }
         $closedOuter = $bloomOuter - self::LANE / 2 - self::GAP;
-        foreach ($year->closed as $closure) {
-            $sectors[] = self::sector('closed', $closure->from, $closure->to, $closedOuter, self::LANE, sprintf(
-                'Closed %s to %s: %s', $closure->from->inWords(), $closure->to->inWords(), $closure->because,
-            ));
-        }
+        $inner = $days === [] ? self::closures($year, $closedOuter) : self::days($days, $closedOuter);
+        $sectors = [...$sectors, ...$inner];
 
         return new self(
             $sectors,
             array_map(self::degrees(...), $year->visits),
             self::degrees($year->today),
-            $year->closed === [] ? $closedOuter : $closedOuter - self::LANE - self::GAP,
+            $inner === [] ? $closedOuter : $closedOuter - self::LANE - self::GAP,
         );
+    }
+
+    /** @return list<Sector> */
+    private static function closures(PlantYear $year, float $outer): array
+    {
+        return array_map(static fn (Closure $closure): Sector => self::sector('closed', $closure->from, $closure->to, $outer, self::LANE, sprintf(
+            '%s %s to %s: %s', $closure->name, $closure->from->inWords(), $closure->to->inWords(), $closure->because,
+        )), $year->closed);
+    }
+
+    /**
+     * The days outside every window: those possible at a cost as a thin band, the closed ones hatched.
+     *
+     * @param  list<DayRun>  $days
+     * @return list<Sector>
+     */
+    private static function days(array $days, float $outer): array
+    {
+        $sectors = [];
+        foreach ($days as $run) {
+            if ($run->state === DayState::Closed || $run->state === DayState::AtACost) {
+                $sectors[] = $run->state === DayState::Closed
+                    ? self::sector('closed', $run->from, $run->to, $outer, self::LANE, $run->inWords())
+                    : self::sector('cost', $run->from, $run->to, $outer - self::LANE / 3, self::LANE / 3, $run->inWords());
+            }
+        }
+
+        return $sectors;
     }
 
     /** Where a day stands on the ring: January at the top, clockwise. */

@@ -17,7 +17,7 @@ final readonly class Sector
     ) {
     }
 
-    /** @param  string  $kind `open`, `best`, `closed`, `bloom` or `done` */
+    /** @param  string  $kind `open`, `best`, `closed`, `cost`, `bloom` or `done` */
     public static function of(string $kind, float $from, float $to, float $inner, float $outer, string $says): self
     {
         return new self($kind, $from, $to, $inner, $outer, $says);

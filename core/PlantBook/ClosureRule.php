@@ -14,18 +14,19 @@ final readonly class ClosureRule
     private function __construct(
         private Edge $from,
         private Edge $to,
+        private string $name,
         private string $because,
         private string $source,
     ) {
     }
 
-    public static function of(Edge $from, Edge $to, string $because, string $source): self
+    public static function of(Edge $from, Edge $to, string $name, string $because, string $source): self
     {
-        return new self($from, $to, $because, $source);
+        return new self($from, $to, $name, $because, $source);
     }
 
     public function in(Anchors $year): Closure
     {
-        return Closure::of($this->from->in($year), $this->to->in($year), $this->because, $this->source);
+        return Closure::of($this->from->in($year), $this->to->in($year), $this->name, $this->because, $this->source);
     }
 }

@@ -106,6 +106,23 @@ final readonly class Entry
         return $entries;
     }
 
+    /**
+     * All of it as named texts.
+     *
+     * @return array<string, string>
+     *
+     * @throws Fault when one is not text
+     */
+    public function texts(): array
+    {
+        $texts = [];
+        foreach ($this->keys() as $key) {
+            $texts[$key] = $this->string($key);
+        }
+
+        return $texts;
+    }
+
     /** @return list<string> */
     public function keys(): array
     {

@@ -41,6 +41,10 @@ final readonly class Kind
         public string $hardCutting,
         /** growing degree days (base 50 F, from 1 January) at first bloom, where they are published */
         public ?int $bloomDegreeDays,
+        /** @var ?array{int, string} the share of its live growth that may go in a season, in per cent, and the source */
+        public ?array $removalCap,
+        /** @var array<string, string> aims it cannot serve, and why */
+        public array $notFor,
     ) {
     }
 
@@ -51,6 +55,8 @@ final readonly class Kind
      * @param  list<string>  $cautions
      * @param  list<ClosureRule>  $closures
      * @param  array<string, TaskRule>  $tasks
+     * @param  ?array{int, string}  $removalCap
+     * @param  array<string, string>  $notFor
      */
     public static function of(
         string $id,
@@ -73,9 +79,11 @@ final readonly class Kind
         string $vigour,
         string $hardCutting,
         ?int $bloomDegreeDays,
+        ?array $removalCap,
+        array $notFor,
     ): self {
         return new self($id, $name, $botanical, $alsoCalled, $habit, $wood, $phenology, $traits, $typicalHeightMm,
-            $growthMm, $lowestFrameworkMm, $usualCutMm, $cautions, $closures, $tasks, $about, $family, $vigour, $hardCutting, $bloomDegreeDays);
+            $growthMm, $lowestFrameworkMm, $usualCutMm, $cautions, $closures, $tasks, $about, $family, $vigour, $hardCutting, $bloomDegreeDays, $removalCap, $notFor);
     }
 
     public function has(string $trait): bool

@@ -60,6 +60,8 @@ final readonly class KindReader
             vigour: $kind->string('vigour', 'medium'),
             hardCutting: $kind->string('hard_cutting', 'slowly'),
             bloomDegreeDays: $kind->int('bloom_degree_days_f'),
+            removalCap: $kind->has('removal_cap') ? RemovalCaps::one($kind->entry('removal_cap'), $this->sources) : null,
+            notFor: $kind->entry('not_for')->texts(),
         );
     }
 
@@ -142,6 +144,7 @@ final readonly class KindReader
         return ClosureRule::of(
             $entry->parsed('from', Edge::parse(...)),
             $entry->parsed('to', Edge::parse(...)),
+            $entry->string('name', 'Closed'),
             $entry->string('because'),
             $this->source($entry),
         );

@@ -22,6 +22,8 @@ final readonly class PlantBook
         public array $questions,
         public array $cautions,
         public Sources $sources,
+        public Figures $figures,
+        public RemovalCaps $caps,
     ) {
     }
 
@@ -32,7 +34,7 @@ final readonly class PlantBook
      *
      * @throws Fault when two kinds claim one name, or a kind names a question or caution nobody describes
      */
-    public static function of(array $kinds, array $questions, array $cautions, Sources $sources): self
+    public static function of(array $kinds, array $questions, array $cautions, Sources $sources, Figures $figures, RemovalCaps $caps): self
     {
         $byId = [];
         $names = [];
@@ -57,7 +59,7 @@ final readonly class PlantBook
             }
         }
 
-        return new self($byId, $names, $questions, $cautions, $sources);
+        return new self($byId, $names, $questions, $cautions, $sources, $figures, $caps);
     }
 
     public function find(string $name): ?Kind

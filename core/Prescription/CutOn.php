@@ -4,29 +4,45 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Prescription;
 
+use PruningHook\Core\Amount\Budget;
+use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\DayState;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
+use PruningHook\Core\Calendar\Span;
+use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\OutsideWindow;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\TaskRule;
 use PruningHook\Core\Practice\Practice;
-use PruningHook\Core\Prescription\Outside\Consequence;
-use PruningHook\Core\Prescription\Outside\FlowerBudsLost;
-use PruningHook\Core\Prescription\Outside\TenderRegrowth;
+use PruningHook\Core\Prescription\Days\Consequence;
+use PruningHook\Core\Prescription\Days\DayCase;
+use PruningHook\Core\Prescription\Days\DayRule;
+use PruningHook\Core\Prescription\Days\FlowerBudsLost;
+use PruningHook\Core\Prescription\Days\Nesting;
+use PruningHook\Core\Prescription\Days\NewlyPlanted;
+use PruningHook\Core\Prescription\Days\OverBudget;
+use PruningHook\Core\Prescription\Days\SwollenBuds;
+use PruningHook\Core\Prescription\Days\TenderRegrowth;
+use PruningHook\Core\Prescription\Days\WeatherAhead;
 use PruningHook\Core\Reason;
+use PruningHook\Core\Weather\Forecast;
 
-/** Answers "what if we cut it on this day?": within a window, at what cost outside it, or not at all. */
+/** Answers "what if we cut it on this day?": within a window, at what cost outside it, or not at all; and so for a whole year. */
 final readonly class CutOn
 {
     private Prescriber $prescriber;
 
+    /** @var list<DayRule> */
+    private array $rules;
+
     private function __construct(private PlantBook $book)
     {
         $this->prescriber = Prescriber::with($book);
+        $this->rules = [new Nesting, new FlowerBudsLost, new TenderRegrowth, new NewlyPlanted, new SwollenBuds, new OverBudget, new WeatherAhead];
     }
 
     public static function with(PlantBook $book): self
@@ -34,50 +50,113 @@ final readonly class CutOn
         return new self($book);
     }
 
-    /** @throws \PruningHook\Core\Fault when the kind is unknown or the plant not in the ground on that day */
-    public function judge(Plant $plant, SiteYears $years, Day $day, Practice $practice): CutVerdict
+    /**
+     * @param  ?Forecast  $forecast  the weather of the days ahead, where it is known
+     *
+     * @throws Fault when the kind is unknown or the plant not in the ground on that day
+     */
+    public function judge(Plant $plant, SiteYears $years, Day $day, Practice $practice, ?Forecast $forecast = null): CutVerdict
+    {
+        return $this->day($plant, $years->holding($day), $this->tasks($plant, $years, Span::of($day, $day), $practice), $day, $practice, $forecast ?? Forecast::none());
+    }
+
+    /**
+     * What each day of a stretch is to the plant, days alike taken together.
+     *
+     * @return list<DayRun> without a gap
+     *
+     * @throws Fault when the kind is unknown
+     */
+    public function through(Plant $plant, SiteYears $years, Span $span, Practice $practice, ?Forecast $forecast = null): array
+    {
+        $tasks = $this->tasks($plant, $years, $span, $practice);
+        $runs = [];
+        $run = null;
+        $season = null;
+        for ($day = $span->from; ! $day->isAfter($span->to); $day = $day->plus(1)) {
+            if ($season === null || ! $day->isBefore($season->end())) {
+                $season = $years->holding($day);
+            }
+            $verdict = $this->day($plant, $season, $tasks, $day, $practice, $forecast ?? Forecast::none());
+            if ($run !== null && $run->goesOnWith($verdict)) {
+                $run = $run->until($day);
+
+                continue;
+            }
+            if ($run !== null) {
+                $runs[] = $run;
+            }
+            $run = DayRun::startedBy($verdict);
+        }
+
+        return $run === null ? [] : [...$runs, $run];
+    }
+
+    /** @param  list<Task>  $tasks  of this season and those around it */
+    private function day(Plant $plant, SiteYear $season, array $tasks, Day $day, Practice $practice, Forecast $forecast): CutVerdict
+    {
+        $case = $this->dayCase($plant, $season, $tasks, $day, $practice, $forecast);
+        $closed = $this->closure($case->kind, $season, $day);
+        if ($closed !== null) {
+            return CutVerdict::of($day, DayState::Closed, [], [$closed], $this->next($tasks, $day));
+        }
+        $consequences = array_values(array_filter(array_map(
+            static fn (DayRule $rule): ?Consequence => $rule->judge($case),
+            $this->rules,
+        )));
+        $reasons = [];
+        if ($case->isInWindow()) {
+            $best = array_filter($case->open, static fn (Task $task): bool => $task->window->isBestOn($day));
+            $state = $best === [] ? DayState::Open : DayState::Best;
+            $reasons = array_merge(...array_map(static fn (Task $task): array => $task->whenReasons(), $case->open));
+        } else {
+            $state = DayState::AtACost;
+            $consequences = [...$consequences, ...$this->besideTheWindow($case->kind, $tasks, $day)];
+        }
+        foreach ($consequences as $consequence) {
+            $state = $state->orWorse($consequence->state);
+            $reasons[] = $consequence->reason;
+        }
+        if ($reasons === []) {
+            $reasons[] = Reason::commonPractice('Nothing to gain', 'No task is open and none is near: the cut gains nothing.');
+        }
+
+        return CutVerdict::of($day, $state, $case->open, $reasons, $case->isInWindow() ? null : $this->next($tasks, $day));
+    }
+
+    /** @param  list<Task>  $tasks */
+    private function dayCase(Plant $plant, SiteYear $season, array $tasks, Day $day, Practice $practice, Forecast $forecast): DayCase
     {
         $kind = $this->book->kind($plant->kind);
-        $seen = $years->holding($day);
-        $tasks = $this->tasks($plant, $years, $seen->season, $practice);
-        $closed = $this->closure($kind, $seen, $day);
-        $holding = array_values(array_filter($tasks, static fn (Task $task): bool => $task->window->contains($day)));
-        $next = $this->next($tasks, $day);
-        if ($closed !== null) {
-            return CutVerdict::of($day, DayState::Closed, [], [$closed], $next);
-        }
-        if ($holding !== []) {
-            $best = array_filter($holding, static fn (Task $task): bool => $task->window->isBestOn($day));
+        $circumstances = Prescriber::circumstances($plant, $season, $practice);
+        $open = array_values(array_filter($tasks, static fn (Task $task): bool => $task->window->contains($day)));
+        [$cap, $source] = $this->book->caps->for($kind, $open === [] ? null : $open[0]->methodKey);
 
-            return CutVerdict::of($day, $best === [] ? DayState::Open : DayState::Best, $holding, array_merge(
-                ...array_map(static fn (Task $task): array => $task->whenReasons(), $holding),
-            ), null);
-        }
-        $consequences = [
-            ...$this->consequences($plant, $kind, $seen, $day, $practice),
-            ...$this->besideTheWindow($kind, $tasks, $day),
-        ];
-        $states = array_map(static fn (Consequence $consequence): DayState => $consequence->state, $consequences);
-
-        return CutVerdict::of(
+        return DayCase::of(
             $day,
-            in_array(DayState::Closed, $states, true) ? DayState::Closed : DayState::AtACost,
-            [],
-            array_map(static fn (Consequence $consequence): Reason => $consequence->reason, $consequences),
-            $next,
+            $plant,
+            $kind,
+            KindYear::of($season, $kind->phenology),
+            KindYear::of($season->after(), $kind->phenology),
+            $circumstances->yearInGround,
+            array_values(array_filter($kind->tasks, static fn (TaskRule $rule): bool => $rule->when->holds($circumstances))),
+            $open,
+            Budget::of($cap, $source, $plant->history, $season->season),
+            $forecast,
+            $this->book->figures,
         );
     }
 
     /**
-     * The tasks of the season before, this one and the next, in the order of their windows.
+     * The tasks of every season from the one before the stretch to the one after it.
      *
      * @return list<Task>
      */
-    private function tasks(Plant $plant, SiteYears $years, int $season, Practice $practice): array
+    private function tasks(Plant $plant, SiteYears $years, Span $span, Practice $practice): array
     {
         $tasks = [];
-        foreach ([$season - 1, $season, $season + 1] as $each) {
-            $year = $years->season($each);
+        foreach (range($years->holding($span->from)->season - 1, $years->holding($span->to)->season + 1) as $season) {
+            $year = $years->season($season);
             if ($plant->planted === null || ! $plant->planted->isAfter($year->end())) {
                 $tasks = [...$tasks, ...$this->prescriber->prescribe($plant, $year, $practice)->tasks];
             }
@@ -86,32 +165,20 @@ final readonly class CutOn
         return $tasks;
     }
 
-    private function closure(Kind $kind, SiteYear $seen, Day $day): ?Reason
+    private function closure(Kind $kind, SiteYear $season, Day $day): ?Reason
     {
-        foreach (Prescriber::closed($kind, $seen) as $closure) {
+        foreach (Prescriber::closed($kind, $season) as $closure) {
             if ($closure->contains($day)) {
-                return Reason::of('Closed until '.$closure->to->inWords(), $closure->because, $closure->source);
+                return self::closed($closure);
             }
         }
 
         return null;
     }
 
-    /** @return list<Consequence> */
-    private function consequences(Plant $plant, Kind $kind, SiteYear $seen, Day $day, Practice $practice): array
+    private static function closed(Closure $closure): Reason
     {
-        $year = KindYear::of($seen, $kind->phenology);
-        $next = KindYear::of(SiteYear::of($seen->site, $seen->season + 1), $kind->phenology);
-        $circumstances = Prescriber::circumstances($plant, $seen, $practice);
-        $rules = array_values(array_filter(
-            $kind->tasks,
-            static fn (TaskRule $rule): bool => $rule->when->holds($circumstances),
-        ));
-
-        return array_values(array_filter([
-            (new FlowerBudsLost)->judge($day, $kind, $year, $next, $rules),
-            (new TenderRegrowth)->judge($day, $kind, $year, $next, $rules),
-        ]));
+        return Reason::of($closure->name.' until '.$closure->to->inWords(), $closure->because, $closure->source);
     }
 
     /**
@@ -130,20 +197,20 @@ final readonly class CutOn
         $same = $late?->key === $early?->key;
         $said = [];
         if ($late !== null && (! $same || $since <= $until)) {
-            $said[] = $this->said($kind->tasks[$late->key]->late, $late, $since, 'late for');
+            $said[] = $this->said($kind->tasks[$late->key]->late, sprintf('Too late for %s', lcfirst($late->name)), 'it closed on '.$late->window->closes->inWords());
         }
         if ($early !== null && (! $same || $until < $since)) {
-            $said[] = $this->said($kind->tasks[$early->key]->early, $early, $until, 'early for');
+            $said[] = $this->said($kind->tasks[$early->key]->early, sprintf('Too early for %s', lcfirst($early->name)), 'it opens on '.$early->window->opens->inWords());
         }
 
         return $said;
     }
 
-    private function said(?OutsideWindow $outside, Task $task, int $days, string $word): Consequence
+    private function said(?OutsideWindow $outside, string $rule, string $when): Consequence
     {
         $reason = Reason::of(
-            sprintf('%d %s too %s %s', $days, $days === 1 ? 'day' : 'days', $word, lcfirst($task->name)),
-            $outside->because ?? 'Outside its window it gains nothing by the cut.',
+            $rule,
+            rtrim($outside->because ?? 'Outside its window it gains nothing by the cut', '.')." ($when).",
             $outside->source ?? 'common practice',
         );
 

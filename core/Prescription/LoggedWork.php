@@ -15,11 +15,15 @@ final readonly class LoggedWork
         public Day $on,
         public Outcome $outcome,
         public ?int $minutes,
+        /** live growth that came off, in per cent of what stood there; null where nobody said */
+        public ?int $removedPercent,
+        /** true where a nest was found */
+        public bool $nest,
     ) {
     }
 
-    public static function of(string $task, int $season, Day $on, Outcome $outcome, ?int $minutes): self
+    public static function of(string $task, int $season, Day $on, Outcome $outcome, ?int $minutes, ?int $removedPercent = null, bool $nest = false): self
     {
-        return new self($task, $season, $on, $outcome, $minutes);
+        return new self($task, $season, $on, $outcome, $minutes, $removedPercent, $nest);
     }
 }

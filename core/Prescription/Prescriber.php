@@ -27,7 +27,7 @@ use PruningHook\Core\Safety\Cautions;
 final readonly class Prescriber
 {
     /** The rules whose reasons say when. */
-    public const WHEN = ['Window', 'Moved by this spring'];
+    public const WHEN = ['Window', 'Moved by this season', 'Missed pass'];
 
     private function __construct(private PlantBook $book)
     {
@@ -83,7 +83,7 @@ final readonly class Prescriber
         if ($kind->closures === []) {
             return [];
         }
-        $next = SiteYear::of($year->site, $year->season + 1);
+        $next = $year->after();
         $closed = [];
         foreach ($kind->closures as $rule) {
             $closed[] = $rule->in(KindYear::of($year, $kind->phenology));
@@ -115,6 +115,7 @@ final readonly class Prescriber
             $rule->key,
             $rule->name,
             $method->name(),
+            $method->key(),
             $method->rank(),
             $year->site->season,
             $schools,
@@ -122,7 +123,7 @@ final readonly class Prescriber
             $amounts,
             Steps::for($method, $kind, $plant, $amounts, Conditional::holding($rule->steps, $circumstances), $missed?->step),
             $effort->minutes,
-            Cautions::from($this->book->cautions)->for($kind, $plant, $rule, $window, $year->site),
+            Cautions::from($this->book->cautions, $this->book->figures)->for($kind, $plant, $rule, $window, $year->site),
             [
                 Reason::of('Wood', ucfirst($kind->name).' '.$kind->wood->inWords().'.', $timing->source),
                 Reason::of(self::WHEN[0], $timing->because.' ('.$timing->rule->inWords.')', $timing->source),
@@ -166,14 +167,13 @@ final readonly class Prescriber
     }
 
     /**
-     * Where observations of this spring have moved the window: by how much, and from what.
+     * Where this season's signs have moved the window: by how much, and from what.
      *
      * @return list<Reason>
      */
     private static function moved(Window $window, TaskWindow $timing, Kind $kind, KindYear $year): array
     {
-        $spring = $year->site->spring;
-        if ($spring->isAverage()) {
+        if ($year->site->isAverage()) {
             return [];
         }
         $usual = $timing->rule->in(KindYear::of($year->site->average(), $kind->phenology));
@@ -184,7 +184,8 @@ final readonly class Prescriber
 
         return [Reason::commonPractice(self::WHEN[1], sprintf(
             'best from %s to %s instead of %s to %s, seen from: %s', $window->bestFrom->inWords(), $window->bestTo->inWords(),
-            $usual->bestFrom->inWords(), $usual->bestTo->inWords(), $spring->inWords(),
+            $usual->bestFrom->inWords(), $usual->bestTo->inWords(),
+            implode('; ', array_diff([$year->site->before()->seen->autumn->inWords(), $year->site->seen->inWords()], [''])),
         ))];
     }
 

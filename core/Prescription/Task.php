@@ -23,6 +23,7 @@ final readonly class Task
         public string $key,
         public string $name,
         public string $method,
+        public string $methodKey,
         public int $rank,
         public int $season,
         public array $schools,
@@ -48,6 +49,7 @@ final readonly class Task
         string $key,
         string $name,
         string $method,
+        string $methodKey,
         int $rank,
         int $season,
         array $schools,
@@ -58,7 +60,7 @@ final readonly class Task
         array $cautions,
         array $reasons,
     ): self {
-        return new self($key, $name, $method, $rank, $season, $schools, $window, $amounts, $steps, $minutes, $cautions, $reasons);
+        return new self($key, $name, $method, $methodKey, $rank, $season, $schools, $window, $amounts, $steps, $minutes, $cautions, $reasons);
     }
 
     /** The schools in force in one word each, or null where none bears on the task. */

@@ -8,6 +8,8 @@ use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\TaskRule;
 use PruningHook\Core\Prescription\Plant;
@@ -15,23 +17,17 @@ use PruningHook\Core\Prescription\Plant;
 /** The cautions that stand at a task: what the kind, the plant's height, the place and the time of year call for. */
 final readonly class Cautions
 {
-    /** Above this a ladder comes out. Common practice, no source. */
-    private const REACH_MM = 2200;
-
-    /** The nesting season, in days after the season's midwinter: about March to August in the north. Local rules win. */
-    private const NESTING_FROM = 70;
-
-    private const NESTING_TO = 253;
-
     /** @param  array<string, string>  $texts by key */
-    private function __construct(private array $texts)
-    {
+    private function __construct(
+        private array $texts,
+        private Figures $figures,
+    ) {
     }
 
     /** @param  array<string, string>  $texts by key */
-    public static function from(array $texts): self
+    public static function from(array $texts, Figures $figures): self
     {
-        return new self($texts);
+        return new self($texts, $figures);
     }
 
     /**
@@ -42,10 +38,10 @@ final readonly class Cautions
     public function for(Kind $kind, Plant $plant, TaskRule $task, Window $window, SiteYear $year): array
     {
         $keys = $plant->hazards;
-        if ($kind->has('dense') && self::nesting($window, $year)) {
+        if ($kind->has('dense') && $this->nesting($window, $year)) {
             $keys[] = 'nests';
         }
-        if (($plant->heightMm ?? $kind->typicalHeightMm) > self::REACH_MM) {
+        if (($plant->heightMm ?? $kind->typicalHeightMm) > $this->figures->number(Figure::Reach)) {
             $keys[] = 'ladder';
         }
         if ($kind->has('thorny')) {
@@ -60,11 +56,11 @@ final readonly class Cautions
         return $said;
     }
 
-    private static function nesting(Window $window, SiteYear $year): bool
+    private function nesting(Window $window, SiteYear $year): bool
     {
         $midwinter = $year->day(Anchor::Midwinter);
 
-        return ! $window->closes->isBefore($midwinter->plus(self::NESTING_FROM))
-            && ! $window->opens->isAfter($midwinter->plus(self::NESTING_TO));
+        return ! $window->closes->isBefore($midwinter->plus($this->figures->number(Figure::NestingFrom)))
+            && ! $window->opens->isAfter($midwinter->plus($this->figures->number(Figure::NestingTo)));
     }
 }

@@ -165,6 +165,7 @@ final readonly class DemoWork
             'outcome' => $outcome,
             'why' => $outcome === 'done' ? null : ['Ran out of time', 'Weather', 'Could not reach'][$seed % 3],
             'minutes' => $outcome === 'not-done' ? null : (int) round($task->prescribed['minutes'] * (0.75 + ($seed % 60) / 100)),
+            'removed_percent' => $outcome === 'not-done' ? null : [10, 15, null, 20, 25][$seed % 5],
             'amounts' => $outcome === 'not-done' ? [] : $amounts,
             'findings' => [['All well'], ['Dead wood'], ['All well'], ['Weak growth'], ['All well'], ['Broken support'], ['All well'], ['Disease']][$seed % 8],
             'note' => null,

@@ -1,9 +1,11 @@
 import Alpine from 'alpinejs';
 import { keys } from './keys';
+import { frost } from './frost';
 import { plan } from './plan';
 import { logForm } from './log-form';
 
 Alpine.data('keys', keys);
+Alpine.data('frost', frost);
 Alpine.data('plan', plan);
 Alpine.data('logForm', logForm);
 Alpine.start();

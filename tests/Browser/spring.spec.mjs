@@ -10,7 +10,7 @@ test('a sign of spring is noted in two taps, moves a window and is taken back', 
     await expect(page.getByRole('status')).toContainText('Flowering currant in flower: noted.');
     await expect(page.getByText(/Spring 2027 is \d+ days? (early|late)/)).toBeVisible();
     await page.goto('/plant-book/lilac?garden=1');
-    await expect(page.getByText('Moved by this spring').first()).toBeVisible();
+    await expect(page.getByText('Moved by this season').first()).toBeVisible();
     await page.goto('/gardens/1/signs');
     await press(page.getByRole('button', { name: 'Take back: Flowering currant in flower' }));
     await expect(page.getByRole('status')).toContainText('Taken back.');

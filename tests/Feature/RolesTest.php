@@ -24,6 +24,7 @@ final class RolesTest extends FeatureTestCase
         ['plants.show', 'get', 200, 200, 200, 200, 200],
         ['plants.record', 'get', 200, 200, 200, 200, 200],
         ['visits.show', 'get', 200, 200, 200, 200, 200],
+        ['frost', 'get', 200, 200, 200, 403, 403],
         ['gardens.create', 'get', 200, 403, 403, 403, 403],
         ['gardens.store', 'post', 302, 403, 403, 403, 403],
         ['gardens.edit', 'get', 200, 200, 403, 403, 403],
@@ -114,6 +115,6 @@ final class RolesTest extends FeatureTestCase
         return route($name, array_intersect_key(
             ['garden' => $this->garden->id, 'plant' => $this->wisteria->id, 'visit' => $visit?->id, 'task' => $task?->id, 'observation' => $seen?->id, 'kind' => 'lilac'],
             array_flip($needs),
-        ));
+        ) + ($name === 'frost' ? ['latitude' => 52, 'longitude' => -2, 'elevation_m' => 90] : []));
     }
 }

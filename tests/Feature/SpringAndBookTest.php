@@ -26,7 +26,7 @@ final class SpringAndBookTest extends FeatureTestCase
         $this->get("/plants/$lilac->id")->assertSee('Best 20 May to 1 Jul');
         $this->see('plum-bloom', '2027-03-15')->assertSessionHasNoErrors();
         $this->get("/gardens/{$this->garden->id}/signs")->assertSee('Spring 2027 is 10 days early')->assertSee('Forsythia bloom on 3 March, 10 days early');
-        $this->get("/plants/$lilac->id")->assertSee('Best 10 May to 21 Jun')->assertSee('Moved by this spring');
+        $this->get("/plants/$lilac->id")->assertSee('Best 10 May to 21 Jun')->assertSee('Moved by this season');
     }
 
     public function test_a_neighbouring_garden_hears_of_it_and_a_far_one_does_not(): void

@@ -52,7 +52,7 @@ final class WindowCommand extends Command
         $season = SiteYears::of($year->site)->holding($day)->season;
         [$seen, $practice, $plants] = $this->read($book, $given, $season, [['ref' => 'plant', 'kind' => $this->argument('kind')]]);
 
-        return CutOn::with($book)->judge($plants[0], SiteYears::of($seen->site, [$seen->season => $seen->spring]), $day, $practice);
+        return CutOn::with($book)->judge($plants[0], SiteYears::of($seen->site, [$seen->season => $seen->seen]), $day, $practice);
     }
 
     /**

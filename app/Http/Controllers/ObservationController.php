@@ -12,6 +12,7 @@ use App\Support\Today;
 use App\Weather\Outlook;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use PruningHook\Core\Calendar\Anchor;
 
 final class ObservationController extends Controller
 {
@@ -23,6 +24,7 @@ final class ObservationController extends Controller
             'garden' => $garden,
             'today' => Today::day(),
             'year' => $year,
+            'half' => Today::day()->isAfter($year->day(Anchor::Midsummer)) ? 'autumn' : 'spring',
             'warmth' => $outlook->warmth($year, Today::day()),
             'seen' => Observation::query()->with('seenBy')->where(['garden_id' => $garden->id, 'season' => $year->season])->orderByDesc('on')->get(),
         ]);

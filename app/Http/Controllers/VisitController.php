@@ -19,6 +19,7 @@ use App\Weather\Outlook;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use PruningHook\Core\Calendar\Sun;
 
 final class VisitController extends Controller
 {
@@ -65,6 +66,7 @@ final class VisitController extends Controller
 
         return view('visits.show', [
             'visit' => $visit,
+            'sun' => Sun::on($day, $site->latitude, $site->longitude),
             'weather' => $outlook->on($site, $day, Today::day()),
             'advice' => $outlook->advice($site, $day, Today::day()),
         ]);

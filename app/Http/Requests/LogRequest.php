@@ -28,6 +28,7 @@ final class LogRequest extends FormRequest
             'outcome' => ['required', 'in:done,partly,not-done'],
             'why' => ['nullable', 'required_if:outcome,partly', 'required_if:outcome,not-done', Rule::in(WorkLog::WHY)],
             'minutes' => ['nullable', 'required_if:outcome,done', 'required_if:outcome,partly', 'integer', 'between:0,1440'],
+            'removed_percent' => ['nullable', 'integer', 'between:0,100'],
             'amounts' => ['array'],
             'amounts.*' => ['nullable', 'integer', 'between:0,100000'],
             'findings' => ['array'],
@@ -44,6 +45,7 @@ final class LogRequest extends FormRequest
             'outcome.required' => 'Tap done, partly or not done.',
             'why.required_if' => 'Tap why it was not all done.',
             'minutes.required_if' => 'How many minutes did it take?',
+            'removed_percent.between' => 'A share lies between 0 and 100 per cent.',
             'minutes.between' => 'Minutes lie between 0 and a whole day (1440).',
             'amounts.*.integer' => 'A whole number, please.',
         ];
@@ -59,7 +61,7 @@ final class LogRequest extends FormRequest
     /**
      * What was said, with lengths in millimetres.
      *
-     * @return array{outcome: string, why: ?string, minutes: ?int, amounts: array<array-key, mixed>, findings: list<string>, note: ?string, left_for_next_year: ?string}
+     * @return array{outcome: string, why: ?string, minutes: ?int, removed_percent: ?int, amounts: array<array-key, mixed>, findings: list<string>, note: ?string, left_for_next_year: ?string}
      */
     public function said(VisitTask $task): array
     {
@@ -74,6 +76,7 @@ final class LogRequest extends FormRequest
             'outcome' => $this->string('outcome')->toString(),
             'why' => $done ? null : $this->string('why')->toString(),
             'minutes' => $this->filled('minutes') ? $this->integer('minutes') : null,
+            'removed_percent' => $this->filled('removed_percent') && $this->string('outcome')->toString() !== 'not-done' ? $this->integer('removed_percent') : null,
             'amounts' => $amounts,
             'findings' => array_values(array_filter((array) $this->validated('findings', []), is_string(...))),
             'note' => $this->string('note')->trim()->toString() ?: null,

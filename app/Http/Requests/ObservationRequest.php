@@ -17,9 +17,9 @@ use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Observation as CoreObservation;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\PlantBook\SpringReader;
+use PruningHook\Core\PlantBook\SeasonReader;
 
-/** What was seen and when; a date that no spring could bring is questioned. */
+/** What was seen and when; a date that no season could bring is questioned. */
 final class ObservationRequest extends FormRequest
 {
     public function authorize(): bool
@@ -47,7 +47,7 @@ final class ObservationRequest extends FormRequest
         $validator->after(function (Validator $validator): void {
             if ($validator->errors()->isEmpty()) {
                 try {
-                    SpringReader::with(app(PlantBook::class))->check($this->seen(), $this->years()->holding($this->seen()->on));
+                    SeasonReader::with(app(PlantBook::class))->check($this->seen(), $this->years()->holding($this->seen()->on));
                 } catch (Fault $fault) {
                     $validator->errors()->add('on', ucfirst($fault->getMessage()));
                 }

@@ -11,7 +11,9 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\Validator;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Prescription\Contradictions;
 
 /** A plant's facts as the form gives them: lengths in centimetres. */
 final class PlantRequest extends FormRequest
@@ -60,6 +62,20 @@ final class PlantRequest extends FormRequest
             'notes' => ['nullable', 'string', 'max:2000'],
             ...PracticeRules::rules(),
         ];
+    }
+
+    public function withValidator(Validator $validator): void
+    {
+        $validator->after(function (Validator $validator): void {
+            $kind = app(PlantBook::class)->find($this->string('kind')->toString());
+            $height = $this->input('flowering_height_cm');
+            if ($kind === null) {
+                return;
+            }
+            foreach (Contradictions::of($kind, $this->string('aim')->toString() ?: null, is_numeric($height) ? (int) $height * 10 : null, $this->filled('grafted') ? $this->boolean('grafted') : null) as $fact => $told) {
+                $validator->errors()->add($fact === 'flowering_height' ? 'flowering_height_cm' : $fact, $told.(str_ends_with($told, '.') ? '' : '.'));
+            }
+        });
     }
 
     /** @return array<string, string> */

@@ -4,6 +4,7 @@
         <li>
             <span class="what"><a href="{{ route('plants.show', $row->plant) }}">{{ $row->plant->label }}</a></span>
             <span class="when"><x-urgency :due="$row->due" /></span>
+            @if ($row->hold && ! $row->visit)<span class="held"><b>{{ $row->hold->reason->rule }}</b>{{ $row->hold->next ? ', can go on from '.\App\Support\Say::date($row->hold->next) : ' all week' }}</span>@endif
             <span class="where">{{ $row->due->task->name }}@if ($garden), {{ $row->plant->garden->name }}@endif</span>
             <span class="act">
                 @if ($row->visit)

@@ -38,6 +38,7 @@
                 <div x-show="outcome" x-cloak>
                     <div x-show="outcome !== 'not-done'">
                         <x-stepper :id="'minutes-'.$task->id" name="minutes" label="Minutes" :by="5" :value="$said('minutes', $log?->minutes ?? $task->prescribed['minutes'])" :wrong="$bag->get('minutes')" />
+                        <x-stepper :id="'removed-'.$task->id" name="removed_percent" label="Live growth taken off, %" :by="5" :value="$said('removed_percent', $log?->removed_percent)" :wrong="$bag->get('removed_percent')" help="Of what stood there, by eye. Dead and diseased wood does not count. Leave empty if you cannot tell." />
                         @foreach ($task->prescribed['amounts'] as $index => $amount)
                             @php($kept = $logged->get($amount['what']))
                             <x-stepper :id="'amount-'.$task->id.'-'.$index" :name="'amounts['.$index.']'" :label="ucfirst($amount['what']).', '.App\Support\LengthField::unit($amount)" :by="App\Support\LengthField::unit($amount) === 'cm' || $amount['unit'] === '%' ? 5 : 1" :value="$said('amounts.'.$index, $kept ? App\Support\LengthField::shown($amount, $kept['value']) : null)" :wrong="$bag->get('amounts.'.$index)" :help="'Asked for: '.App\Support\Say::amount($amount).'. Leave empty if not counted.'" />

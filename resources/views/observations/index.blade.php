@@ -1,11 +1,12 @@
-<x-layout :title="'Signs of spring at '.$garden->name">
+<x-layout :title="'Signs of '.$half.' at '.$garden->name">
     <div class="sheet">
         <p class="crumbs"><a href="{{ route('gardens.show', $garden) }}">{{ $garden->name }}</a></p>
-        <h1>Signs of spring</h1>
-        @if ($year->spring->isAverage())
-            <p>Season {{ $year->season }} is taken as an average one{{ $year->spring->from === [] ? ': nothing has been seen yet' : '' }}. Two signs or more, here or within 30 km, move its spring.</p>
+        <h1>Signs of {{ $half }}</h1>
+        @php($moved = $half === 'autumn' ? $year->seen->autumn : $year->seen->spring)
+        @if ($moved->days === 0)
+            <p>{{ ucfirst($half) }} {{ $year->season }} is taken as an average one{{ $moved->from === [] ? ': nothing has been seen yet' : '' }}. Two signs or more, here or within 30 km, move it.</p>
         @else
-            <p><b>Spring {{ $year->season }} is {{ \PruningHook\Core\PlantBook\SpringReader::late($year->spring->shift) }}</b> here. Windows that hang on spring have moved with it.</p>
+            <p><b>{{ ucfirst($half) }} {{ $year->season }} is {{ \PruningHook\Core\PlantBook\SeasonReader::late($moved->days) }}</b> here. Windows that hang on {{ $half }} have moved with it.</p>
         @endif
         @foreach ($warmth as $each)
             <p>Warmth since the turn of the year: <b>{{ $each['sum'] }}</b> degree days (base 50 °F); {{ lcfirst($each['kind']->name) }} flowers at about {{ $each['needed'] }}{{ $each['reached'] ? ', reached on '.\App\Support\Say::date($each['reached']) : '' }}. <span class="soft">(simulated station)</span></p>
@@ -15,7 +16,7 @@
                 @csrf
                 <fieldset class="log-field"><legend>What was seen?</legend>
                     <div class="taps">
-                        @foreach (App\Models\Observation::SIGNS as $event => $name)
+                        @foreach (App\Models\Observation::inHalf($half) as $event => $name)
                             <label><input type="radio" name="event" value="{{ $event }}" @checked(old('event') === $event)><span>{{ $name }}</span></label>
                         @endforeach
                     </div>
@@ -34,10 +35,10 @@
                     <span class="act">@can('delete', $each)<form method="post" action="{{ route('observations.destroy', $each) }}">@csrf @method('delete')<button class="btn btn-link" aria-label="Take back: {{ App\Models\Observation::SIGNS[$each->event] }}">Take back</button></form>@endcan</span></li>
             @endforeach
         </ul>
-        @if (! $year->spring->isAverage())
+        @if ($moved->days !== 0)
             <h2>Why</h2>
-            <ul>@foreach ($year->spring->from as $line)<li>{{ ucfirst($line) }}</li>@endforeach</ul>
-            <p class="soft">The median of them is taken, so that one odd plant does not move the spring.</p>
+            <ul>@foreach ($moved->from as $line)<li>{{ ucfirst($line) }}</li>@endforeach</ul>
+            <p class="soft">The median of them is taken, so that one odd plant does not move the season.</p>
         @endif
     </div>
 </x-layout>

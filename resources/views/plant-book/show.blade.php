@@ -5,7 +5,8 @@
     <div class="plant">
         <div>
             <x-ring :ring="$ring" :label="'The year of '.$kind->name.': '.collect($ring->sectors)->pluck('says')->unique()->implode('; ')" heart="" />
-            <x-legend />
+            <x-legend :days="true" />
+            <x-days :days="$days" />
             @if ($gardens->isNotEmpty())
                 <form class="d-flex gap-2 align-items-end no-print mb-3" action="{{ route('plant-book.show', $kind->id) }}">
                     <div><label class="soft" for="garden">Its year at</label><select class="form-select" id="garden" name="garden">@foreach ($gardens as $each)<option value="{{ $each->id }}" @selected($garden?->id === $each->id)>{{ $each->name }}</option>@endforeach</select></div>

@@ -14,7 +14,8 @@
     <div class="plant">
         <div>
             <x-ring :ring="$ring" :label="'The year of '.$plant->label.': '.collect($ring->sectors)->pluck('says')->unique()->implode('; ')" :heart="$verdict->day->equals($today) ? $verdict->state->inWords() : ''" />
-            <x-legend />
+            <x-legend :days="true" />
+            <x-days :days="$days" :plant="$plant" />
             <section class="verdict is-{{ $verdict->state->value }}" aria-labelledby="cut-title" id="cut">
                 <h2 id="cut-title">{{ $verdict->day->equals($today) ? 'If it is cut today' : 'If it is cut on '.\App\Support\Say::date($verdict->day) }}: {{ $verdict->state->inWords() }}</h2>
                 <dl class="reasons">

@@ -4,10 +4,11 @@
         <h1>{{ $visit->garden->name }}</h1>
         <p>{{ \App\Support\Say::longDate(\App\Bridge\CorePlants::day($visit->on)) }}, {{ $visit->crew?->name ?? 'no crew yet' }}. {{ $visit->tasks->count() }} {{ $visit->tasks->count() === 1 ? 'task' : 'tasks' }}, about {{ \App\Support\Say::minutes($visit->minutes()) }}; {{ $visit->tasks->whereNotNull('log')->count() }} logged.@if ($visit->garden->notes)<br><em>{{ $visit->garden->notes }}</em>@endif</p>
         @if ($visit->outside_reason)<div class="said wrong">Outside the common days: {{ $visit->outside_reason }}</div>@endif
+        <p class="mb-2">Daylight {{ \App\Support\Say::clock($sun->rise, $visit->on) }} to {{ \App\Support\Say::clock($sun->set, $visit->on) }}, {{ \App\Support\Say::minutes($sun->daylight) }}.@if ($visit->minutes() > 0 && $visit->crew && $visit->minutes() / 2 > $sun->daylight) Two people cannot do it all by daylight.@endif</p>
         @if ($weather)
             <p class="mb-2">Forecast: {{ round($weather->min) }} to {{ round($weather->max) }} °C, {{ $weather->rainMm > 0 ? round($weather->rainMm, 1).' mm of rain' : 'dry' }}. <span class="soft">(simulated station)</span></p>
         @endif
-        @if ($advice !== [])<ul class="cautions">@foreach ($advice as $each)<li><b>{{ $each->rule }}.</b> {{ ucfirst($each->because) }}.</li>@endforeach</ul>@endif
+        @if ($advice !== [])<ul class="cautions">@foreach ($advice as $each)<li><b>{{ $each->reason->rule }}.</b> {{ ucfirst($each->reason->because) }}.</li>@endforeach</ul>@endif
         @foreach ($visit->tasks as $task)<x-job :task="$task" :number="$loop->iteration" />@endforeach
 
         @can('update', $visit)

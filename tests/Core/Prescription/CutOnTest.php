@@ -34,7 +34,7 @@ final class CutOnTest extends TestCase
         return [
             'wisteria in midwinter' => ['wisteria', '2027-01-20', DayState::Best, 'flower buds can be told'],
             'wisteria in mid-March' => ['wisteria', '2027-03-10', DayState::Open, 'flower buds can be told'],
-            'wisteria in autumn' => ['wisteria', '2026-11-24', DayState::AtACost, 'too early for winter pass'],
+            'wisteria in autumn' => ['wisteria', '2026-11-24', DayState::AtACost, 'Too early for winter pass'],
             'forsythia in winter: this year\'s flowers go' => ['forsythia', '2027-01-20', DayState::AtACost, 'carries the buds that open from about 13 March'],
             'forsythia in bloom' => ['forsythia', '2027-03-25', DayState::AtACost, 'it is in bloom'],
             'forsythia late in summer: the stop' => ['forsythia', '2027-09-25', DayState::Closed, 'will not ripen'],

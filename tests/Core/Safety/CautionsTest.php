@@ -85,7 +85,7 @@ final class CautionsTest extends TestCase
         $task = TestBook::read()->kind('forsythia')->tasks['after-flowering'];
         $year = \PruningHook\Core\Calendar\SiteYear::of(Sites::southernEngland(), 2027);
         $window = $this->task(Plant::of('f', 'forsythia', heightMm: 1500), 'after-flowering')->window;
-        self::assertSame(['Look for nests.'], Cautions::from(['nests' => 'Look for nests.'])->for(
+        self::assertSame(['Look for nests.'], Cautions::from(['nests' => 'Look for nests.'], TestBook::read()->figures)->for(
             TestBook::read()->kind('forsythia'), Plant::of('f', 'forsythia', heightMm: 1500), $task, $window, $year,
         ));
     }

@@ -9,11 +9,12 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Fault;
-use PruningHook\Core\Reason;
+use PruningHook\Core\Weather\Advice;
 use PruningHook\Core\Weather\DayWeather;
 use PruningHook\Core\Weather\GrowingDegreeDays;
 use PruningHook\Core\Weather\WorkAdvice;
 use Tests\Support\Sites;
+use Tests\Support\TestBook;
 
 final class WeatherTest extends TestCase
 {
@@ -44,7 +45,7 @@ final class WeatherTest extends TestCase
     #[DataProvider('forecasts')]
     public function test_the_forecast_holds_or_advises(array $days, array $rules): void
     {
-        self::assertSame($rules, array_map(static fn (Reason $reason): string => $reason->rule, WorkAdvice::on($days)));
+        self::assertSame($rules, array_map(static fn (Advice $advice): string => $advice->reason->rule, WorkAdvice::with(TestBook::read()->figures)->on($days)));
     }
 
     /** @return array<string, array{list<DayWeather>, list<string>}> */

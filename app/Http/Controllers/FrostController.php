@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\FrostRequest;
+use App\Season\CarriedFrost;
+use Illuminate\Http\JsonResponse;
+
+/** Frost dates for a garden nobody has watched yet. */
+final class FrostController extends Controller
+{
+    public function show(FrostRequest $request, CarriedFrost $carried): JsonResponse
+    {
+        return new JsonResponse($carried->to($request->site(), $request->besides()));
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\PlantBook;
+
+/**
+ * The figures of the trade that hold for every kind and that a gardener may argue with. `plant-book/figures.yaml` gives
+ * each its value and its source: `Figures::of(...)->number(Figure::BudsSetAfterBloom)` is 42 days.
+ */
+enum Figure: string
+{
+    /** Days from the end of bloom until next year's buds are set. */
+    case BudsSetAfterBloom = 'buds-set-after-bloom';
+    /** Days before the first frost from which nothing may set growth going. */
+    case StopBeforeFirstFrost = 'stop-before-first-frost';
+    /** Days after the first frost by which growth has stopped, where the kind has no leaf fall to tell by. */
+    case RestAfterFirstFrost = 'rest-after-first-frost';
+    /** Days before bud break from which buds are swollen. */
+    case SwollenBeforeBudBreak = 'swollen-before-bud-break';
+    /** Days after bud break until which a knock takes the shoots off. */
+    case TenderAfterBudBreak = 'tender-after-bud-break';
+    /** The nesting season, in days after midwinter. */
+    case NestingFrom = 'nesting-from';
+    case NestingTo = 'nesting-to';
+    /** Days for which a nest that was found closes a plant. */
+    case NestCloses = 'nest-closes';
+    /** Height above which a ladder comes out, in mm. */
+    case Reach = 'reach';
+    /** Frost that harms fresh cuts, in degrees Celsius. */
+    case HardFrost = 'hard-frost';
+    /** Days after the cut over which frost still matters. */
+    case FrostAfterCut = 'frost-after-cut';
+    /** Heat in which people and fresh-cut green suffer, in degrees Celsius. */
+    case Heat = 'heat';
+    /** Rain that carries disease and makes ladders slip, in mm a day. */
+    case Rain = 'rain';
+    /** Signs that move a season: fewer say too little. */
+    case SignsNeeded = 'signs-needed';
+    /** Days by which a sign may be early or late before its date is questioned. */
+    case CredibleDays = 'credible-days';
+    /** How far a neighbour's season still tells something, in km. */
+    case NeighboursWithin = 'neighbours-within';
+}

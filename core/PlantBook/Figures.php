@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\PlantBook;
+
+use PruningHook\Core\Fault;
+use PruningHook\Core\Reason;
+
+/** The value and the source of every `Figure`. */
+final readonly class Figures
+{
+    /** @param  array<string, array{int|float, string}>  $given  value and source, by figure */
+    private function __construct(private array $given)
+    {
+    }
+
+    /**
+     * @param  array<string, array{int|float, string}>  $given  value and source, by figure
+     *
+     * @throws Fault when a figure is missing, or one is given that nobody asks for
+     */
+    public static function of(array $given): self
+    {
+        $known = array_map(static fn (Figure $figure): string => $figure->value, Figure::cases());
+        foreach (array_diff($known, array_keys($given)) as $missing) {
+            throw new Fault("figures.$missing: this figure is missing");
+        }
+        foreach (array_diff(array_keys($given), $known) as $stranger) {
+            throw new Fault("figures.$stranger: nothing asks for this figure");
+        }
+
+        return new self($given);
+    }
+
+    /** @throws Fault naming the place in the entry */
+    public static function fromEntry(Entry $figures, Sources $sources): self
+    {
+        $given = [];
+        foreach ($figures->keys() as $key) {
+            $figure = $figures->entry($key);
+            $given[$key] = [$figure->number('value'), $figure->has('source')
+                ? $figure->parsed('source', $sources->quote(...))
+                : $sources->quote(Sources::COMMON)];
+        }
+
+        return self::of($given);
+    }
+
+    public function number(Figure $figure): int
+    {
+        return (int) $this->given[$figure->value][0];
+    }
+
+    /** A reason that rests on this figure. */
+    public function reason(Figure $figure, string $rule, string $because): Reason
+    {
+        return Reason::of($rule, $because, $this->given[$figure->value][1]);
+    }
+}

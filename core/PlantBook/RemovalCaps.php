@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\PlantBook;
+
+use PruningHook\Core\Fault;
+
+/**
+ * How much of a plant's live growth may go in a season, in per cent: by the kind where the book says so, else by the
+ * method where a method takes all there is by design, else by habit.
+ */
+final readonly class RemovalCaps
+{
+    /**
+     * @param  array<string, array{int, string}>  $byHabit  per cent and source
+     * @param  array<string, array{int, string}>  $byMethod
+     */
+    private function __construct(
+        private array $byHabit,
+        private array $byMethod,
+    ) {
+    }
+
+    public static function fromEntry(Entry $caps, Sources $sources): self
+    {
+        return new self(self::read($caps->entry('by_habit'), $sources), self::read($caps->entry('by_method'), $sources));
+    }
+
+    /**
+     * @param  ?string  $method  the method's key, or null for any cut at all
+     * @return array{int, string} per cent and source
+     *
+     * @throws Fault when the book says nothing of the kind's habit
+     */
+    public function for(Kind $kind, ?string $method): array
+    {
+        return ($method === null ? null : $this->byMethod[$method] ?? null)
+            ?? $kind->removalCap
+            ?? $this->byHabit[$kind->habit]
+            ?? throw new Fault(sprintf('removal_caps.by_habit: nothing is said of a %s', $kind->habit));
+    }
+
+    /** @return array<string, array{int, string}> */
+    private static function read(Entry $caps, Sources $sources): array
+    {
+        $read = [];
+        foreach ($caps->keys() as $key) {
+            $cap = $caps->entry($key);
+            $read[$key] = self::one($cap, $sources);
+        }
+
+        return $read;
+    }
+
+    /** @return array{int, string} */
+    public static function one(Entry $cap, Sources $sources): array
+    {
+        return [(int) $cap->number('percent'), $cap->has('source') ? $cap->parsed('source', $sources->quote(...)) : $sources->quote(Sources::COMMON)];
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Prescription\Days;
+
+use PruningHook\Core\Weather\WorkAdvice;
+
+/** What the forecast says to a day: hold it, or mind something. Silent on days no forecast reaches. */
+final readonly class WeatherAhead implements DayRule
+{
+    public function judge(DayCase $case): ?Consequence
+    {
+        $advice = WorkAdvice::with($case->figures)->on($case->forecast->from($case->day));
+        if ($advice === []) {
+            return null;
+        }
+
+        return $advice[0]->hold ? Consequence::cost($advice[0]->reason) : Consequence::mind($advice[0]->reason);
+    }
+}
