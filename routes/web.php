@@ -8,6 +8,7 @@ use App\Http\Controllers\Auth\ResetPasswordController;
 use App\Http\Controllers\FrostController;
 use App\Http\Controllers\GardenController;
 use App\Http\Controllers\ObservationController;
+use App\Http\Controllers\OwnKindController;
 use App\Http\Controllers\PlantBookController;
 use App\Http\Controllers\PlantController;
 use App\Http\Controllers\PracticeController;
@@ -51,6 +52,14 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('signs/{observation}', [ObservationController::class, 'destroy'])->name('observations.destroy');
 
     Route::get('plant-book', [PlantBookController::class, 'index'])->name('plant-book.index');
+    Route::get('plant-book/anchors', [PlantBookController::class, 'anchors'])->name('plant-book.anchors');
+    Route::get('plant-book/new', [OwnKindController::class, 'create'])->name('own-kinds.create');
+    Route::post('plant-book', [OwnKindController::class, 'store'])->name('own-kinds.store');
+    Route::get('plant-book/{kind}/own', [OwnKindController::class, 'edit'])->name('own-kinds.edit');
+    Route::put('plant-book/{kind}/own', [OwnKindController::class, 'update'])->name('own-kinds.update');
+    Route::delete('plant-book/{kind}/own', [OwnKindController::class, 'destroy'])->name('own-kinds.destroy');
+    Route::post('plant-book/{kind}/own/restore', [OwnKindController::class, 'restore'])->name('own-kinds.restore');
+    Route::delete('own-versions/{version}', [OwnKindController::class, 'undo'])->name('own-kinds.undo');
     Route::get('plant-book/{kind}', [PlantBookController::class, 'show'])->name('plant-book.show');
     Route::get('house-practice', [PracticeController::class, 'edit'])->name('practice.edit');
     Route::put('house-practice', [PracticeController::class, 'update'])->name('practice.update');

@@ -40,6 +40,21 @@ final readonly class Inheritance
     }
 
     /**
+     * A complete kind with a correction laid over it; null in the correction takes a value away.
+     *
+     * @param  array<array-key, mixed>  $kind
+     * @param  array<array-key, mixed>  $correction
+     * @return array<array-key, mixed>
+     */
+    public static function correct(array $kind, array $correction): array
+    {
+        $complete = self::laidOver($kind, $correction);
+        $complete['tasks'] = self::tasks((array) ($kind['tasks'] ?? []), (array) ($correction['tasks'] ?? []));
+
+        return $complete;
+    }
+
+    /**
      * @param  array<array-key, mixed>  $under
      * @param  array<array-key, mixed>  $over
      * @return array<array-key, mixed>
@@ -47,6 +62,11 @@ final readonly class Inheritance
     private static function laidOver(array $under, array $over): array
     {
         foreach ($over as $key => $value) {
+            if ($value === null) {
+                unset($under[$key]);
+
+                continue;
+            }
             $below = $under[$key] ?? null;
             $under[$key] = is_array($below) && is_array($value) && ! array_is_list($below) && ! array_is_list($value)
                 ? self::laidOver($below, $value)

@@ -6,7 +6,9 @@ namespace App\PlantBook;
 
 use App\Bridge\CorePlants;
 use App\Models\Garden;
+use App\Models\OwnKind;
 use App\Models\Plant;
+use Illuminate\Support\Collection;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Site;
@@ -29,6 +31,7 @@ final readonly class KindScreen
     public function __construct(
         private PlantBook $book,
         private CorePlants $bridge,
+        private KindForm $form,
     ) {
     }
 
@@ -39,6 +42,9 @@ final readonly class KindScreen
         $garden = $gardens->firstWhere('id', $gardenId) ?? $gardens->first();
         $years = $garden === null ? SiteYears::of(self::anywhere()) : $this->bridge->years($garden);
         $practice = $garden === null ? Practice::of($this->book->questions) : $this->bridge->practice($garden);
+        /** @var Collection<int, OwnKind> $own */
+        $own = OwnKind::query()->with('writtenBy')->where('kind', $kind->id)->orderByDesc('id')->get();
+        $latest = $own->first();
         $season = SiteYear::seasonOn($years->site, $today);
         $plant = CorePlant::of($kind->id, $kind->id);
         $span = Span::of($today->minus(45), $today->plus(319));
@@ -55,6 +61,8 @@ final readonly class KindScreen
             'ring' => Ring::of(PlantYear::gather($this->book, $plant, $years, $practice, $today, $span, []), $days),
             'days' => $days,
             'questions' => array_intersect_key($this->book->questions, array_flip($kind->questions())),
+            'own' => $own,
+            'differs' => $latest === null ? [] : $this->form->differences($latest),
             'ours' => Plant::query()->with('garden')->where('kind', $kind->id)->orderBy('label')->get(),
         ];
     }

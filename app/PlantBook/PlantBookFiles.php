@@ -21,21 +21,28 @@ use Symfony\Component\Yaml\Yaml;
  */
 final readonly class PlantBookFiles
 {
+    /** Where the firm's own entries stand, in the words of a fault. */
+    public const OWN = "the firm's own";
+
     public function __construct(
         private string $folder,
         private string $cacheFolder,
     ) {
     }
 
-    /** @throws Fault naming file, place and what is wrong */
-    public function read(): PlantBook
+    /**
+     * @param  array<string, OwnEntry>  $own  what the firm says of kinds, by kind
+     *
+     * @throws Fault naming file, place and what is wrong
+     */
+    public function read(array $own = []): PlantBook
     {
         $files = $this->decoded();
         $sources = Sources::of($this->sources($files['sources.yaml'] ?? []));
         $reader = KindReader::with($sources);
         $general = $files['general.yaml']['tasks'] ?? [];
         $kinds = [];
-        foreach ($this->kinds() as [$file, $kind]) {
+        foreach ($this->kinds($own) as [$file, $kind]) {
             $kinds[] = $this->told($file, static fn () => $reader->read(Entry::of(self::withGeneral($kind, (array) $general))), $kind);
         }
 
@@ -50,13 +57,30 @@ final readonly class PlantBookFiles
     }
 
     /**
-     * Every kind with its file, completed by its group.
+     * A kind's entry as the book has it, completed by its group; null where the book has no such kind.
      *
+     * @return ?array<array-key, mixed>
+     */
+    public function entry(string $id): ?array
+    {
+        foreach ($this->kinds() as [, $kind]) {
+            if (($kind['id'] ?? null) === $id) {
+                return $kind;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Every kind with its file, completed by its group, and the firm's own laid over them.
+     *
+     * @param  array<string, OwnEntry>  $own
      * @return list<array{string, array<array-key, mixed>}>
      *
      * @throws Fault when a group is not there, or a file is not YAML
      */
-    public function kinds(): array
+    public function kinds(array $own = []): array
     {
         $files = $this->decoded();
         $inheritance = new Inheritance((array) ($files['groups.yaml']['groups'] ?? []));
@@ -67,7 +91,25 @@ final readonly class PlantBookFiles
             }
         }
 
-        return $kinds;
+        return $own === [] ? $kinds : self::withOwn($kinds, $own);
+    }
+
+    /**
+     * @param  list<array{string, array<array-key, mixed>}>  $kinds
+     * @param  array<string, OwnEntry>  $own
+     * @return list<array{string, array<array-key, mixed>}>
+     *
+     * @throws Fault when an entry of the firm's is like a kind that is not there
+     */
+    private static function withOwn(array $kinds, array $own): array
+    {
+        $byId = array_combine(array_map(static fn (array $kind): string => is_string($kind[1]['id'] ?? null) ? $kind[1]['id'] : '', $kinds), $kinds);
+        foreach ($own as $id => $entry) {
+            $like = $byId[$entry->like ?? $id][1] ?? throw new Fault(sprintf('%s %s: there is no kind "%s"', self::OWN, $id, $entry->like ?? $id));
+            $byId[$id] = [self::OWN, [...Inheritance::correct([...$like, 'also' => $entry->like === null ? $like['also'] ?? [] : []], $entry->entry), 'id' => $id]];
+        }
+
+        return array_values($byId);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Models\OwnKind;
 use App\PlantBook\PlantBookFiles;
 use App\Weather\SimulatedStation;
 use App\Weather\WeatherStation;
@@ -16,12 +17,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(WeatherStation::class, SimulatedStation::class);
-        $this->app->singleton(
-            PlantBook::class,
-            static fn (Application $app): PlantBook => (new PlantBookFiles(
-                base_path('plant-book'),
-                storage_path('framework'),
-            ))->read(),
-        );
+        $this->app->singleton(PlantBookFiles::class, static fn (): PlantBookFiles => new PlantBookFiles(base_path('plant-book'), storage_path('framework')));
+        $this->app->singleton(PlantBook::class, static fn (Application $app): PlantBook => $app->make(PlantBookFiles::class)->read(OwnKind::inForce()));
     }
 }

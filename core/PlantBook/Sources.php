@@ -11,6 +11,9 @@ final readonly class Sources
 {
     public const COMMON = 'common';
 
+    /** What a firm found out for itself. */
+    public const FIRM = 'firm';
+
     /** @param  array<string, string>  $names */
     private function __construct(private array $names)
     {
@@ -19,7 +22,7 @@ final readonly class Sources
     /** @param  array<string, string>  $names key to how it is quoted */
     public static function of(array $names): self
     {
-        return new self([self::COMMON => 'common practice', ...$names]);
+        return new self([self::COMMON => 'common practice', self::FIRM => "the firm's own", ...$names]);
     }
 
     /** @throws Fault when the plant book names a source that sources.yaml does not list */

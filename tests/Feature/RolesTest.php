@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Observation;
+use App\Models\OwnKind;
 use App\Models\Plant;
 use App\Models\Visit;
 use Illuminate\Support\Facades\Route;
@@ -47,6 +48,14 @@ final class RolesTest extends FeatureTestCase
         ['observations.destroy', 'delete', 302, 302, 403, 302, 403],
         ['plant-book.index', 'get', 200, 200, 200, 200, 200],
         ['plant-book.show', 'get', 200, 200, 200, 200, 200],
+        ['plant-book.anchors', 'get', 200, 200, 200, 200, 200],
+        ['own-kinds.create', 'get', 200, 403, 403, 403, 403],
+        ['own-kinds.store', 'post', 302, 403, 403, 403, 403],
+        ['own-kinds.edit', 'get', 200, 403, 403, 403, 403],
+        ['own-kinds.update', 'put', 302, 403, 403, 403, 403],
+        ['own-kinds.destroy', 'delete', 302, 403, 403, 403, 403],
+        ['own-kinds.restore', 'post', 302, 403, 403, 403, 403],
+        ['own-kinds.undo', 'delete', 302, 403, 403, 403, 403],
         ['practice.edit', 'get', 200, 200, 200, 200, 200],
         ['practice.update', 'put', 302, 403, 403, 403, 403],
         ['logout', 'post', 302, 302, 302, 302, 302],
@@ -112,8 +121,10 @@ final class RolesTest extends FeatureTestCase
             ? Observation::query()->updateOrCreate(['garden_id' => $this->garden->id, 'event' => 'forsythia-bloom', 'season' => 2027], ['on' => '2027-03-10'])
             : null;
 
+        $version = in_array('version', $needs, true) ? OwnKind::query()->create(['kind' => 'lilac', 'entry' => ['vigour' => 'weak'], 'note' => 'Shade.']) : null;
+
         return route($name, array_intersect_key(
-            ['garden' => $this->garden->id, 'plant' => $this->wisteria->id, 'visit' => $visit?->id, 'task' => $task?->id, 'observation' => $seen?->id, 'kind' => 'lilac'],
+            ['garden' => $this->garden->id, 'plant' => $this->wisteria->id, 'visit' => $visit?->id, 'task' => $task?->id, 'observation' => $seen?->id, 'kind' => 'lilac', 'version' => $version?->id],
             array_flip($needs),
         ) + ($name === 'frost' ? ['latitude' => 52, 'longitude' => -2, 'elevation_m' => 90] : []));
     }

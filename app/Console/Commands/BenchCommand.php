@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\PlantBook\PlantBookFiles;
 use Illuminate\Console\Command;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\WinterClass;
-use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\Prescriber;
@@ -28,8 +28,10 @@ final class BenchCommand extends Command
 
     private const GARDENS = 250;
 
-    public function handle(PlantBook $book): int
+    public function handle(PlantBookFiles $files): int
     {
+        // The book as it ships: what is printed must not depend on one firm's database.
+        $book = $files->read();
         if ($this->argument('what') !== 'windows') {
             return $this->refused(['bench: only "windows" can be measured']);
         }

@@ -17,9 +17,8 @@ final class CheckPlantBookCommand extends Command
     protected $description = 'Check the plant book files';
 
     /** 0 when all is well, 1 with one line for each fault: file, path and what is wrong. */
-    public function handle(): int
+    public function handle(PlantBookFiles $files): int
     {
-        $files = new PlantBookFiles(base_path('plant-book'), storage_path('framework'));
         $schema = JsonSchema::fromFile(base_path('plant-book/kind.schema.json'));
         $faults = [];
         try {

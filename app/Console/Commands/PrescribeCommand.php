@@ -7,8 +7,8 @@ namespace App\Console\Commands;
 use App\Exchange\InputFaults;
 use App\Exchange\JsonSchema;
 use App\Exchange\PrescribeInput;
+use App\PlantBook\PlantBookFiles;
 use Illuminate\Console\Command;
-use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Prescriber;
 
 /** `./hook prescribe FILE.json`, or standard input: prescriptions as JSON on standard output. */
@@ -21,8 +21,10 @@ final class PrescribeCommand extends Command
     protected $description = 'Print the prescriptions of a file of plants as JSON';
 
     /** 0 when all is well, 2 with one line on standard error for each fault. */
-    public function handle(PlantBook $book): int
+    public function handle(PlantBookFiles $files): int
     {
+        // The book as it ships: what is printed must not depend on one firm's database.
+        $book = $files->read();
         $file = $this->argument('file');
         $file = is_string($file) ? $file : '-';
         $json = $file === '-' ? file_get_contents('php://stdin') : (is_file($file) ? file_get_contents($file) : false);

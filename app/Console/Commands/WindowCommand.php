@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Exchange\InputFaults;
 use App\Exchange\JsonSchema;
 use App\Exchange\PrescribeInput;
+use App\PlantBook\PlantBookFiles;
 use Illuminate\Console\Command;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
@@ -30,8 +31,10 @@ final class WindowCommand extends Command
     protected $description = 'Print what a day is to a kind of plant at a site, with reasons';
 
     /** 0 when all is well, 2 with one line on standard error for each fault. */
-    public function handle(PlantBook $book): int
+    public function handle(PlantBookFiles $files): int
     {
+        // The book as it ships: what is printed must not depend on one firm's database.
+        $book = $files->read();
         try {
             $verdict = $this->verdict($book);
         } catch (InputFaults $faults) {

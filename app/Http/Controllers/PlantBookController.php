@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\OwnKind;
+use App\PlantBook\AnchorScreen;
 use App\PlantBook\KindFilter;
 use App\PlantBook\KindScreen;
 use App\Support\Today;
@@ -17,7 +19,12 @@ final class PlantBookController extends Controller
     {
         $filter = KindFilter::from($request);
 
-        return view('plant-book.index', ['book' => $book, 'filter' => $filter, 'kinds' => $filter->kinds($book, Today::day())]);
+        return view('plant-book.index', ['book' => $book, 'filter' => $filter, 'own' => OwnKind::inForce(), 'kinds' => $filter->kinds($book, Today::day())]);
+    }
+
+    public function anchors(AnchorScreen $screen): View
+    {
+        return view('plant-book.anchors', $screen->show(Today::day()));
     }
 
     public function show(Request $request, string $kind, KindScreen $screen, PlantBook $book): View

@@ -1,6 +1,6 @@
 @php($months = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'])
 <x-layout title="Plant book">
-    <div class="head"><h1>Plant book</h1><p class="mb-0">{{ count($kinds) }} of {{ count($book->kinds) }} kinds</p></div>
+    <div class="head"><h1>Plant book</h1><p class="mb-0">{{ count($kinds) }} of {{ count($book->kinds) }} kinds @can('update', App\Models\Firm::class)<a class="btn btn-quiet ms-3 no-print" href="{{ route('own-kinds.create') }}">Add a kind of our own</a>@endcan</p></div>
     <form class="filters" action="{{ route('plant-book.index') }}">
         <div><label for="q">Any name, or family</label><input class="form-control" id="q" name="q" type="search" value="{{ $filter->text }}"></div>
         <div><label for="wood">Flowers on</label><select class="form-select" id="wood" name="wood"><option value="">any wood</option>@foreach (['old' => "last year's wood", 'new' => "this year's growth", 'both' => 'both', 'none' => 'grown for green'] as $value => $name)<option value="{{ $value }}" @selected($filter->wood?->value === $value)>{{ $name }}</option>@endforeach</select></div>
@@ -17,7 +17,7 @@
             <tbody>
             @foreach ($kinds as $kind)
                 <tr>
-                    <td><a href="{{ route('plant-book.show', $kind->id) }}"><b>{{ $kind->name }}</b></a></td>
+                    <td><a href="{{ route('plant-book.show', $kind->id) }}"><b>{{ $kind->name }}</b></a>@if (isset($own[$kind->id])) <span class="tag">the firm's own</span>@endif</td>
                     <td><em>{{ $kind->botanical }}</em></td>
                     <td>{{ $kind->family }}</td>
                     <td>{{ $kind->wood->inWords() }}</td>

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\PlantBook\OwnEntry;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * One version of what the firm says of a kind: a correction laid over the plant book's entry, or a kind of its own.
+ *
+ * @property int $id
+ * @property string $kind
+ * @property ?string $like the kind a new one was begun from; null where a kind of the plant book is corrected
+ * @property array<array-key, mixed> $entry in the plant book's own form, only what differs
+ * @property string $note why
+ * @property Carbon $created_at
+ * @property-read ?User $writtenBy
+ */
+final class OwnKind extends Model
+{
+    use SoftDeletes;
+
+    protected $fillable = ['kind', 'like', 'entry', 'note', 'written_by'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['entry' => 'array'];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function writtenBy(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'written_by');
+    }
+
+    /**
+     * The versions in force, the latest of each kind.
+     *
+     * @return array<string, OwnEntry> by kind
+     */
+    public static function inForce(): array
+    {
+        $entries = [];
+        foreach (self::query()->orderBy('id')->get() as $own) {
+            $entries[$own->kind] = new OwnEntry($own->kind, $own->like, $own->entry);
+        }
+
+        return $entries;
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\PlantBook;
+
+use App\Models\OwnKind;
+use App\Models\Plant;
+use App\Models\User;
+
+/** The firm's own word on kinds: written in versions, each of which can be taken back. */
+final readonly class OwnKinds
+{
+    public function __construct(private KindForm $form)
+    {
+    }
+
+    public function write(OwnEntry $own, string $note, ?User $by): OwnKind
+    {
+        return OwnKind::query()->create(['kind' => $own->kind, 'like' => $own->like, 'entry' => $own->entry, 'note' => $note, 'written_by' => $by?->id]);
+    }
+
+    /**
+     * A kind's entry as it is in force.
+     *
+     * @return array<array-key, mixed>
+     */
+    public function entry(string $kind): array
+    {
+        $own = OwnKind::inForce()[$kind] ?? null;
+        $base = $this->form->base($kind, $own?->like);
+
+        return $own === null ? $base : Inheritance::correct($base, $own->entry);
+    }
+
+    /** Takes every version of a kind back. @return ?string why not */
+    public function takeBack(string $kind): ?string
+    {
+        $refused = $this->refusal($kind, OwnKind::query()->where('kind', $kind)->whereNotNull('like')->exists());
+        if ($refused === null) {
+            // One stroke, so that one undo can bring back just these.
+            OwnKind::query()->where('kind', $kind)->update(['deleted_at' => now()]);
+        }
+
+        return $refused;
+    }
+
+    public function bringBack(string $kind): void
+    {
+        $last = OwnKind::onlyTrashed()->where('kind', $kind)->max('deleted_at');
+        OwnKind::onlyTrashed()->where('kind', $kind)->where('deleted_at', $last)->update(['deleted_at' => null]);
+    }
+
+    /** @return ?string why not */
+    public function undo(OwnKind $version): ?string
+    {
+        $isLast = ! OwnKind::query()->where('kind', $version->kind)->where('id', '!=', $version->id)->exists();
+        $refused = $this->refusal($version->kind, $isLast && $version->like !== null);
+        if ($refused === null) {
+            $version->delete();
+        }
+
+        return $refused;
+    }
+
+    /** A kind that only the firm knows stays while plants of it stand in a garden. */
+    private function refusal(string $kind, bool $vanishes): ?string
+    {
+        $plants = $vanishes ? Plant::query()->where('kind', $kind)->count() : 0;
+
+        return $plants === 0 ? null : sprintf('%d %s of this kind in the gardens, so it stays. Give them another kind first.', $plants, $plants === 1 ? 'plant is' : 'plants are');
+    }
+}
