@@ -30,6 +30,7 @@ Route::middleware('guest')->group(function (): void {
 Route::middleware('auth')->group(function (): void {
     Route::post('sign-out', [LoginController::class, 'logout'])->name('logout');
     Route::get('/', [SeasonController::class, 'index'])->name('season');
+    Route::get('season/groups/{group}', [SeasonController::class, 'group'])->name('season.group');
     Route::get('search', [SearchController::class, 'index'])->name('search');
 
     Route::get('frost-dates', [FrostController::class, 'show'])->name('frost');

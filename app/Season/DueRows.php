@@ -11,6 +11,8 @@ use App\Models\VisitTask;
 use App\Weather\Outlook;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Planning\Agenda;
+use PruningHook\Core\Planning\DueTask;
+use PruningHook\Core\Planning\PlantYear;
 use PruningHook\Core\Planning\Urgency;
 use PruningHook\Core\PlantBook\PlantBook;
 
@@ -34,21 +36,57 @@ final readonly class DueRows
     {
         $agenda = Agenda::with($this->book);
         $rows = [];
-        $holds = [];
         foreach ($plants as $plant) {
             $core = $this->bridge->plant($plant);
             $years = $this->bridge->years($plant->garden);
             $practice = $this->bridge->practice($plant->garden);
-            $due = $from === null || $to === null
+            $rows = [...$rows, ...$this->rows($plant, $from === null || $to === null
                 ? $agenda->around($core, $years, $practice, $today)
-                : $agenda->between($core, $years, $practice, $today, $from, $to);
-            // One forecast serves a whole garden.
-            $hold = array_key_exists($plant->garden_id, $holds) ? $holds[$plant->garden_id] : $holds[$plant->garden_id] = $this->outlook->hold($years->site, $today);
-            foreach ($due as $task) {
-                $isOpen = in_array($task->urgency, [Urgency::Open, Urgency::Closing], true);
-                $rows[] = new DueRow($plant, $task, self::planned($plant, $task->task->key, $task->task->season, $today), $isOpen ? $hold : null);
+                : $agenda->between($core, $years, $practice, $today, $from, $to), $today)];
+        }
+
+        return self::byClosing($rows);
+    }
+
+    /**
+     * The same of plants whose time is already gathered, over at least the days round about today.
+     *
+     * @param  iterable<Plant>  $plants
+     * @param  array<int, PlantYear>  $years  by plant
+     * @return list<DueRow>
+     */
+    public function among(iterable $plants, array $years, Day $today): array
+    {
+        $rows = [];
+        foreach ($plants as $plant) {
+            foreach ($this->rows($plant, $years[$plant->id]->around(), $today) as $row) {
+                $rows[] = $row;
             }
         }
+
+        return self::byClosing($rows);
+    }
+
+    /**
+     * @param  list<DueTask>  $due
+     * @return list<DueRow>
+     */
+    private function rows(Plant $plant, array $due, Day $today): array
+    {
+        return array_map(fn (DueTask $task): DueRow => new DueRow(
+            $plant,
+            $task,
+            self::planned($plant, $task->task->key, $task->task->season, $today),
+            in_array($task->urgency, [Urgency::Open, Urgency::Closing], true) ? $this->outlook->holdAt($plant->garden, $today) : null,
+        ), $due);
+    }
+
+    /**
+     * @param  list<DueRow>  $rows
+     * @return list<DueRow>
+     */
+    private static function byClosing(array $rows): array
+    {
         usort($rows, static fn (DueRow $a, DueRow $b): int => $a->due->task->window->closes->number <=> $b->due->task->window->closes->number);
 
         return $rows;

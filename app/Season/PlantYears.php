@@ -30,12 +30,6 @@ final readonly class PlantYears
         return Span::of($from, $from->plus(364));
     }
 
-    /** The stretch a zoom shows: the year as above, or a season's quarter or a month from last week on. */
-    public static function zoomed(Day $today, Zoom $zoom): Span
-    {
-        return $zoom === Zoom::Year ? self::span($today) : Span::of($today->minus(7), $today->minus(8)->plus($zoom->days()));
-    }
-
     /** @param  Plant  $plant with garden, workLogs and visitTasks.visit loaded */
     public function of(Plant $plant, Day $today, Span $span): PlantYear
     {

@@ -58,6 +58,22 @@ final readonly class SeasonFilter
     }
 
     /**
+     * Only the plants that can stand in one group of the wall. What is pressing only shows once it is worked out.
+     *
+     * @param  Builder<Plant>  $query
+     * @return Builder<Plant>
+     */
+    public function ofGroup(Builder $query, string $key): Builder
+    {
+        return match ($this->by) {
+            Grouping::Garden => $query->where('garden_id', (int) $key),
+            Grouping::Kind => $query->where('kind', $key),
+            Grouping::Crew => $query->whereHas('garden', static fn (Builder $garden) => $key === '0' ? $garden->whereNull('crew_id') : $garden->where('crew_id', (int) $key)),
+            Grouping::Urgency => $query,
+        };
+    }
+
+    /**
      * Plants whose label, place, garden or kind, in any of its names, holds the text.
      *
      * @param  Builder<Plant>  $query

@@ -4,19 +4,26 @@ declare(strict_types=1);
 
 namespace App\Season;
 
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Span;
+
 /** How much of time the wall shows. */
 enum Zoom: string
 {
     case Year = 'year';
     case Quarter = 'quarter';
     case Month = 'month';
+    /** This week and the next, Monday first. */
+    case Week = 'week';
 
-    public function days(): int
+    /** The stretch shown on a day: the year from the first of last month, or from last week on. */
+    public function span(Day $today): Span
     {
         return match ($this) {
-            self::Year => 365,
-            self::Quarter => 91,
-            self::Month => 35,
+            self::Year => PlantYears::span($today),
+            self::Quarter => Span::of($today->minus(7), $today->plus(83)),
+            self::Month => Span::of($today->minus(7), $today->plus(27)),
+            self::Week => Span::of($today->minus($today->weekday() - 1), $today->minus($today->weekday() - 14)),
         };
     }
 }

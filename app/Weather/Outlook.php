@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Weather;
 
+use App\Bridge\CorePlants;
+use App\Models\Garden;
 use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Site;
@@ -19,17 +21,26 @@ use PruningHook\Core\Weather\GrowingDegreeDays;
 use PruningHook\Core\Weather\WorkAdvice;
 
 /** What the weather says to a garden: of the day of a visit, and of the spring that is coming. */
-final readonly class Outlook
+final class Outlook
 {
     /** As far as a forecast is worth telling. */
     public const FORECAST_DAYS = 7;
 
+    /** How far past years tell of days to come, and how many of them. */
+    private const FORETOLD_DAYS = 150;
+
+    private const YEARS = 5;
+
     /** Degree days are counted from 1 January in the north: so long after midwinter. */
     private const COUNT_FROM = 11;
 
+    /** @var array<int, ?Hold> by garden: one forecast serves all its plants */
+    private array $holds = [];
+
     public function __construct(
-        private WeatherStation $station,
-        private PlantBook $book,
+        private readonly WeatherStation $station,
+        private readonly PlantBook $book,
+        private readonly CorePlants $bridge,
     ) {
     }
 
@@ -66,6 +77,12 @@ final readonly class Outlook
         return new Hold($now->reason, null);
     }
 
+    /** The same, worked out once for a garden. */
+    public function holdAt(Garden $garden, Day $today): ?Hold
+    {
+        return array_key_exists($garden->id, $this->holds) ? $this->holds[$garden->id] : $this->holds[$garden->id] = $this->hold($this->bridge->site($garden), $today);
+    }
+
     /** @return list<Advice> */
     public function advice(Site $site, Day $day, Day $today): array
     {
@@ -75,10 +92,10 @@ final readonly class Outlook
     }
 
     /**
-     * Kinds whose bloom is known to come at a sum of warmth: what has been gathered, what is needed, and the day if it
-     * has been reached.
+     * Kinds whose bloom is known to come at a sum of warmth: what has been gathered, what is needed, the day it was
+     * reached, and the day it is foretold for by the forecast and then by the averages of past years.
      *
-     * @return list<array{kind: Kind, sum: int, needed: int, reached: ?Day}>
+     * @return list<array{kind: Kind, sum: int, needed: int, reached: ?Day, foretold: ?Day}> the soonest first
      */
     public function warmth(SiteYear $year, Day $today): array
     {
@@ -87,14 +104,23 @@ final readonly class Outlook
         if ($year->site->winter !== WinterClass::Cold || $today->isBefore($first)) {
             return [];
         }
-        $days = $this->station->days($year->site, $first, $today);
+        $known = $today->plus(self::FORECAST_DAYS);
+        $days = $this->station->days($year->site, $first, $known);
+        $past = array_map(fn (int $ago): array => $this->station->days(
+            $year->site, $known->minus(365 * $ago)->plus(1), $known->minus(365 * $ago)->plus(self::FORETOLD_DAYS),
+        ), range(1, self::YEARS));
+        $sum = GrowingDegreeDays::sum($days);
+        $soFar = GrowingDegreeDays::sum(array_slice($days, 0, $first->daysUntil($today) + 1));
         $warmth = [];
         foreach ($this->book->kinds as $kind) {
             if ($kind->bloomDegreeDays !== null) {
-                $warmth[] = ['kind' => $kind, 'sum' => (int) round(GrowingDegreeDays::sum($days)), 'needed' => $kind->bloomDegreeDays,
-                    'reached' => GrowingDegreeDays::reached($days, $kind->bloomDegreeDays)];
+                $reached = GrowingDegreeDays::reached($days, $kind->bloomDegreeDays);
+                $over = $reached !== null && ! $reached->isAfter($today);
+                $warmth[] = ['kind' => $kind, 'sum' => (int) round($soFar), 'needed' => $kind->bloomDegreeDays, 'reached' => $over ? $reached : null,
+                    'foretold' => $over ? null : $reached ?? GrowingDegreeDays::foretell($sum, $known, $past, $kind->bloomDegreeDays)];
             }
         }
+        usort($warmth, static fn (array $a, array $b): int => $a['needed'] <=> $b['needed']);
 
         return $warmth;
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Calendar;
 
+use ArrayObject;
+
 /** A site through its seasons, with what was seen of each. */
 final readonly class SiteYears
 {
@@ -17,18 +19,20 @@ final readonly class SiteYears
     private function __construct(
         public Site $site,
         private array $seen,
+        /** @var ArrayObject<int, SiteYear> seasons worked out so far: thousands of plants ask one site for the same few */
+        private ArrayObject $known,
     ) {
     }
 
     /** @param  array<int, SeasonSeen>  $seen by season; seasons not named are average ones */
     public static function of(Site $site, array $seen = []): self
     {
-        return new self($site, $seen);
+        return new self($site, $seen, new ArrayObject);
     }
 
     public function season(int $season): SiteYear
     {
-        return SiteYear::of($this->site, $season, $this->seen[$season] ?? null, $this->seen[$season - 1] ?? null);
+        return $this->known[$season] ??= SiteYear::of($this->site, $season, $this->seen[$season] ?? null, $this->seen[$season - 1] ?? null);
     }
 
     /**

@@ -66,11 +66,13 @@ final readonly class Strip
         );
     }
 
-    /** Stretches up to this long are marked by weeks, longer ones by months. */
+    /** Stretches up to this long are marked by days, by weeks, longer ones by months. */
+    private const DAYS_BY_DAY = 21;
+
     private const DAYS_BY_WEEK = 100;
 
     /**
-     * The marks along a strip: the first of each month, or each Monday where the stretch is short.
+     * The marks along a strip: the first of each month, each Monday where the stretch is short, each day where it is very short.
      *
      * @return list<array{x: float, name: string}>
      */
@@ -80,7 +82,8 @@ final readonly class Strip
             return self::months($span, $mmPerDay);
         }
         $weeks = [];
-        for ($day = $span->from->plus((8 - $span->from->weekday()) % 7); ! $day->isAfter($span->to); $day = $day->plus(7)) {
+        $step = $span->days() <= self::DAYS_BY_DAY ? 1 : 7;
+        for ($day = $step === 1 ? $span->from : $span->from->plus((8 - $span->from->weekday()) % 7); ! $day->isAfter($span->to); $day = $day->plus($step)) {
             $weeks[] = ['x' => $span->from->daysUntil($day) * $mmPerDay, 'name' => $day->dayOfMonth().' '.self::MONTHS[$day->month() - 1]];
         }
 

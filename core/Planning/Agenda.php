@@ -6,6 +6,7 @@ namespace PruningHook\Core\Planning;
 
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYears;
+use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
@@ -39,8 +40,9 @@ final readonly class Agenda
             if ($plant->planted !== null && $plant->planted->isAfter($year->end())) {
                 continue;
             }
-            foreach ($this->prescriber->prescribe($plant, $year, $practice)->tasks as $task) {
-                if (self::touches($task, $plant, $from, $to)) {
+            foreach ($this->prescriber->prescribe($plant, $year, $practice, Span::of($from, $to))->tasks as $task) {
+                // A window that was over before the plant was in the ground is not its own.
+                if ($plant->planted === null || ! $task->window->closes->isBefore($plant->planted)) {
                     $due[] = DueTask::of($task, $plant->logged($task->key, $year->season), $today);
                 }
             }
@@ -60,13 +62,5 @@ final readonly class Agenda
     public function around(Plant $plant, SiteYears $years, Practice $practice, Day $today): array
     {
         return $this->between($plant, $years, $practice, $today, $today->minus(DueTask::MISSED_DAYS), $today->plus(DueTask::COMING_DAYS));
-    }
-
-    /** A window that was over before the plant was in the ground is not its own. */
-    private static function touches(Task $task, Plant $plant, Day $from, Day $to): bool
-    {
-        return ! $task->window->closes->isBefore($from)
-            && ! $task->window->opens->isAfter($to)
-            && ($plant->planted === null || ! $task->window->closes->isBefore($plant->planted));
     }
 }

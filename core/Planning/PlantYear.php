@@ -70,4 +70,43 @@ final readonly class PlantYear
             array_values(array_filter($visits, $span->holds(...))),
         );
     }
+
+    /** The same plant's time, narrowed to a stretch of it. */
+    public function within(Span $span): self
+    {
+        return new self(
+            $span,
+            $this->today,
+            array_values(array_filter($this->tasks, static fn (DueTask $due): bool => $span->touches($due->task->window->opens, $due->task->window->closes))),
+            array_values(array_filter($this->closed, static fn (Closure $closure): bool => $span->touches($closure->from, $closure->to))),
+            array_values(array_filter($this->bloom, static fn (Span $flowers): bool => $span->touches($flowers->from, $flowers->to))),
+            array_values(array_filter($this->visits, $span->holds(...))),
+        );
+    }
+
+    /**
+     * What bears on today: passed lately, open, or coming.
+     *
+     * @return list<DueTask>
+     */
+    public function around(): array
+    {
+        $span = Span::of($this->today->minus(DueTask::MISSED_DAYS), $this->today->plus(DueTask::COMING_DAYS));
+
+        return array_values(array_filter($this->tasks, static fn (DueTask $due): bool => $span->touches($due->task->window->opens, $due->task->window->closes)));
+    }
+
+    /** The most pressing of what bears on today. */
+    public function mostPressing(): Urgency
+    {
+        $order = [Urgency::Closing, Urgency::Missed, Urgency::Open, Urgency::Coming, Urgency::Done];
+        $now = array_map(static fn (DueTask $due): Urgency => $due->urgency, $this->around());
+        foreach ($order as $urgency) {
+            if (in_array($urgency, $now, true)) {
+                return $urgency;
+            }
+        }
+
+        return Urgency::Later;
+    }
 }

@@ -42,7 +42,7 @@ final readonly class CutOn
     private function __construct(private PlantBook $book)
     {
         $this->prescriber = Prescriber::with($book);
-        $this->rules = [new Nesting, new FlowerBudsLost, new TenderRegrowth, new NewlyPlanted, new SwollenBuds, new OverBudget, new WeatherAhead];
+        $this->rules = [new FlowerBudsLost, new TenderRegrowth, new NewlyPlanted, new SwollenBuds, new OverBudget, new WeatherAhead, new Nesting];
     }
 
     public static function with(PlantBook $book): self

@@ -8,6 +8,7 @@ use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Method\Methods;
@@ -40,19 +41,22 @@ final readonly class Prescriber
 
     /**
      * @param  Practice  $practice  of firm and garden; the plant's own choices are laid on top here
+     * @param  ?Span  $within  only the tasks whose windows touch these days; all of them where left out
      *
      * @throws Fault when the kind is unknown or the plant not in the ground in this season
      */
-    public function prescribe(Plant $plant, SiteYear $year, Practice $practice): Prescription
+    public function prescribe(Plant $plant, SiteYear $year, Practice $practice, ?Span $within = null): Prescription
     {
         $kind = $this->book->kind($plant->kind);
         $kindYear = KindYear::of($year, $kind->phenology);
         $circumstances = self::circumstances($plant, $year, $practice);
         $tasks = [];
         foreach ($kind->tasks as $rule) {
-            $window = $rule->when->holds($circumstances) ? $rule->window($circumstances) : null;
-            if ($window !== null) {
-                $tasks[] = $this->task($rule, $window, $plant, $kind, $kindYear, $circumstances);
+            $timing = $rule->when->holds($circumstances) ? $rule->window($circumstances) : null;
+            $window = $timing?->rule->in($kindYear);
+            // How and how much is only worked out for what is asked for: most of a season's cost lies there.
+            if ($timing !== null && $window !== null && ($within === null || $within->touches($window->opens, $window->closes))) {
+                $tasks[] = $this->task($rule, $timing, $window, $plant, $kind, $kindYear, $circumstances);
             }
         }
         usort($tasks, static fn (Task $a, Task $b): int => $a->window->opens->number <=> $b->window->opens->number);
@@ -99,12 +103,12 @@ final readonly class Prescriber
     private function task(
         TaskRule $rule,
         TaskWindow $timing,
+        Window $window,
         Plant $plant,
         Kind $kind,
         KindYear $year,
         Circumstances $circumstances,
     ): Task {
-        $window = $timing->rule->in($year);
         $method = Methods::get($rule->method($circumstances));
         [$amounts, $because] = self::amounts($rule, $plant, $kind, $circumstances);
         $missed = self::missedPass($rule, $plant, $kind, $year->site->season);

@@ -35,6 +35,30 @@ final readonly class GrowingDegreeDays
     }
 
     /**
+     * The day by which a sum will be reached, if from here on each day is as warm as the same day was on average in
+     * years that have been.
+     *
+     * @param  float  $sum  gathered up to and with the given day
+     * @param  list<list<DayWeather>>  $years  for each year the days that follow the given one, in order
+     * @return ?Day null where those years do not reach it
+     */
+    public static function foretell(float $sum, Day $until, array $years, float $wanted): ?Day
+    {
+        if ($sum >= $wanted) {
+            return $until;
+        }
+        $days = $years === [] ? 0 : min(array_map(count(...), $years));
+        for ($ahead = 0; $ahead < $days; $ahead++) {
+            $sum += array_sum(array_map(static fn (array $year): float => self::ofDay($year[$ahead]), $years)) / count($years);
+            if ($sum >= $wanted) {
+                return $until->plus($ahead + 1);
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * The first day on which the sum is reached.
      *
      * @param  iterable<DayWeather>  $days  in order

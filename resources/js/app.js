@@ -1,10 +1,12 @@
 import Alpine from 'alpinejs';
 import { keys } from './keys';
+import { fold } from './fold';
 import { frost } from './frost';
 import { plan } from './plan';
 import { logForm } from './log-form';
 
 Alpine.data('keys', keys);
+Alpine.data('fold', fold);
 Alpine.data('frost', frost);
 Alpine.data('plan', plan);
 Alpine.data('logForm', logForm);

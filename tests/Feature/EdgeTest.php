@@ -107,7 +107,22 @@ final class EdgeTest extends FeatureTestCase
             $queries++;
         });
         $page = $this->actingAs($this->planner())->get('/?by=garden')->assertOk();
-        self::assertSame(400, substr_count((string) $page->getContent(), 'class="drawing"'));
+        self::assertSame(12, substr_count((string) $page->getContent(), 'class="drawing"'), 'one line a garden');
         self::assertLessThan(30, $queries, 'the number of queries must not grow with the plants');
+        $rows = 0;
+        foreach (Garden::query()->pluck('id') as $garden) {
+            $rows += substr_count((string) $this->get("/season/groups/$garden?by=garden")->assertOk()->getContent(), 'class="drawing"');
+        }
+        self::assertSame(400, $rows, 'each line unfolds into its own plants');
+    }
+
+    public function test_the_wall_gathers_by_what_presses_most(): void
+    {
+        Plant::query()->delete();
+        foreach (['wisteria' => 'Winter', 'lilac' => 'Later'] as $kind => $label) {
+            Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => $kind, 'label' => $label]);
+        }
+        $this->actingAs($this->planner())->get('/?by=urgency')->assertOk()->assertSeeInOrder(['The year by urgency', 'Open now', 'Winter', 'Later']);
+        $this->get('/season/groups/open?by=urgency')->assertSee('Winter')->assertDontSee('Later');
     }
 }

@@ -18,6 +18,7 @@ final class RolesTest extends FeatureTestCase
     private const ROUTES = [
         // name, method, planner, lead of the crew, lead of another, hand of the crew, hand of another
         ['season', 'get', 200, 200, 200, 200, 200],
+        ['season.group', 'get', 200, 200, 200, 200, 200],
         ['search', 'get', 200, 200, 200, 200, 200],
         ['round', 'get', 200, 200, 200, 200, 200],
         ['gardens.index', 'get', 200, 200, 200, 200, 200],
@@ -124,7 +125,7 @@ final class RolesTest extends FeatureTestCase
         $version = in_array('version', $needs, true) ? OwnKind::query()->create(['kind' => 'lilac', 'entry' => ['vigour' => 'weak'], 'note' => 'Shade.']) : null;
 
         return route($name, array_intersect_key(
-            ['garden' => $this->garden->id, 'plant' => $this->wisteria->id, 'visit' => $visit?->id, 'task' => $task?->id, 'observation' => $seen?->id, 'kind' => 'lilac', 'version' => $version?->id],
+            ['garden' => $this->garden->id, 'plant' => $this->wisteria->id, 'visit' => $visit?->id, 'task' => $task?->id, 'observation' => $seen?->id, 'kind' => 'lilac', 'group' => (string) $this->garden->id, 'version' => $version?->id],
             array_flip($needs),
         ) + ($name === 'frost' ? ['latitude' => 52, 'longitude' => -2, 'elevation_m' => 90] : []));
     }

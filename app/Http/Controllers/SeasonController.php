@@ -27,4 +27,10 @@ final class SeasonController extends Controller
             'book' => $book,
         ]);
     }
+
+    /** The rows of one group of a folded wall. */
+    public function group(Request $request, string $group, SeasonScreen $screen, PlantBook $book): View
+    {
+        return view('season.group', $screen->group(SeasonFilter::from($request, $book), $group, Today::day()));
+    }
 }

@@ -4,7 +4,6 @@
         <li>
             <span class="what"><a href="{{ route('plants.show', $row->plant) }}">{{ $row->plant->label }}</a></span>
             <span class="when"><x-urgency :due="$row->due" /></span>
-            @if ($row->hold && ! $row->visit)<span class="held"><b>{{ $row->hold->reason->rule }}</b>{{ $row->hold->next ? ', can go on from '.\App\Support\Say::date($row->hold->next) : ' all week' }}</span>@endif
             <span class="where">{{ $row->due->task->name }}@if ($garden), {{ $row->plant->garden->name }}@endif</span>
             <span class="act">
                 @if ($row->visit)
@@ -13,6 +12,7 @@
                     @can('plan', $row->plant->garden)<a href="{{ route('visits.create', [$row->plant->garden, 'tasks' => [(string) $row->choice()]]) }}" aria-label="Plan a visit for {{ $row->plant->label }}, {{ $row->due->task->name }}">Plan</a>@endcan
                 @endif
             </span>
+            @if ($row->hold && ! $row->visit)<span class="held"><b>{{ $row->hold->reason->rule }}</b>{{ $row->hold->next ? ', can go on from '.\App\Support\Say::date($row->hold->next) : ' all week' }}</span>@endif
         </li>
     @endforeach
 </ul>

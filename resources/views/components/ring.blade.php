@@ -15,5 +15,5 @@
         <path class="d-hook" d="M0 -85v-8q0-4 3-4t3 4" transform="rotate({{ $degrees }})"/>
     @endforeach
     <line class="d-today" y1="-14" y2="-92" transform="rotate({{ $ring->today }})"/>
-    <text class="d-heart" dominant-baseline="central">{{ $heart }}</text>
+    @foreach (explode(' at ', $heart) as $line)<text class="d-heart" dominant-baseline="central" y="{{ str_contains($heart, ' at ') ? ($loop->first ? -6 : 6) : 0 }}">{{ $loop->first ? $line : 'at '.$line }}</text>@endforeach
 </svg>

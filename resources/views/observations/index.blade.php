@@ -8,9 +8,6 @@
         @else
             <p><b>{{ ucfirst($half) }} {{ $year->season }} is {{ \PruningHook\Core\PlantBook\SeasonReader::late($moved->days) }}</b> here. Windows that hang on {{ $half }} have moved with it.</p>
         @endif
-        @foreach ($warmth as $each)
-            <p>Warmth since the turn of the year: <b>{{ $each['sum'] }}</b> degree days (base 50 °F); {{ lcfirst($each['kind']->name) }} flowers at about {{ $each['needed'] }}{{ $each['reached'] ? ', reached on '.\App\Support\Say::date($each['reached']) : '' }}. <span class="soft">(simulated station)</span></p>
-        @endforeach
         @can('create', [App\Models\Observation::class, $garden])
             <form method="post" action="{{ route('observations.store', $garden) }}" novalidate>
                 @csrf
@@ -26,6 +23,15 @@
                 <button class="btn btn-primary" style="min-height: 56px; min-width: 12rem">Note it</button>
             </form>
         @endcan
+        @if ($warmth !== [])
+            <h2>Warmth</h2>
+            <p class="mb-1">Since the turn of the year: <b>{{ $warmth[0]['sum'] }}</b> degree days (base 50 °F). <span class="soft">(simulated station)</span></p>
+            <ul class="due">
+                @foreach ($warmth as $each)
+                    <li><span class="what">{{ $each['kind']->name }} in flower</span><span class="when">{{ $each['reached'] ? 'reached '.\App\Support\Say::date($each['reached']) : ($each['foretold'] ? 'about '.\App\Support\Say::date($each['foretold']) : 'not this spring') }}</span><span class="where">at about {{ $each['needed'] }} degree days</span></li>
+                @endforeach
+            </ul>
+        @endif
         <h2>Seen this season</h2>
         @if ($seen->isEmpty())<p>Nothing yet in this garden.</p>@endif
         <ul class="due">

@@ -20,7 +20,7 @@
             @csrf
             @if ($kind) @method('put') @else <input type="hidden" name="like" value="{{ $like->id }}"> @endif
             <fieldset><legend>What it is</legend>
-                <div class="row">
+                <div class="row align-items-end">
                     <div class="col-md-4"><x-field name="name" label="Name" :value="$at('name')" required /></div>
                     <div class="col-md-4"><x-field name="botanical" label="Botanical name" :value="$at('botanical')" required /></div>
                     <div class="col-md-4"><x-field name="family" label="Family" :value="$at('family')" /></div>

@@ -9,10 +9,12 @@ use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Drawing\Bar;
+use PruningHook\Core\Drawing\Pressure;
 use PruningHook\Core\Drawing\Ring;
 use PruningHook\Core\Drawing\Sector;
 use PruningHook\Core\Drawing\Strip;
 use PruningHook\Core\Planning\PlantYear;
+use PruningHook\Core\Prescription\CutOn;
 use PruningHook\Core\Prescription\Plant;
 use Tests\Support\Prescribing;
 use Tests\Support\Sites;
@@ -77,6 +79,46 @@ final class DrawingTest extends TestCase
             self::assertGreaterThan(0, $sector->inner);
             self::assertStringStartsWith('M', $sector->outline());
         }
+    }
+
+    public function test_the_ring_draws_the_days_outside_the_windows(): void
+    {
+        $span = Span::of($this->day('2027-01-01'), $this->day('2027-12-31'));
+        $days = CutOn::with(TestBook::read())->through(Plant::of('p', 'forsythia'), SiteYears::of(Sites::southernEngland()), $span, $this->practice());
+        $sectors = Ring::of($this->year('forsythia'), $days)->sectors;
+        $closed = array_values(array_filter($sectors, static fn (Sector $sector): bool => $sector->kind === 'closed'));
+        self::assertCount(1, $closed);
+        self::assertStringContainsString('late-season stop', $closed[0]->says);
+        // 9 September is day 252 of 365.25.
+        self::assertEqualsWithDelta(251 / 365.25 * 360, $closed[0]->from, .01);
+        self::assertNotSame([], array_filter($sectors, static fn (Sector $sector): bool => $sector->kind === 'cost'));
+    }
+
+    public function test_pressure_counts_the_plants_open_and_at_their_best_each_week(): void
+    {
+        $years = [$this->year('wisteria'), $this->year('wisteria'), $this->year('lilac')];
+        $pressure = Pressure::of($years, Span::of($this->day('2027-01-01'), $this->day('2027-12-31')), $this->day('2027-02-20'));
+        // The wisterias are best from 4 January to 28 February and open until 16 March, the lilac from 13 May on.
+        self::assertSame([2, 2], [$pressure->steps[2]['open'], $pressure->steps[2]['best']]);
+        self::assertSame([2, 0], [$pressure->steps[9]['open'], $pressure->steps[9]['best']]);
+        self::assertSame(0, $pressure->steps[13]['open']);
+        self::assertSame([0.0, 3.0, 15.0, 30.0], array_map(static fn (int $plants): float => Pressure::height($plants, 20, 30), [0, 1, 10, 20]));
+        self::assertSame(3, $pressure->peak(), 'in early July the lilac is still open and both wisterias are open again');
+        self::assertStringContainsString('most at their best in the week of 1 January: 2', $pressure->says);
+        self::assertEqualsWithDelta(365, array_sum(array_column($pressure->steps, 'width')), .001);
+    }
+
+    public function test_a_narrowed_stretch_keeps_only_what_touches_it(): void
+    {
+        $narrow = $this->year('wisteria')->within(Span::of($this->day('2027-02-01'), $this->day('2027-02-28')));
+        self::assertCount(1, $narrow->tasks);
+        self::assertSame('winter-pass', $narrow->tasks[0]->task->key);
+        self::assertSame(28.0, Strip::of($narrow)->width);
+    }
+
+    public function test_a_week_is_marked_by_days(): void
+    {
+        self::assertSame(['22 Feb', '23 Feb', '24 Feb'], array_column(Strip::marks(Span::of($this->day('2027-02-22'), $this->day('2027-02-24'))), 'name'));
     }
 
     private function year(string $kind): PlantYear

@@ -8,8 +8,10 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\DayState;
 use PruningHook\Core\Calendar\SiteYears;
+use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Prescription\CutOn;
 use PruningHook\Core\Prescription\CutVerdict;
+use PruningHook\Core\Prescription\DayRun;
 use PruningHook\Core\Prescription\Plant;
 use Tests\Support\Prescribing;
 use Tests\Support\Sites;
@@ -60,12 +62,18 @@ final class CutOnTest extends TestCase
         self::assertSame('summer-pass', $this->judge('wisteria', '2027-07-20')->tasks[0]->key);
     }
 
-    public function test_every_day_of_the_year_has_a_reason_for_every_kind(): void
+    public function test_every_day_of_the_year_has_a_state_and_a_reason_for_every_kind(): void
     {
+        $span = Span::of($this->day('2027-01-01'), $this->day('2027-12-31'));
         foreach (TestBook::read()->kinds as $kind) {
-            for ($day = $this->day('2027-01-01'); $day->year() === 2027; $day = $day->plus(13)) {
-                self::assertNotEmpty($this->judge($kind->id, (string) $day)->reasons, "$kind->id on $day");
+            $runs = CutOn::with(TestBook::read())->through(Plant::of('p', $kind->id), SiteYears::of(Sites::missouri()), $span, $this->practice());
+            $days = 0;
+            foreach ($runs as $run) {
+                self::assertNotEmpty($run->reasons, "$kind->id on $run->from");
+                $days += $run->from->daysUntil($run->to) + 1;
             }
+            self::assertSame(365, $days, $kind->id);
+            self::assertContains(DayState::Best, array_map(static fn (DayRun $run): DayState => $run->state, $runs), "$kind->id has no best day");
         }
     }
 

@@ -38,6 +38,16 @@ final class WeatherTest extends TestCase
         self::assertNull(GrowingDegreeDays::reached($days, 91));
     }
 
+    public function test_warmth_to_come_is_foretold_from_years_that_have_been(): void
+    {
+        // One year gathers 9 degree days a day, the other none: 4.5 on average, so 18 more take four days.
+        $year = static fn (float $max): array => array_map(static fn (int $number): DayWeather => DayWeather::of(Day::of(2026, 3, $number), 10, $max, 0), range(1, 20));
+        $today = Day::parse('2027-02-28');
+        self::assertSame('2027-03-04', (string) GrowingDegreeDays::foretell(68, $today, [$year(20), $year(10)], 86));
+        self::assertSame('2027-02-28', (string) GrowingDegreeDays::foretell(90, $today, [], 86));
+        self::assertNull(GrowingDegreeDays::foretell(68, $today, [$year(10)], 86));
+    }
+
     /**
      * @param  list<DayWeather>  $days
      * @param  list<string>  $rules

@@ -1,0 +1,1 @@
+<x-wall :months="$months" :width="$width" :rows="$rows" :garden="$garden" />
