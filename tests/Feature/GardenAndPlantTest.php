@@ -123,4 +123,25 @@ final class GardenAndPlantTest extends FeatureTestCase
     {
         $this->actingAs($this->hand())->get('/plants/999')->assertNotFound()->assertSee('Not in the book');
     }
+
+    public function test_facts_that_contradict_each_other_are_told_beside_the_field(): void
+    {
+        $this->actingAs($this->planner())->post("/gardens/{$this->garden->id}/plants", ['kind' => 'hardy-kiwi-male', 'label' => 'Kiwi', 'count' => 1, 'aim' => 'fruit'])
+            ->assertSessionHasErrors('aim');
+        $this->post("/gardens/{$this->garden->id}/plants", ['kind' => 'box-hedge', 'label' => 'Box', 'count' => 1, 'flowering_height_cm' => 90])->assertSessionHasErrors('flowering_height_cm');
+        $this->post("/gardens/{$this->garden->id}/plants", ['kind' => 'blackberry', 'label' => 'Bramble', 'count' => 1, 'grafted' => 1])->assertSessionHasErrors('grafted');
+        self::assertSame(1, \App\Models\Plant::query()->count());
+    }
+
+    public function test_frost_dates_are_carried_from_the_nearest_garden(): void
+    {
+        $this->garden->update(['latitude' => 51.0, 'longitude' => -2, 'elevation_m' => 100, 'last_frost' => '04-20', 'first_frost' => '10-28']);
+        \App\Models\Garden::factory()->create(['latitude' => 55.0, 'longitude' => -2, 'last_frost' => '05-20', 'first_frost' => '10-01']);
+        $this->actingAs($this->planner())->getJson('/frost-dates?latitude=52&longitude=-2&elevation_m=222')
+            ->assertJson(['last_frost' => '04-28', 'first_frost' => '10-20', 'winter' => 'cool'])
+            ->assertJsonPath('says', static fn (string $says): bool => str_contains($says, 'From Millrace House, 111 km away') && str_contains($says, '8 days later'));
+        $this->getJson('/frost-dates?latitude=95')->assertJsonValidationErrors(['latitude', 'longitude', 'elevation_m']);
+        \App\Models\Garden::query()->update(['last_frost' => null, 'first_frost' => null, 'winter' => 'warm']);
+        $this->getJson('/frost-dates?latitude=52&longitude=-2&elevation_m=222')->assertJson(['last_frost' => null]);
+    }
 }

@@ -52,6 +52,15 @@ final class SeasonTest extends TestCase
         ];
     }
 
+    public function test_frost_dates_are_carried_and_autumn_comes_earlier_where_spring_comes_later(): void
+    {
+        // One degree towards the pole: spring four days later, the first frost four days earlier.
+        $carried = Hopkins::carry(self::at(50, 0, 0), self::at(51, 0, 0));
+        self::assertNotNull($carried);
+        self::assertSame(['04-24', '10-16'], [(string) $carried['last'], (string) $carried['first']]);
+        self::assertNull(Hopkins::carry(Sites::frostless(), self::at(51, 0, 0)));
+    }
+
     public function test_one_observation_moves_no_spring_but_forsythia_is_taken_as_seen(): void
     {
         $spring = $this->read(['forsythia-bloom' => '2027-03-02']);
