@@ -28,6 +28,12 @@ final readonly class StemsToKeep implements AmountRule
         return new self(Amount::of($unit.' to keep', $unit, $bound('min'), $bound('target'), $bound('max')), $source);
     }
 
+    /** The number itself: fewest, wanted and most. */
+    public function keep(): Amount
+    {
+        return $this->keep;
+    }
+
     public function for(Plant $plant, Kind $kind): Amounts
     {
         $keep = $this->keep;

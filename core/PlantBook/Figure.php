@@ -39,6 +39,19 @@ enum Figure: string
     case SignsNeeded = 'signs-needed';
     /** Days by which a sign may be early or late before its date is questioned. */
     case CredibleDays = 'credible-days';
+    /** Converging stems with less air than this between them rub within the year, in mm. */
+    case RubsWithin = 'rubs-within';
+    /** A season's growth in length, in mm, and in thickness, in per cent, by vigour. */
+    case ExtensionWeak = 'extension-weak';
+    case ExtensionMedium = 'extension-medium';
+    case ExtensionStrong = 'extension-strong';
+    case ThickeningWeak = 'thickening-weak';
+    case ThickeningMedium = 'thickening-medium';
+    case ThickeningStrong = 'thickening-strong';
+    /** As thick as a pencil, in mm. */
+    case Pencil = 'pencil';
+    /** Stems up to this many years old are young. */
+    case YoungStem = 'young-stem';
     /** How far a neighbour's season still tells something, in km. */
     case NeighboursWithin = 'neighbours-within';
 }

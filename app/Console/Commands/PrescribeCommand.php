@@ -14,7 +14,7 @@ use PruningHook\Core\Prescription\Prescriber;
 /** `./hook prescribe FILE.json`, or standard input: prescriptions as JSON on standard output. */
 final class PrescribeCommand extends Command
 {
-    use TellsFaults;
+    use SpeaksJson;
 
     protected $signature = 'prescribe {file? : JSON as in docs/formats/prescribe-input.schema.json; standard input where left out}';
 
@@ -25,15 +25,9 @@ final class PrescribeCommand extends Command
     {
         // The book as it ships: what is printed must not depend on one firm's database.
         $book = $files->read();
-        $file = $this->argument('file');
-        $file = is_string($file) ? $file : '-';
-        $json = $file === '-' ? file_get_contents('php://stdin') : (is_file($file) ? file_get_contents($file) : false);
-        if ($json === false) {
-            return $this->refused(["$file: no such file, or not readable"]);
-        }
         try {
             [$year, $practice, $plants] = PrescribeInput::read(
-                $json,
+                $this->given(),
                 $book,
                 JsonSchema::fromFile(base_path('docs/formats/prescribe-input.schema.json')),
             );
@@ -45,10 +39,7 @@ final class PrescribeCommand extends Command
         foreach ($plants as $plant) {
             $prescriptions[] = $prescriber->prescribe($plant, $year, $practice)->toArray();
         }
-        $this->output->write(json_encode(
-            ['prescriptions' => $prescriptions],
-            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
-        )."\n");
+        $this->print(['prescriptions' => $prescriptions]);
 
         return self::SUCCESS;
     }

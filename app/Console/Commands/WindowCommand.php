@@ -24,7 +24,7 @@ use PruningHook\Core\Reason;
 /** `./hook window KIND --site FILE --day DAY`: what that day is to a plant of that kind there, and why. */
 final class WindowCommand extends Command
 {
-    use TellsFaults;
+    use SpeaksJson;
 
     protected $signature = 'window {kind : id, botanical or common name} {--site= : JSON with "site" and, if wanted, "practice" and "observations"} {--day= : yyyy-mm-dd}';
 
@@ -40,7 +40,7 @@ final class WindowCommand extends Command
         } catch (InputFaults $faults) {
             return $this->refused($faults->faults);
         }
-        $this->output->write(json_encode(self::shape($verdict), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
+        $this->print(self::shape($verdict));
 
         return self::SUCCESS;
     }
@@ -49,7 +49,7 @@ final class WindowCommand extends Command
     private function verdict(PlantBook $book): CutVerdict
     {
         $day = $this->day();
-        $given = $this->given();
+        $given = $this->siteFile();
         // Which season a day belongs to depends on the hemisphere, which only the site tells.
         [$year] = $this->read($book, ['observations' => []] + $given, $day->year(), []);
         $season = SiteYears::of($year->site)->holding($day)->season;
@@ -90,7 +90,7 @@ final class WindowCommand extends Command
      *
      * @throws InputFaults
      */
-    private function given(): array
+    private function siteFile(): array
     {
         $file = $this->option('site');
         $json = is_string($file) && is_file($file) ? file_get_contents($file) : false;

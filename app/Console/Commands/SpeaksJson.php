@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Exchange\InputFaults;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Formatter\OutputFormatter;
+
+/** How commands read and answer JSON, and refuse: one line on standard error for each fault, nothing on standard output, exit code 2. */
+trait SpeaksJson
+{
+    /**
+     * The file named on the command line, or standard input.
+     *
+     * @throws InputFaults when there is no such file
+     */
+    private function given(): string
+    {
+        $file = $this->argument('file');
+        $file = is_string($file) ? $file : '-';
+        $json = $file === '-' ? file_get_contents('php://stdin') : (is_file($file) ? file_get_contents($file) : false);
+
+        return $json === false ? throw new InputFaults(["$file: no such file, or not readable"]) : $json;
+    }
+
+    /** @param  array<string, mixed>  $answer */
+    private function print(array $answer): void
+    {
+        $this->output->write(json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
+    }
+
+    /** @param  list<string>  $faults */
+    private function refused(array $faults): int
+    {
+        foreach ($faults as $fault) {
+            $this->output->getErrorStyle()->writeln(OutputFormatter::escape($fault));
+        }
+
+        return Command::INVALID;
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Structure\Shoot;
+use PruningHook\Core\Structure\Stem;
+use PruningHook\Core\Structure\StemAim;
+use PruningHook\Core\Structure\StemAims;
+use PruningHook\Core\Structure\StemFault;
+use PruningHook\Core\Structure\Survey;
+
+/**
+ * Reads the JSON of docs/formats/judge-input.schema.json into core values: the survey of one plant's stems and the aim
+ * they are judged by.
+ *
+ * @phpstan-type GivenStem array{ref: string, azimuth_deg: float|int, lean_deg: float|int, length_mm: int, base_mm: int, age_years?: ?int, from_azimuth_deg?: float|int|null, faults?: list<string>, shoots?: list<array{ref: string, azimuth_deg: float|int, lean_deg: float|int, base_mm: int}>}
+ * @phpstan-type Given array{kind: string, aim?: ?string, school?: ?string, keep?: ?int, budget?: ?int, grafted?: ?bool, cut?: list<string>, word?: array<string, string>, stems: list<GivenStem>}
+ */
+final class JudgeInput
+{
+    /** @var list<string> */
+    private array $faults = [];
+
+    private function __construct(private readonly PlantBook $book)
+    {
+    }
+
+    /**
+     * @return array{Kind, Survey, StemAim}
+     *
+     * @throws InputFaults with one line for each fault
+     */
+    public static function read(string $json, PlantBook $book, JsonSchema $schema): array
+    {
+        $data = json_decode($json);
+        if (json_last_error() !== JSON_ERROR_NONE) {
+            throw new InputFaults(['$: is not JSON: '.json_last_error_msg()]);
+        }
+        $faults = $schema->faults($data);
+        if ($faults !== []) {
+            throw new InputFaults($faults);
+        }
+        /** @var Given $given */
+        $given = json_decode($json, true);
+
+        return (new self($book))->values($given);
+    }
+
+    /**
+     * @param  Given  $given
+     * @return array{Kind, Survey, StemAim}
+     */
+    private function values(array $given): array
+    {
+        $kind = $this->book->find($given['kind']);
+        if ($kind === null) {
+            $near = $this->book->nearestName($given['kind']);
+            $this->faults[] = sprintf('$.kind: the plant book has no kind "%s"%s', $given['kind'], $near === null ? '' : sprintf('; did you mean "%s"?', $near));
+        }
+        $stems = [];
+        foreach ($given['stems'] as $index => $stem) {
+            $stems[] = $this->tried("\$.stems[$index]", fn (): Stem => self::stem($stem));
+        }
+        $survey = $this->faults === [] ? $this->tried('$.stems', static fn (): Survey => Survey::of(array_values(array_filter($stems)), $given['cut'] ?? [], $given['word'] ?? [])) : null;
+        $aim = $kind === null ? null : $this->tried('$', fn (): StemAim => StemAims::with($this->book)->for(
+            $kind, $this->practice($kind, $given['school'] ?? null), $given['aim'] ?? null, $given['grafted'] ?? null, $given['keep'] ?? null, $given['budget'] ?? null,
+        ));
+        if ($kind === null || $survey === null || $aim === null) {
+            throw new InputFaults($this->faults);
+        }
+
+        return [$kind, $survey, $aim];
+    }
+
+    /**
+     * @param  GivenStem  $given
+     *
+     * @throws Fault
+     */
+    private static function stem(array $given): Stem
+    {
+        return Stem::of(
+            $given['ref'], (float) $given['azimuth_deg'], (float) $given['lean_deg'], $given['length_mm'], $given['base_mm'], $given['age_years'] ?? null,
+            array_map(StemFault::from(...), $given['faults'] ?? []),
+            array_map(static fn (array $shoot): Shoot => Shoot::of($shoot['ref'], (float) $shoot['azimuth_deg'], (float) $shoot['lean_deg'], $shoot['base_mm']), $given['shoots'] ?? []),
+            isset($given['from_azimuth_deg']) ? (float) $given['from_azimuth_deg'] : null,
+        );
+    }
+
+    /**
+     * The school is named by its answer alone; the kind's own questions say which question it answers.
+     *
+     * @throws Fault when none of them has such an answer
+     */
+    private function practice(Kind $kind, ?string $school): Practice
+    {
+        if ($school === null) {
+            return Practice::of($this->book->questions);
+        }
+        $answers = [];
+        foreach ($kind->questions() as $question) {
+            $options = array_keys($this->book->questions[$question]->options);
+            if (in_array($school, $options, true)) {
+                return Practice::of($this->book->questions, [$question => $school]);
+            }
+            $answers = [...$answers, ...$options];
+        }
+
+        throw new Fault(sprintf('school: "%s" is no school for %s%s', $school, $kind->id, $answers === [] ? ': practitioners do not differ on it here' : ': choose '.implode(' or ', $answers)));
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $read
+     * @return T|null null where the core finds a fault, which is kept with its path
+     */
+    private function tried(string $path, callable $read): mixed
+    {
+        try {
+            return $read();
+        } catch (Fault $fault) {
+            $this->faults[] = $path.': '.$fault->getMessage();
+
+            return null;
+        }
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Structure;
+
+/** One stem that stays, why, what is done to it all the same, and whether its turn comes next year. */
+final readonly class Kept
+{
+    private function __construct(
+        public Stem $stem,
+        public string $because,
+        /** a smaller cut on it, or null */
+        public ?string $treat,
+        public bool $goesNextYear,
+        /** the stem that is kept to take its place next year, where one is found */
+        public ?string $replacedBy,
+    ) {
+    }
+
+    public static function of(Stem $stem, string $because, ?string $treat, bool $goesNextYear, ?string $replacedBy): self
+    {
+        return new self($stem, $because, $treat, $goesNextYear, $replacedBy);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['ref' => $this->stem->ref, 'because' => $this->because, 'treat' => $this->treat, 'goes_next_year' => $this->goesNextYear, 'replaced_by' => $this->replacedBy];
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Structure\Rules;
+
+use PruningHook\Core\Structure\Candidate;
+use PruningHook\Core\Structure\Rub;
+use PruningHook\Core\Structure\StemAim;
+use PruningHook\Core\Structure\Survey;
+
+/** One reason for which a skilled eye takes a stem out. The judge asks the rules in the order of work. */
+interface StemRule
+{
+    /** As the reason is headed: "Dead". */
+    public function name(): string;
+
+    /**
+     * @param  list<Rub>  $rubs  among the stems that still stand
+     * @return list<Candidate> the one that goes first first; empty where the rule finds nothing
+     */
+    public function candidates(Survey $survey, StemAim $aim, array $rubs): array;
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Structure\Rules;
+
+use PruningHook\Core\Structure\Candidate;
+use PruningHook\Core\Structure\Stem;
+use PruningHook\Core\Structure\StemAim;
+use PruningHook\Core\Structure\StemFault;
+use PruningHook\Core\Structure\Survey;
+
+/** Wood seen to be weak, or thinner than a pencil and much thinner than the plant's other stems. */
+final readonly class Weak implements StemRule
+{
+    /** Much thinner: less than this share of the usual stem. Common practice. */
+    private const THIN = 0.6;
+
+    public function name(): string
+    {
+        return 'Weak';
+    }
+
+    public function candidates(Survey $survey, StemAim $aim, array $rubs): array
+    {
+        $standing = $survey->standing();
+        $sizes = array_map(static fn (Stem $stem): int => $stem->baseMm, $standing);
+        sort($sizes);
+        $usual = $sizes === [] ? 0 : $sizes[intdiv(count($sizes), 2)];
+        $candidates = Flagged::candidates($survey, StemFault::Weak, 'it is weak', 'out at the base');
+        $thin = array_filter($standing, static fn (Stem $stem): bool => $stem->baseMm < $aim->pencilMm && $stem->baseMm < self::THIN * $usual && ! $stem->has(StemFault::Weak));
+        foreach (Flagged::sorted($thin) as $stem) {
+            $candidates[] = Candidate::of($stem, sprintf('at %d mm it is thinner than a pencil, and the others are about %d mm', $stem->baseMm, $usual), 'out at the base');
+        }
+
+        return $candidates;
+    }
+}

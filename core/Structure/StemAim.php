@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Structure;
+
+use PruningHook\Core\Fault;
+
+/** The aim a plant's stems are judged by: the plan, how many are to stand, and how much may go. */
+final readonly class StemAim
+{
+    private function __construct(
+        public StemPlan $plan,
+        /** fewest, wanted and most stems to stand; null where the plan has no number */
+        public ?int $keepMin,
+        public ?int $keep,
+        public ?int $keepMax,
+        /** live wood that may go this season, in per cent of the sound wood's cross-section */
+        public int $budgetPercent,
+        public string $source,
+        public bool $grafted,
+        /** stems up to this age are young: they replace and are never taken for their age */
+        public int $youngYears,
+        /** thinner than this is weak, in mm */
+        public int $pencilMm,
+        public string $school,
+    ) {
+    }
+
+    /** @throws Fault when the numbers contradict each other */
+    public static function of(StemPlan $plan, ?int $keepMin, ?int $keep, ?int $keepMax, int $budgetPercent, string $source, bool $grafted = false, int $youngYears = 2, int $pencilMm = 7, string $school = ''): self
+    {
+        if ($keep !== null && $keep < 1) {
+            throw new Fault('at least one stem must be kept, or there is no plant');
+        }
+        if ($budgetPercent < 0 || $budgetPercent > 100) {
+            throw new Fault(sprintf('a budget lies between 0 and 100 per cent, not at %d', $budgetPercent));
+        }
+
+        return new self($plan, $keepMin, $keep, $keepMax, $budgetPercent, $source, $grafted, $youngYears, $pencilMm, $school);
+    }
+
+    public function isYoung(Stem $stem): bool
+    {
+        return $stem->ageYears !== null && $stem->ageYears <= $this->youngYears;
+    }
+
+    /** Wood that comes off however little may go: it does not count against the budget. */
+    public function isCleaning(Stem $stem): bool
+    {
+        return $stem->faults !== [] && ($stem->has(StemFault::Dead, StemFault::Diseased, StemFault::Damaged) || ($this->grafted && $stem->has(StemFault::Sucker)));
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Structure;
+
+/** How a survey stands between two cuts: counts and the share gone, taken once for all rules. */
+final readonly class Tally
+{
+    private function __construct(
+        public int $live,
+        public int $sound,
+        public int $soundAtFirst,
+        /** of the sound wood at first, in per cent */
+        public float $gone,
+    ) {
+    }
+
+    public static function of(Survey $survey, StemAim $aim, float $gone): self
+    {
+        $live = 0;
+        $sound = 0;
+        $soundAtFirst = 0;
+        foreach ($survey->stems as $stem) {
+            $stands = $survey->stands($stem);
+            $isSound = ! $aim->isCleaning($stem);
+            $live += $stands && ! $stem->has(StemFault::Dead) ? 1 : 0;
+            $sound += $stands && $isSound ? 1 : 0;
+            $soundAtFirst += $isSound ? 1 : 0;
+        }
+
+        return new self($live, $sound, $soundAtFirst, $gone);
+    }
+
+    /** Sound stems out so far this season. */
+    public function out(): int
+    {
+        return $this->soundAtFirst - $this->sound;
+    }
+}
