@@ -14,6 +14,7 @@ use App\Http\Controllers\PlantController;
 use App\Http\Controllers\PracticeController;
 use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SeasonController;
+use App\Http\Controllers\StemController;
 use App\Http\Controllers\VisitController;
 use App\Http\Controllers\WorkLogController;
 use Illuminate\Support\Facades\Route;
@@ -38,6 +39,10 @@ Route::middleware('auth')->group(function (): void {
     Route::resource('gardens.plants', PlantController::class)->shallow()->except('index');
     Route::get('plants/{plant}/record', [PlantController::class, 'record'])->name('plants.record');
 
+    Route::get('plants/{plant}/stems', [StemController::class, 'show'])->name('stems.show');
+    Route::put('plants/{plant}/stems', [StemController::class, 'update'])->name('stems.update');
+    Route::post('plants/{plant}/stems/undo', [StemController::class, 'undo'])->name('stems.undo');
+    Route::post('plants/{plant}/stems/plan', [StemController::class, 'plan'])->name('stems.plan');
     Route::post('plants/{plant}/restore', [PlantController::class, 'restore'])->whereNumber('plant')->name('plants.restore');
 
     Route::get('round', [VisitController::class, 'index'])->name('round');

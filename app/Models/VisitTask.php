@@ -14,6 +14,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @phpstan-type Amount array{what: string, unit: string, min: int, target: int, max: int}
  * @phpstan-type Prescribed array{key: string, name: string, method: string, school: ?string, window: array{opens: string, best_from: string, best_to: string, closes: string}, amounts: list<Amount>, steps: list<string>, minutes: int, cautions: list<string>, reasons: list<array{rule: string, because: string, source: string}>}
  *
+ * @phpstan-import-type State from StemSurvey
+ *
  * @property int $id
  * @property int $visit_id
  * @property int $plant_id
@@ -21,18 +23,19 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int $season
  * @property int $position
  * @property Prescribed $prescribed
+ * @property ?array{state: State, aim: array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string, grafted: bool, young: int, pencil: int, school: string}} $cut_plan the stems and the aim they were judged by for this visit
  * @property-read Visit $visit
  * @property-read Plant $plant
  * @property-read ?WorkLog $log
  */
 final class VisitTask extends Model
 {
-    protected $fillable = ['visit_id', 'plant_id', 'task', 'season', 'position', 'prescribed'];
+    protected $fillable = ['visit_id', 'plant_id', 'task', 'season', 'position', 'prescribed', 'cut_plan'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['prescribed' => 'array'];
+        return ['prescribed' => 'array', 'cut_plan' => 'array'];
     }
 
     /** @return BelongsTo<Visit, $this> */

@@ -19,6 +19,12 @@ final readonly class PlantPolicy
         return $this->gardens->update($user, $plant->garden);
     }
 
+    /** Whoever works there surveys stems: the hands see them. */
+    public function survey(User $user, Plant $plant): bool
+    {
+        return $user->isPlanner() || $user->worksWith($plant->garden->crew_id);
+    }
+
     public function delete(User $user, Plant $plant): bool
     {
         return $this->update($user, $plant);

@@ -40,6 +40,19 @@ final readonly class StemAim
         return new self($plan, $keepMin, $keep, $keepMax, $budgetPercent, $source, $grafted, $youngYears, $pencilMm, $school);
     }
 
+    /** @return array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string, grafted: bool, young: int, pencil: int, school: string} */
+    public function toArray(): array
+    {
+        return ['plan' => $this->plan->value, 'keep_min' => $this->keepMin, 'keep' => $this->keep, 'keep_max' => $this->keepMax, 'budget' => $this->budgetPercent,
+            'source' => $this->source, 'grafted' => $this->grafted, 'young' => $this->youngYears, 'pencil' => $this->pencilMm, 'school' => $this->school];
+    }
+
+    /** @param  array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string, grafted: bool, young: int, pencil: int, school: string}  $kept  as `toArray` gave it */
+    public static function fromArray(array $kept): self
+    {
+        return self::of(StemPlan::from($kept['plan']), $kept['keep_min'], $kept['keep'], $kept['keep_max'], $kept['budget'], $kept['source'], $kept['grafted'], $kept['young'], $kept['pencil'], $kept['school']);
+    }
+
     public function isYoung(Stem $stem): bool
     {
         return $stem->ageYears !== null && $stem->ageYears <= $this->youngYears;

@@ -12,6 +12,13 @@
     <p class="mb-0">{{ $task->prescribed['name'] }}{{ $task->plant->bed ? ' · '.$task->plant->bed : '' }} · {{ \App\Support\Say::minutes($task->prescribed['minutes']) }}</p>
     <x-amounts :amounts="$task->prescribed['amounts']" />
     <ul class="cautions">@foreach ($task->prescribed['cautions'] as $caution)<li>{{ $caution }}</li>@endforeach</ul>
+    @if ($plan = app(App\Stems\CutPlan::class)->drawn($task))
+        <details class="cut-plan" @if (! $log) open @endif><summary>Cut plan, stem by stem</summary>
+            <x-bowl :bowl="$plan['bowl']" />
+            <x-cuts :cuts="$plan['judged']->cuts" />
+            @foreach ($plan['judged']->told as $told)<p class="wrong-note mb-1">{{ $told }}</p>@endforeach
+        </details>
+    @endif
     <details><summary>Steps</summary><ol class="steps">@foreach ($task->prescribed['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol></details>
     <details><summary>Why</summary><dl class="reasons">@foreach ($task->prescribed['reasons'] as $reason)<dt>{{ $reason['rule'] }}</dt><dd>{{ $reason['because'] }} <span class="from">Source: {{ $reason['source'] }}.</span></dd>@endforeach</dl></details>
     @if ($log)

@@ -62,6 +62,7 @@
             <dt><kbd>h</kbd></dt><dd>House practice</dd>
             <dt><kbd>p</kbd></dt><dd>Plan a visit, on a garden or a plant</dd>
             <dt><kbd>e</kbd></dt><dd>Edit what is shown</dd>
+            <dt><kbd>j</kbd></dt><dd>Judge the stems of a plant</dd>
             <dt><kbd>/</kbd></dt><dd>Find a plant or garden</dd>
             <dt><kbd>?</kbd></dt><dd>This list</dd>
         </dl>

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * The stems of one plant as they were surveyed in a season, kept after every tap.
+ *
+ * @phpstan-type StemState array{ref: string, azimuth_deg: int, lean_deg: int, length_mm: int, base_mm: int, age_years: ?int, faults: list<string>}
+ * @phpstan-type State array{stems: list<StemState>, cut: list<string>, word: array<string, string>, keep: ?int, budget: ?int}
+ *
+ * @property int $id
+ * @property int $plant_id
+ * @property int $season
+ * @property State $state
+ * @property list<State> $before
+ * @property ?int $written_by
+ * @property-read Plant $plant
+ */
+final class StemSurvey extends Model
+{
+    public const EMPTY = ['stems' => [], 'cut' => [], 'word' => [], 'keep' => null, 'budget' => null];
+
+    /** So many taps can be taken back. */
+    private const UNDO = 60;
+
+    protected $fillable = ['plant_id', 'season', 'state', 'before', 'written_by'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['state' => 'array', 'before' => 'array'];
+    }
+
+    protected $attributes = ['state' => '{"stems":[],"cut":[],"word":[],"keep":null,"budget":null}', 'before' => '[]'];
+
+    /** @return BelongsTo<Plant, $this> */
+    public function plant(): BelongsTo
+    {
+        return $this->belongsTo(Plant::class);
+    }
+
+    public static function of(Plant $plant, int $season): self
+    {
+        return self::query()->firstOrNew(['plant_id' => $plant->id, 'season' => $season]);
+    }
+
+    /** @param  State  $state */
+    public function goOn(array $state, ?User $by): void
+    {
+        $this->before = array_slice([...$this->before, $this->state], -self::UNDO);
+        $this->state = $state;
+        $this->written_by = $by?->id;
+        $this->save();
+    }
+
+    /** Takes the last change back; nothing happens where there is none. */
+    public function goBack(): void
+    {
+        $before = $this->before;
+        $state = array_pop($before);
+        if ($state !== null) {
+            $this->state = $state;
+            $this->before = $before;
+            $this->save();
+        }
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stems;
+
+use App\Models\Plant;
+use App\Models\VisitTask;
+use Illuminate\Validation\ValidationException;
+use PruningHook\Core\Drawing\Bowl;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Structure\Judgement;
+use PruningHook\Core\Structure\StemAim;
+use PruningHook\Core\Structure\StemAims;
+use PruningHook\Core\Structure\StemJudge;
+
+/** The judgement as it stood when it was put on a visit's sheet: a later survey does not change it behind the crew. */
+final readonly class CutPlan
+{
+    public function __construct(private PlantBook $book)
+    {
+    }
+
+    /** @throws ValidationException when the task is not a planned one of this plant */
+    public function keep(Plant $plant, StemBoard $board, int $taskId): VisitTask
+    {
+        $task = VisitTask::query()->doesntHave('log')->where('plant_id', $plant->id)->find($taskId)
+            ?? throw ValidationException::withMessages(['task' => 'That visit is no longer planned for this plant.']);
+        $survey = $board->survey($plant);
+        if ($survey->state['stems'] === []) {
+            throw ValidationException::withMessages(['task' => 'Survey the stems first: there is nothing to plan yet.']);
+        }
+        $task->cut_plan = ['state' => $survey->state, 'aim' => $board->judge($plant, $survey)->aim->toArray()];
+        $task->save();
+
+        return $task;
+    }
+
+    /**
+     * What is on a sheet: the same stems judged by the same aim.
+     *
+     * @return ?array{bowl: Bowl, judged: Judgement} null where the task has no cut plan
+     */
+    public function drawn(VisitTask $task): ?array
+    {
+        $kept = $task->cut_plan;
+        if ($kept === null) {
+            return null;
+        }
+        $survey = StemBoard::core($kept['state']);
+        $judged = StemJudge::with(StemAims::with($this->book)->clearance($this->book->kind($task->plant->kind)))->judge($survey, StemAim::fromArray($kept['aim']));
+
+        return ['bowl' => Bowl::of($survey, $judged), 'judged' => $judged];
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stems;
+
+use App\Bridge\CorePlants;
+use App\Models\Plant;
+use App\Models\StemSurvey;
+use App\Models\VisitTask;
+use App\Support\Today;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Drawing\Bowl;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Structure\Judgement;
+use PruningHook\Core\Structure\Stem;
+use PruningHook\Core\Structure\StemAims;
+use PruningHook\Core\Structure\StemFault;
+use PruningHook\Core\Structure\StemJudge;
+use PruningHook\Core\Structure\Survey;
+
+/**
+ * Everything Survey and judge shows: the bowl from above, the stems, what is judged of them, and the one in hand.
+ *
+ * @phpstan-import-type State from StemSurvey
+ */
+final readonly class StemBoard
+{
+    /** Sizes a gloved hand can name, in mm. */
+    public const THICKNESS = ['pencil' => 7, 'finger' => 15, 'thumb' => 25, 'broomstick' => 32, 'wrist' => 60];
+
+    /** Leans, in degrees from the upright. */
+    public const LEAN = ['upright' => 5, 'a little' => 20, 'half' => 35, 'far' => 55, 'flat' => 80];
+
+    public const AGE = ['this year\'s' => 1, 'last year\'s' => 2, 'third year' => 3, 'old' => 5, 'very old' => 9, 'not known' => null];
+
+    /** The ways it can go, for taps without a picture. */
+    public const WAYS = ['N' => 0, 'NE' => 45, 'E' => 90, 'SE' => 135, 'S' => 180, 'SW' => 225, 'W' => 270, 'NW' => 315];
+
+    public function __construct(
+        private PlantBook $book,
+        private CorePlants $bridge,
+    ) {
+    }
+
+    public function season(Plant $plant): int
+    {
+        return SiteYear::seasonOn($this->bridge->site($plant->garden), Today::day());
+    }
+
+    public function survey(Plant $plant): StemSurvey
+    {
+        return StemSurvey::of($plant, $this->season($plant));
+    }
+
+    /** The length a stem has until somebody says otherwise: the plant's own height. */
+    public function usualLength(Plant $plant): int
+    {
+        return $plant->height_mm ?? $this->book->kind($plant->kind)->typicalHeightMm;
+    }
+
+    /** @return array<string, mixed> */
+    public function show(Plant $plant, StemSurvey $row, ?string $inHand): array
+    {
+        $survey = self::core($row->state);
+        $judged = $this->judge($plant, $row);
+        $stems = [];
+        foreach ($survey->stems as $stem) {
+            $stems[$stem->ref] = $stem;
+        }
+
+        return [
+            'plant' => $plant,
+            'kind' => $this->book->kind($plant->kind),
+            'row' => $row,
+            'survey' => $survey,
+            'judged' => $judged,
+            'bowl' => Bowl::of($survey, $judged),
+            'hand' => $inHand === null ? null : $stems[$inHand] ?? null,
+            'inWords' => $this->words($judged),
+            'tasks' => VisitTask::query()->with('visit')->where('plant_id', $plant->id)->doesntHave('log')->get()
+                ->filter(static fn (VisitTask $task): bool => ! CorePlants::day($task->visit->on)->isBefore(Today::day()))->values(),
+        ];
+    }
+
+    public function judge(Plant $plant, StemSurvey $row): Judgement
+    {
+        $kind = $this->book->kind($plant->kind);
+        $aims = StemAims::with($this->book);
+
+        return StemJudge::with($aims->clearance($kind))->judge(self::core($row->state), $aims->for(
+            $kind, $this->bridge->practice($plant->garden)->forPlant($plant->practice), $plant->aim, $plant->grafted, $row->state['keep'], $row->state['budget'],
+        ));
+    }
+
+    /** @param  State  $state */
+    public static function core(array $state): Survey
+    {
+        return Survey::of(array_map(static fn (array $stem): Stem => Stem::of(
+            $stem['ref'], $stem['azimuth_deg'], $stem['lean_deg'], $stem['length_mm'], $stem['base_mm'], $stem['age_years'], array_map(StemFault::from(...), $stem['faults']),
+        ), $state['stems']), $state['cut'], $state['word']);
+    }
+
+    private function words(Judgement $judged): string
+    {
+        $number = $judged->aim->keep === null ? '' : sprintf(', %d wanted', $judged->aim->keep);
+
+        return sprintf('For %s%s; %s %% of the sound wood goes, up to %d %% may (%s).', $judged->aim->plan->inWords(), $number, round($judged->sharePercent), $judged->aim->budgetPercent, $judged->aim->source);
+    }
+}

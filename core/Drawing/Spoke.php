@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Drawing;
+
+/** One stem of a bowl as seen from above: from its base to its tip, in mm, east to the right and north up. */
+final readonly class Spoke
+{
+    private function __construct(
+        public string $ref,
+        /** `keep`, `next` (goes next year), `cut` (goes now) or `gone` */
+        public string $kind,
+        public float $x1,
+        public float $y1,
+        public float $x2,
+        public float $y2,
+        public float $width,
+        /** `young`, `last` (last year's), `old` or `unknown` */
+        public string $age,
+        /** place in the order of the cuts */
+        public ?int $order,
+        public string $says,
+    ) {
+    }
+
+    public static function of(string $ref, string $kind, float $x1, float $y1, float $x2, float $y2, float $width, string $age, ?int $order, string $says): self
+    {
+        return new self($ref, $kind, $x1, $y1, $x2, $y2, $width, $age, $order, $says);
+    }
+}

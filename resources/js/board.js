@@ -1,0 +1,81 @@
+// Survey and judge: every tap goes to the server, which keeps it, judges anew and sends the board back. Without signal
+// the taps wait on this phone, in order, and are sent when it is back; leaving the page loses none of them.
+export const board = (url, undoUrl, token, key) => ({
+    waiting: JSON.parse(localStorage.getItem(key) ?? '[]'),
+    sending: false,
+    said: '',
+    init() {
+        window.addEventListener('online', () => this.send());
+        if (this.waiting.length) this.send();
+    },
+    keep() {
+        this.waiting.length ? localStorage.setItem(key, JSON.stringify(this.waiting)) : localStorage.removeItem(key);
+    },
+    // Any form inside the board is one tap.
+    submit(event) {
+        const form = event.target;
+        if (form.matches('[data-leave]')) return;
+        event.preventDefault();
+        const fields = new FormData(form, event.submitter);
+        this.tap(form.action === undoUrl ? { undo: true } : Object.fromEntries([...fields].filter(([name]) => !name.startsWith('_'))));
+    },
+    tap(change) {
+        this.waiting.push(change);
+        this.keep();
+        this.send();
+    },
+    // A tap on the picture, away from any stem, is a new stem going that way.
+    rim(event) {
+        if (event.target.closest('a')) return;
+        const svg = event.currentTarget;
+        const box = svg.getBoundingClientRect();
+        const x = event.clientX - box.left - box.width / 2;
+        const y = event.clientY - box.top - box.height / 2;
+        if (Math.hypot(x, y) < box.width * 0.06) return;
+        this.tap({ op: 'add', azimuth_deg: Math.round((Math.atan2(x, -y) * 180) / Math.PI + 360) % 360 });
+    },
+    async select(event) {
+        const link = event.target.closest('a[data-stem]');
+        if (!link) return;
+        event.preventDefault();
+        await this.show(fetch(`${url}?board=1&stem=${encodeURIComponent(link.dataset.stem)}`));
+    },
+    async send() {
+        if (this.sending || !this.waiting.length) return;
+        this.sending = true;
+        try {
+            while (this.waiting.length) {
+                const [change] = this.waiting;
+                const body = new FormData();
+                body.set('_token', token);
+                if (!change.undo) {
+                    body.set('_method', 'put');
+                    for (const [name, value] of Object.entries(change)) body.set(name, value);
+                }
+                const answer = await fetch(change.undo ? undoUrl : url, { method: 'post', body, headers: { 'X-Board': '1', Accept: 'text/html, application/json' } });
+                this.waiting.shift();
+                this.keep();
+                if (answer.status === 422) {
+                    this.said = (await answer.json()).message;
+                    continue;
+                }
+                if (!answer.ok) throw new Error(answer.statusText);
+                this.said = '';
+                if (!this.waiting.length) await this.show(Promise.resolve(answer));
+            }
+        } catch {
+            this.said = this.waiting.length
+                ? `No signal: ${this.waiting.length} ${this.waiting.length === 1 ? 'tap waits' : 'taps wait'} on this phone and will be sent.`
+                : 'That tap was not kept. Look at the board and tap again.';
+        } finally {
+            this.sending = false;
+        }
+    },
+    async show(answer) {
+        const got = await answer;
+        if (!got.ok) return;
+        const focus = document.activeElement?.dataset?.focus;
+        this.$refs.board.innerHTML = await got.text();
+        if (focus) this.$refs.board.querySelector(`[data-focus="${focus}"]`)?.focus();
+    },
+});

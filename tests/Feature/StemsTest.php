@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Plant;
+use App\Models\StemSurvey;
+use App\Models\VisitTask;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Survey and judge, tap by tap. */
+final class StemsTest extends FeatureTestCase
+{
+    private Plant $rose;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->rose = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bush-rose', 'label' => 'Rose by the step', 'height_mm' => 900, 'grafted' => true]);
+    }
+
+    public function test_an_empty_survey_says_how_to_begin(): void
+    {
+        $this->actingAs($this->hand())->get("/plants/{$this->rose->id}/stems")->assertOk()->assertSee('No stem is surveyed yet');
+    }
+
+    public function test_stems_are_tapped_in_and_judged_after_each(): void
+    {
+        $this->actingAs($this->hand());
+        foreach ([0, 72, 144, 216, 288] as $way) {
+            $this->tap(['op' => 'add', 'azimuth_deg' => $way])->assertRedirect();
+        }
+        $this->tap(['op' => 'set', 'ref' => 'C', 'age_years' => 9]);
+        self::assertSame(['A', 'B', 'C', 'D', 'E'], array_column($this->survey()->state['stems'], 'ref'));
+        self::assertSame(900, $this->survey()->state['stems'][0]['length_mm'], 'as long as the plant is tall');
+        $board = $this->withHeaders(['X-Board' => '1'])->put("/plants/{$this->rose->id}/stems", ['op' => 'fault', 'ref' => 'A', 'fault' => 'dead'])->assertOk()->assertDontSee('<html', false);
+        $board->assertSeeInOrder(['Cuts, in order', 'Stem A', 'it is dead', 'What stays']);
+        self::assertSame(['dead'], $this->survey()->state['stems'][0]['faults']);
+    }
+
+    public function test_what_was_said_of_one_stem_is_taken_for_the_next(): void
+    {
+        $this->actingAs($this->hand());
+        $this->tap(['op' => 'add', 'azimuth_deg' => 10]);
+        $this->tap(['op' => 'set', 'ref' => 'A', 'base_mm' => 25]);
+        $this->tap(['op' => 'add', 'azimuth_deg' => 100]);
+        self::assertSame(25, $this->survey()->state['stems'][1]['base_mm']);
+    }
+
+    public function test_every_tap_can_be_undone(): void
+    {
+        $this->actingAs($this->hand());
+        $this->tap(['op' => 'add', 'azimuth_deg' => 10]);
+        $this->tap(['op' => 'fault', 'ref' => 'A', 'fault' => 'dead']);
+        $this->tap(['op' => 'drop', 'ref' => 'A']);
+        self::assertSame([], $this->survey()->state['stems']);
+        foreach ([['dead'], [], null, null] as $faults) {
+            $this->post("/plants/{$this->rose->id}/stems/undo")->assertRedirect();
+            self::assertSame($faults, $this->survey()->state['stems'][0]['faults'] ?? null);
+        }
+    }
+
+    public function test_the_leads_word_and_the_cut_are_said_and_taken_back_by_the_same_tap(): void
+    {
+        $this->actingAs($this->lead());
+        $this->tap(['op' => 'add', 'azimuth_deg' => 10]);
+        foreach ([['A' => 'keep'], []] as $word) {
+            $this->tap(['op' => 'word', 'ref' => 'A', 'word' => 'keep']);
+            self::assertSame($word, $this->survey()->state['word']);
+        }
+        foreach ([['A'], []] as $cut) {
+            $this->tap(['op' => 'cut', 'ref' => 'A']);
+            self::assertSame($cut, $this->survey()->state['cut']);
+        }
+    }
+
+    /** @param  array<string, mixed>  $said */
+    #[DataProvider('faults')]
+    public function test_a_tap_that_cannot_be_is_told_and_changes_nothing(array $said, string $field): void
+    {
+        $this->actingAs($this->hand());
+        $this->tap(['op' => 'add', 'azimuth_deg' => 10]);
+        $before = $this->survey()->state;
+        $this->tap($said)->assertSessionHasErrors($field);
+        self::assertSame($before, $this->survey()->state);
+    }
+
+    /** @return array<string, array{array<string, mixed>, string}> */
+    public static function faults(): array
+    {
+        return [
+            'no change' => [['op' => 'paint'], 'op'],
+            'a stem that is not there' => [['op' => 'cut', 'ref' => 'Q'], 'ref'],
+            'a fault nobody knows' => [['op' => 'fault', 'ref' => 'A', 'fault' => 'ugly'], 'fault'],
+            'a lean that hangs down' => [['op' => 'set', 'ref' => 'A', 'lean_deg' => 140], 'lean_deg'],
+            'a thickness of nothing' => [['op' => 'set', 'ref' => 'A', 'base_mm' => ''], 'base_mm'],
+            'shorter than it is thick' => [['op' => 'set', 'ref' => 'A', 'length_mm' => 9], 'length_mm'],
+            'another word' => [['op' => 'word', 'ref' => 'A', 'word' => 'perhaps'], 'word'],
+            'a budget over all' => [['op' => 'aim', 'budget' => 140], 'budget'],
+        ];
+    }
+
+    public function test_the_judgement_becomes_the_sheets_cut_plan_and_stays_as_it_was(): void
+    {
+        $this->actingAs($this->lead());
+        foreach ([0, 90, 180, 270, 45] as $way) {
+            $this->tap(['op' => 'add', 'azimuth_deg' => $way]);
+        }
+        $this->tap(['op' => 'fault', 'ref' => 'B', 'fault' => 'dead']);
+        $visit = $this->visit();
+        $task = $visit->tasks()->create(['plant_id' => $this->rose->id, 'task' => 'main-pruning', 'season' => 2027, 'position' => 1, 'prescribed' => $visit->tasks()->firstOrFail()->prescribed]);
+        $this->post("/plants/{$this->rose->id}/stems/plan", ['task' => $task->id])->assertRedirect("/visits/$visit->id");
+        $this->tap(['op' => 'fault', 'ref' => 'B', 'fault' => 'dead']);
+        $this->get("/visits/$visit->id")->assertSee('Cut plan, stem by stem')->assertSee('it is dead');
+        self::assertSame(['dead'], VisitTask::query()->findOrFail($task->id)->cut_plan['state']['stems'][1]['faults'] ?? null);
+    }
+
+    public function test_nothing_is_planned_from_no_survey_or_onto_another_plants_visit(): void
+    {
+        $this->actingAs($this->lead());
+        $visit = $this->visit();
+        $this->post("/plants/{$this->wisteria->id}/stems/plan", ['task' => $visit->tasks()->firstOrFail()->id])->assertSessionHasErrors('task');
+        $this->post("/plants/{$this->rose->id}/stems/plan", ['task' => $visit->tasks()->firstOrFail()->id])->assertSessionHasErrors('task');
+    }
+
+    public function test_letters_go_on_after_z_and_are_not_used_twice(): void
+    {
+        $this->actingAs($this->hand());
+        foreach (range(1, 28) as $number) {
+            $this->tap(['op' => 'add', 'azimuth_deg' => $number * 12]);
+        }
+        $this->tap(['op' => 'drop', 'ref' => 'C']);
+        $this->tap(['op' => 'add', 'azimuth_deg' => 5]);
+        $refs = array_column($this->survey()->state['stems'], 'ref');
+        self::assertSame(['Z', 'AA', 'AB', 'AC'], array_slice($refs, -4));
+        self::assertNotContains('C', $refs);
+    }
+
+    /** @param  array<string, mixed>  $said */
+    private function tap(array $said): TestResponse
+    {
+        return $this->put("/plants/{$this->rose->id}/stems", $said);
+    }
+
+    private function survey(): StemSurvey
+    {
+        return StemSurvey::query()->where('plant_id', $this->rose->id)->sole();
+    }
+}
