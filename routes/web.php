@@ -5,6 +5,8 @@ declare(strict_types=1);
 use App\Http\Controllers\Auth\ForgotPasswordController;
 use App\Http\Controllers\Auth\LoginController;
 use App\Http\Controllers\Auth\ResetPasswordController;
+use App\Http\Controllers\BloomController;
+use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\FrostController;
 use App\Http\Controllers\GardenController;
 use App\Http\Controllers\ObservationController;
@@ -39,6 +41,11 @@ Route::middleware('auth')->group(function (): void {
     Route::resource('gardens.plants', PlantController::class)->shallow()->except('index');
     Route::get('plants/{plant}/record', [PlantController::class, 'record'])->name('plants.record');
 
+    Route::put('plants/{plant}/bloom', [BloomController::class, 'store'])->name('bloom.store');
+    Route::delete('bloom/{note}', [BloomController::class, 'destroy'])->name('bloom.destroy');
+    Route::get('plants/{plant}/drawing', [DrawingController::class, 'show'])->name('plants.drawing');
+    Route::get('plants/{plant}/courses', [DrawingController::class, 'compare'])->name('plants.compare');
+    Route::put('plants/{plant}/measures', [DrawingController::class, 'update'])->name('plants.measure');
     Route::get('plants/{plant}/stems', [StemController::class, 'show'])->name('stems.show');
     Route::put('plants/{plant}/stems', [StemController::class, 'update'])->name('stems.update');
     Route::post('plants/{plant}/stems/undo', [StemController::class, 'undo'])->name('stems.undo');

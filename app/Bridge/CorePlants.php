@@ -11,6 +11,8 @@ use App\Models\Plant;
 use App\Models\WorkLog;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
+use PruningHook\Core\Amount\FloweringHeight;
+use PruningHook\Core\Amount\Thirds;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Site;
@@ -62,8 +64,37 @@ final class CorePlants
             history: array_values($row->workLogs->map(static fn (WorkLog $log): LoggedWork => LoggedWork::of(
                 $log->task, $log->season, self::day($log->on), $log->outcome, $log->minutes,
                 $log->removed_percent, in_array('Nest', $log->findings, true) || $log->why === 'Nest found',
+                collect($log->amounts)->contains(static fn (array $amount): bool => $amount['what'] === Thirds::TAKE && $amount['value'] > 0),
             ))->all()),
+            pruningsG: $row->prunings_g,
+            budMortalityPercent: $row->bud_mortality_percent,
+            growthSeenMm: self::growthSeen($row),
         );
+    }
+
+    /**
+     * Growth from the cut to the flowers in the seasons in which both were noted.
+     *
+     * @return list<int>
+     */
+    private static function growthSeen(Plant $row): array
+    {
+        $cuts = [];
+        foreach ($row->workLogs->sortBy('on') as $log) {
+            foreach ($log->amounts as $amount) {
+                if ($amount['what'] === FloweringHeight::CUT) {
+                    $cuts[$log->season] = $amount['value'];
+                }
+            }
+        }
+        $seen = [];
+        foreach ($cuts === [] ? [] : $row->bloomNotes->sortBy('season') as $note) {
+            if (isset($cuts[$note->season]) && $note->flowering_height_mm > $cuts[$note->season]) {
+                $seen[] = $note->flowering_height_mm - $cuts[$note->season];
+            }
+        }
+
+        return $seen;
     }
 
     public function site(Garden $row): Site

@@ -19,6 +19,7 @@ use PruningHook\Core\Prescription\LoggedWork;
 use PruningHook\Core\Prescription\Outcome;
 use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\StemCount;
+use PruningHook\Core\Units\Doubt;
 
 /**
  * Reads the JSON of docs/formats/prescribe-input.schema.json into core values. The schema finds wrong types and missing
@@ -98,7 +99,7 @@ final class PrescribeInput
     /** @param  array<string, mixed>  $data as the schema has passed it */
     private function plant(array $data, string $path, ?SiteYear $year, ?Day $today): ?Plant
     {
-        /** @var array{ref: string, kind: string, planted?: ?string, height_mm?: ?int, spread_mm?: ?int, run_mm?: ?int, count?: int, flowering_height_mm?: ?int, stems?: ?array{old: int, young: int}, form?: ?string, aim?: ?string, grafted?: ?bool, practice?: array<string, string>, hazards?: list<string>, history?: list<array{task: string, season: int, on: string, outcome: string, minutes?: ?int, removed_percent?: ?int, nest?: bool}>} $data */
+        /** @var array{ref: string, kind: string, planted?: ?string, height_mm?: ?int, spread_mm?: ?int, run_mm?: ?int, count?: int, flowering_height_mm?: ?int, stems?: ?array{old: int, young: int}, form?: ?string, aim?: ?string, grafted?: ?bool, practice?: array<string, string>, hazards?: list<string>, history?: list<array{task: string, season: int, on: string, outcome: string, minutes?: ?int, removed_percent?: ?int, nest?: bool, renovation?: bool}>, prunings_g?: ?int, bud_mortality_percent?: ?int, growth_seen_mm?: list<int>, sure?: bool} $data */
         $before = count($this->faults);
         $kind = $this->tried("$path.kind", fn (): string => $this->book->find($data['kind'])->id ?? throw $this->unknown($data['kind']));
         $planted = $this->tried("$path.planted", static fn (): ?Day => isset($data['planted']) ? Day::parse($data['planted']) : null);
@@ -111,6 +112,10 @@ final class PrescribeInput
                 $this->faults[] = "$path.".($fact === 'flowering_height' ? 'flowering_height_mm' : $fact).": $told";
             }
         }
+        if ($kind !== null && isset($data['height_mm']) && ($data['sure'] ?? false) !== true) {
+            $doubt = Doubt::of($data['height_mm'], 'mm', $this->book->kind($kind)->typicalHeightMm);
+            $this->faults = [...$this->faults, ...($doubt === null ? [] : ["$path.height_mm: $doubt? Give \"sure\": true if it is right as it stands"])];
+        }
         $history = [];
         foreach ($data['history'] ?? [] as $index => $line) {
             $on = $this->tried("$path.history[$index].on", static fn (): Day => Day::parse($line['on']));
@@ -118,7 +123,7 @@ final class PrescribeInput
                 $this->faults[] = "$path.history[$index].task: $kind has no task \"{$line['task']}\"";
             }
             if ($on !== null) {
-                $history[] = LoggedWork::of($line['task'], $line['season'], $on, Outcome::from($line['outcome']), $line['minutes'] ?? null, $line['removed_percent'] ?? null, $line['nest'] ?? false);
+                $history[] = LoggedWork::of($line['task'], $line['season'], $on, Outcome::from($line['outcome']), $line['minutes'] ?? null, $line['removed_percent'] ?? null, $line['nest'] ?? false, $line['renovation'] ?? false);
             }
         }
         if (count($this->faults) > $before || $kind === null) {
@@ -140,6 +145,9 @@ final class PrescribeInput
             practice: $data['practice'] ?? [],
             hazards: $data['hazards'] ?? [],
             history: $history,
+            pruningsG: $data['prunings_g'] ?? null,
+            budMortalityPercent: $data['bud_mortality_percent'] ?? null,
+            growthSeenMm: $data['growth_seen_mm'] ?? [],
         );
         if ($year !== null) {
             $this->tried("$path.planted", static fn (): ?int => $plant->yearInGround($year));

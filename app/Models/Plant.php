@@ -27,6 +27,8 @@ use Illuminate\Support\Carbon;
  * @property ?int $flowering_height_mm
  * @property ?int $stems_old
  * @property ?int $stems_young
+ * @property ?int $prunings_g weight of the one-year wood taken off a vine
+ * @property ?int $bud_mortality_percent dead buds of a vine
  * @property ?string $form
  * @property ?string $aim
  * @property ?bool $grafted
@@ -36,6 +38,7 @@ use Illuminate\Support\Carbon;
  * @property-read Garden $garden
  * @property-read Collection<int, WorkLog> $workLogs
  * @property-read Collection<int, VisitTask> $visitTasks
+ * @property-read Collection<int, BloomNote> $bloomNotes
  */
 final class Plant extends Model
 {
@@ -45,7 +48,7 @@ final class Plant extends Model
     use SoftDeletes;
 
     protected $fillable = ['kind', 'label', 'bed', 'planted_on', 'count', 'height_mm', 'spread_mm', 'run_mm',
-        'flowering_height_mm', 'stems_old', 'stems_young', 'form', 'aim', 'grafted', 'hazards', 'practice', 'notes'];
+        'flowering_height_mm', 'stems_old', 'stems_young', 'prunings_g', 'bud_mortality_percent', 'form', 'aim', 'grafted', 'hazards', 'practice', 'notes'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -71,5 +74,11 @@ final class Plant extends Model
     public function visitTasks(): HasMany
     {
         return $this->hasMany(VisitTask::class);
+    }
+
+    /** @return HasMany<BloomNote, $this> */
+    public function bloomNotes(): HasMany
+    {
+        return $this->hasMany(BloomNote::class);
     }
 }

@@ -21,6 +21,7 @@ use PruningHook\Core\Prescription\Outcome;
  * @property Outcome $outcome
  * @property ?string $why
  * @property ?int $minutes
+ * @property ?string $over_cap_reason why more was taken than may go
  * @property ?int $removed_percent live growth that came off, of what stood there
  * @property list<array{what: string, unit: string, value: int}> $amounts lengths in mm
  * @property list<string> $findings
@@ -37,7 +38,7 @@ final class WorkLog extends Model
     /** What a crew finds; shown as taps on the sheet. */
     public const FINDINGS = ['All well', 'Dead wood', 'Disease', 'Pests', 'Broken support', 'Suckers', 'Weak growth', 'Nest'];
 
-    protected $fillable = ['visit_task_id', 'plant_id', 'task', 'season', 'on', 'outcome', 'why', 'minutes', 'removed_percent', 'amounts',
+    protected $fillable = ['visit_task_id', 'plant_id', 'task', 'season', 'on', 'outcome', 'why', 'minutes', 'removed_percent', 'over_cap_reason', 'amounts',
         'findings', 'note', 'left_for_next_year', 'logged_by'];
 
     /** @return array<string, string> */

@@ -24,7 +24,7 @@ final readonly class GardenScreen
     /** @return array<string, mixed> */
     public function show(Garden $garden, Day $today): array
     {
-        $garden->load(['crew', 'plants' => ['garden', 'workLogs', 'visitTasks.visit'], 'visits' => ['tasks.log', 'crew']]);
+        $garden->load(['crew', 'plants' => ['garden', 'workLogs', 'bloomNotes', 'visitTasks.visit'], 'visits' => ['tasks.log', 'crew']]);
         $span = PlantYears::span($today);
         [$past, $coming] = $garden->visits->partition(static fn (Visit $visit): bool => $visit->isLogged());
 

@@ -7,6 +7,7 @@ namespace App\Season;
 use App\Bridge\CorePlants;
 use App\Models\Plant;
 use App\Weather\Outlook;
+use PruningHook\Core\Amount\YearsBudget;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Span;
@@ -24,6 +25,7 @@ final readonly class PlantScreen
         private DueRows $rows,
         private PlantYears $years,
         private Outlook $outlook,
+        private PlantDrawing $drawing,
     ) {
     }
 
@@ -42,6 +44,8 @@ final readonly class PlantScreen
         $rows = $this->once($this->rows->for([$plant], $today, $span->from, $span->to));
 
         return [
+            ...$this->drawing->show($plant, $rows[0]->due->task->key ?? null),
+            'budgets' => YearsBudget::of($core, SiteYear::seasonOn($years->site, $today), ...$this->book->caps->for($kind, $rows[0]->due->task->methodKey ?? null)),
             'plant' => $plant,
             'kind' => $kind,
             'today' => $today,

@@ -42,7 +42,7 @@ final readonly class SeasonFilter
     /** @return Builder<Plant> */
     public function plants(PlantBook $book): Builder
     {
-        $query = Plant::query()->with(['garden.crew', 'workLogs', 'visitTasks.visit']);
+        $query = Plant::query()->with(['garden.crew', 'workLogs', 'bloomNotes', 'visitTasks.visit']);
         $query->orderBy('garden_id')->orderBy('bed')->orderBy('label');
         if ($this->garden !== null) {
             $query->where('garden_id', $this->garden);

@@ -12,7 +12,7 @@ use App\Models\WorkLog;
 final readonly class LogWork
 {
     /**
-     * @param  array{outcome: string, why?: ?string, minutes?: ?int, removed_percent?: ?int, amounts?: array<array-key, mixed>, findings?: list<string>, note?: ?string, left_for_next_year?: ?string}  $said
+     * @param  array{outcome: string, why?: ?string, minutes?: ?int, removed_percent?: ?int, over_cap_reason?: ?string, amounts?: array<array-key, mixed>, findings?: list<string>, note?: ?string, left_for_next_year?: ?string}  $said
      */
     public function log(VisitTask $task, array $said, ?User $by): WorkLog
     {
@@ -25,6 +25,7 @@ final readonly class LogWork
             'why' => $said['why'] ?? null,
             'minutes' => $said['minutes'] ?? null,
             'removed_percent' => $said['removed_percent'] ?? null,
+            'over_cap_reason' => $said['over_cap_reason'] ?? null,
             'amounts' => self::amounts($task, $said['amounts'] ?? []),
             'findings' => $said['findings'] ?? [],
             'note' => $said['note'] ?? null,

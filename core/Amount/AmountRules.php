@@ -16,6 +16,12 @@ final readonly class AmountRules
         return match ($entry->string('rule')) {
             'given' => Given::fromEntry($entry, $source),
             'thirds' => Thirds::of($source),
+            'renovation' => Renovation::of($source),
+            'one-off-renovation' => OneOffRenovation::of($source),
+            'buds-with-losses' => BudsWithLosses::fromEntry($entry, $source),
+            'balanced' => BalancedPruning::fromEntry($entry, $source),
+            'wires' => Wires::fromEntry($entry, $source),
+            'bent-cane' => BentCane::fromEntry($entry, $source),
             'flowering-height' => FloweringHeight::of($source),
             'stems-to-keep' => StemsToKeep::fromEntry($entry, $source),
             'reduce-height' => ReduceHeight::fromEntry($entry, $source),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Prescription\LoggedWork;
+use PruningHook\Core\Reason;
 
 /**
  * The removal budget of one plant in one season, in per cent of its live growth: what may go, what has gone by the
@@ -46,5 +47,17 @@ final readonly class Budget
     public function isSpent(): bool
     {
         return $this->usedPercent > 0 && $this->usedPercent >= $this->capPercent;
+    }
+
+    public function reason(): Reason
+    {
+        return Reason::of('Budget', $this->usedPercent === 0
+            ? sprintf('up to %d %% of its live growth may go this season; nothing has yet. Dead, diseased and damaged wood is free', $this->capPercent)
+            : sprintf('up to %d %% of its live growth may go this season and %d %% has: %d %% of what stands is left to go', $this->capPercent, $this->usedPercent, $this->leftPercent()), $this->source);
+    }
+
+    public function working(): Working
+    {
+        return Working::of('budget left', '(cap - used) / (100 - used)', sprintf('(%d - %d) / (100 - %d) %%', $this->capPercent, $this->usedPercent, $this->usedPercent), $this->leftPercent().' % of what stands now', $this->source);
     }
 }

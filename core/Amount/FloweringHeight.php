@@ -19,6 +19,9 @@ final readonly class FloweringHeight implements AmountRule
 
     public const FLOWERS = 'expected flowering height';
 
+    /** The kind's own figure counts as much as this many seasons of this plant's. Common practice, no source. */
+    private const WEIGHT_OF_KIND = 2;
+
     private function __construct(private string $source)
     {
     }
@@ -28,10 +31,24 @@ final readonly class FloweringHeight implements AmountRule
         return new self($source);
     }
 
+    /**
+     * Growth before flowering as this plant makes it, drawn towards the kind's figure: (2 x kind + sum of what was seen)
+     * / (2 + seasons seen). One odd year moves it little, many years own it.
+     *
+     * @param  list<int>  $seen  in mm
+     */
+    public static function growth(int $ofKind, array $seen): int
+    {
+        return (int) round((self::WEIGHT_OF_KIND * $ofKind + array_sum($seen)) / (self::WEIGHT_OF_KIND + count($seen)));
+    }
+
     public function for(Plant $plant, Kind $kind): Amounts
     {
         [$least, $most] = $kind->growthMm ?? [0, 0];
-        $growth = intdiv($least + $most, 2);
+        $middle = intdiv($least + $most, 2);
+        $growth = self::growth($middle, $plant->growthSeenMm);
+        // What it has shown moves the whole range, not only its middle.
+        [$least, $most] = [max(0, $least + $growth - $middle), $most + $growth - $middle];
         $floor = $kind->lowestFrameworkMm ?? 0;
         $wanted = $plant->floweringHeightMm;
         $cut = $wanted === null ? max($floor, $kind->usualCutMm ?? $floor) : max($floor, $wanted - $growth);
@@ -51,6 +68,12 @@ final readonly class FloweringHeight implements AmountRule
                 self::signed($wanted - $growth), $say($floor), $say($floor), $say($floor + $growth),
             ), $this->source);
         }
+        if ($plant->growthSeenMm !== []) {
+            $reasons[] = Reason::commonPractice('Growth learned', sprintf(
+                'the kind grows %s before it flowers, this plant grew %s; the kind counts as %d seasons: %s',
+                $say($middle), implode(', ', array_map($say, $plant->growthSeenMm)), self::WEIGHT_OF_KIND, $say($growth),
+            ));
+        }
         if ($plant->heightMm !== null && $plant->heightMm < $cut) {
             $reasons[] = Reason::commonPractice('Shorter than the cut', sprintf(
                 'the plant is %s tall, below the cut: tip its shoots only and let it grow', $say($plant->heightMm),
@@ -62,7 +85,12 @@ final readonly class FloweringHeight implements AmountRule
         return Amounts::of([
             Amount::of(self::CUT, 'mm', $lowest, $cut, $highest),
             Amount::of(self::FLOWERS, 'mm', $cut + $least, $cut + $growth, $cut + $most),
-        ], ...$reasons);
+        ], ...$reasons)->with(
+            ...($plant->growthSeenMm === [] ? [] : [Working::of('growth before flowering', '(2 x kind + sum of seasons seen) / (2 + seasons seen)', sprintf('(2 x %d + %s) / (2 + %d) mm', $middle, implode(' + ', $plant->growthSeenMm), count($plant->growthSeenMm)), $say($growth), 'common practice')]),
+            ...[Working::of(self::CUT, 'wanted flowering height - growth before flowering, never under the lowest framework', $wanted === null
+                ? sprintf('nothing is asked for: the usual cut; framework %d mm', $floor)
+                : sprintf('%d - %d mm; framework %d mm', $wanted, $growth, $floor), $say($cut), $this->source)],
+        );
     }
 
     private static function range(int $least, int $most): string

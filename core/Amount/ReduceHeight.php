@@ -49,6 +49,6 @@ final readonly class ReduceHeight implements AmountRule
             'Reduce by a share',
             sprintf('%s tall less %d %% leaves %s', Length::ofMm($plant->heightMm)->metric(), $this->percent, Length::ofMm($after)->metric()),
             $this->source,
-        ));
+        ))->with(Working::of(self::AFTER, 'height x (100 - share) / 100', sprintf('%d x (100 - %d) / 100 mm', $plant->heightMm, $this->percent), Length::ofMm($after)->metric(), $this->source));
     }
 }

@@ -56,6 +56,6 @@ final readonly class StemsToKeep implements AmountRule
                 ? sprintf('it has %d; %s are wanted, so none must go for number alone', $all, $keep->inWords())
                 : sprintf('it has %d; keeping %s takes out %d', $all, $keep->targetInWords(), $out->target),
             $this->source,
-        ));
+        ))->with(Working::of($keep->unit.' to take out', 'all - wanted, none below nothing', "$all - $keep->target", (string) $out->target, $this->source));
     }
 }

@@ -54,6 +54,6 @@ final readonly class Thirds implements AmountRule
                 $old, $plant->stems->young, $target, $all, $most,
             ),
             $this->source,
-        ));
+        ))->with(Working::of(self::TAKE, 'a third of the old stems, at most a third of all', "$old / 3, at most $all / 3", (string) $target, $this->source));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Effort;
 
+use PruningHook\Core\Amount\Working;
 use PruningHook\Core\Reason;
 
 /** Whole minutes for one gardener, and why. */
@@ -12,11 +13,12 @@ final readonly class Effort
     private function __construct(
         public int $minutes,
         public Reason $reason,
+        public Working $working,
     ) {
     }
 
-    public static function of(int $minutes, Reason $reason): self
+    public static function of(int $minutes, Reason $reason, Working $working): self
     {
-        return new self($minutes, $reason);
+        return new self($minutes, $reason, $working);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Effort;
 
+use PruningHook\Core\Amount\Working;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\Kind;
@@ -63,7 +64,14 @@ final readonly class EffortRule
             );
         }
 
-        return Effort::of(max(1, (int) round($learned * $factor)), Reason::commonPractice('Time', $said));
+        $minutes = max(1, (int) round($learned * $factor));
+
+        return Effort::of($minutes, Reason::commonPractice('Time', $said), Working::of(
+            'minutes',
+            '(rate x '.self::WEIGHT_OF_RATE.' + minutes logged) / ('.self::WEIGHT_OF_RATE.' + visits logged) x missed-pass factor',
+            sprintf('(%d x %d + %d) / (%d + %d) x %s', (int) round($rate), self::WEIGHT_OF_RATE, (int) round($learned * (self::WEIGHT_OF_RATE + count($logged)) - self::WEIGHT_OF_RATE * $rate), self::WEIGHT_OF_RATE, count($logged), rtrim(rtrim(number_format($factor, 1), '0'), '.')),
+            "$minutes min", 'common practice',
+        ));
     }
 
     private function inWords(Plant $plant, int $height): string

@@ -19,6 +19,12 @@ final readonly class CutRule
             : 'Cut 5 mm above an outward bud, sloping gently away from it.';
     }
 
+    /** ANSI A300 Part 1 and ISA best practice (from memory): limbs over about 25 mm. */
+    public static function threeCuts(): string
+    {
+        return 'Limbs over about 25 mm come off in three cuts: from below, from above further out, then the stub outside the collar.';
+    }
+
     public static function toTheBase(): string
     {
         return 'Take each out at the base or at its parent, just outside the branch collar: no stub, and not into the collar.';

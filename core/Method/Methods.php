@@ -31,6 +31,12 @@ final readonly class Methods
             'train-and-tie' => new TrainAndTie,
             'cut-down' => new CutDown,
             'prune-and-train' => new PruneAndTrain,
+            'renovate' => new Renovate,
+            'stool' => new Stool,
+            'balanced' => new Balanced,
+            'clear-the-stem' => new ClearTheStem,
+            'restore-lopped' => new RestoreLopped,
+            'trace-out' => new TraceOut,
             default => null,
         };
     }

@@ -40,12 +40,25 @@ final readonly class Condition
             return false;
         }
         foreach ($this->wanted as $key => $values) {
-            if (! in_array($plant->answer($key), $values, true)) {
+            $answer = $plant->answer($key);
+            if (! in_array($answer, $values, true) && ! self::excludes($values, $answer)) {
                 return false;
             }
         }
 
         return true;
+    }
+
+    /**
+     * A value written `!renewal` holds for every answer but that one, none at all included.
+     *
+     * @param  list<string>  $values
+     */
+    private static function excludes(array $values, ?string $answer): bool
+    {
+        $excluded = array_map(static fn (string $value): string => ltrim($value, '!'), array_filter($values, static fn (string $value): bool => str_starts_with($value, '!')));
+
+        return $excluded !== [] && ! in_array($answer, $excluded, true);
     }
 
     /**

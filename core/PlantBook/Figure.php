@@ -52,6 +52,19 @@ enum Figure: string
     case Pencil = 'pencil';
     /** Stems up to this many years old are young. */
     case YoungStem = 'young-stem';
+    /** Thickness of the oldest wood, in mm for each metre of height. */
+    case ThickTree = 'thick-tree';
+    case ThickShrub = 'thick-shrub';
+    case ThickCane = 'thick-cane';
+    /** The thickest wood for secateurs and for loppers, in mm. */
+    case SecateursTo = 'secateurs-to';
+    case LoppersTo = 'loppers-to';
+    /** A tie about every so many mm. */
+    case TieSpacing = 'tie-spacing';
+    /** Loose cuttings, in per cent of the room the wood took on the plant. */
+    case CuttingsPerRoom = 'cuttings-per-room';
+    /** Growth a trim takes off a hedge's face, in mm. */
+    case TrimDepth = 'trim-depth';
     /** How far a neighbour's season still tells something, in km. */
     case NeighboursWithin = 'neighbours-within';
 }

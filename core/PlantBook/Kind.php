@@ -45,6 +45,8 @@ final readonly class Kind
         public ?array $removalCap,
         /** @var array<string, string> aims it cannot serve, and why */
         public array $notFor,
+        /** @var list<string> what it is given after the cut, with the dose */
+        public array $aftercare,
     ) {
     }
 
@@ -57,6 +59,7 @@ final readonly class Kind
      * @param  array<string, TaskRule>  $tasks
      * @param  ?array{int, string}  $removalCap
      * @param  array<string, string>  $notFor
+     * @param  list<string>  $aftercare
      */
     public static function of(
         string $id,
@@ -81,9 +84,10 @@ final readonly class Kind
         ?int $bloomDegreeDays,
         ?array $removalCap,
         array $notFor,
+        array $aftercare,
     ): self {
         return new self($id, $name, $botanical, $alsoCalled, $habit, $wood, $phenology, $traits, $typicalHeightMm,
-            $growthMm, $lowestFrameworkMm, $usualCutMm, $cautions, $closures, $tasks, $about, $family, $vigour, $hardCutting, $bloomDegreeDays, $removalCap, $notFor);
+            $growthMm, $lowestFrameworkMm, $usualCutMm, $cautions, $closures, $tasks, $about, $family, $vigour, $hardCutting, $bloomDegreeDays, $removalCap, $notFor, $aftercare);
     }
 
     public function has(string $trait): bool

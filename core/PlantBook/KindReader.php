@@ -62,6 +62,7 @@ final readonly class KindReader
             bloomDegreeDays: $kind->int('bloom_degree_days_f'),
             removalCap: $kind->has('removal_cap') ? RemovalCaps::one($kind->entry('removal_cap'), $this->sources) : null,
             notFor: $kind->entry('not_for')->texts(),
+            aftercare: $kind->strings('aftercare'),
         );
     }
 

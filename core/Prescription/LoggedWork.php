@@ -19,11 +19,13 @@ final readonly class LoggedWork
         public ?int $removedPercent,
         /** true where a nest was found */
         public bool $nest,
+        /** true where it was a year of a renovation */
+        public bool $renovation,
     ) {
     }
 
-    public static function of(string $task, int $season, Day $on, Outcome $outcome, ?int $minutes, ?int $removedPercent = null, bool $nest = false): self
+    public static function of(string $task, int $season, Day $on, Outcome $outcome, ?int $minutes, ?int $removedPercent = null, bool $nest = false, bool $renovation = false): self
     {
-        return new self($task, $season, $on, $outcome, $minutes, $removedPercent, $nest);
+        return new self($task, $season, $on, $outcome, $minutes, $removedPercent, $nest, $renovation);
     }
 }

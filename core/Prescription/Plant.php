@@ -21,6 +21,7 @@ final readonly class Plant
      * @param  array<string, string>  $practice  the plant's own choice of schools, question to option
      * @param  list<string>  $hazards  keys of cautions that hold where it stands
      * @param  list<LoggedWork>  $history
+     * @param  list<int>  $growthSeenMm  growth from the cut to the flowers, as this plant made it in past seasons
      */
     private function __construct(
         public string $ref,
@@ -39,6 +40,11 @@ final readonly class Plant
         public array $practice,
         public array $hazards,
         public array $history,
+        /** weight of the one-year wood taken off, in grams */
+        public ?int $pruningsG,
+        /** dead buds, in per cent */
+        public ?int $budMortalityPercent,
+        public array $growthSeenMm,
     ) {
     }
 
@@ -47,6 +53,7 @@ final readonly class Plant
      * @param  array<string, string>  $practice
      * @param  list<string>  $hazards
      * @param  list<LoggedWork>  $history
+     * @param  list<int>  $growthSeenMm
      *
      * @throws Fault when the count is below one or a length below zero
      */
@@ -66,6 +73,9 @@ final readonly class Plant
         array $practice = [],
         array $hazards = [],
         array $history = [],
+        ?int $pruningsG = null,
+        ?int $budMortalityPercent = null,
+        array $growthSeenMm = [],
     ): self {
         if ($count < 1) {
             throw new Fault('a record stands for at least one plant');
@@ -77,7 +87,7 @@ final readonly class Plant
         }
 
         return new self($ref, $kind, $planted, $heightMm, $spreadMm, $runMm, $count, $floweringHeightMm, $stems,
-            $form, $aim, $grafted, $practice, $hazards, $history);
+            $form, $aim, $grafted, $practice, $hazards, $history, $pruningsG, $budMortalityPercent, $growthSeenMm);
     }
 
     /**

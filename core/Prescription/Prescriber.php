@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace PruningHook\Core\Prescription;
 
 use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\Budget;
+use PruningHook\Core\Amount\Working;
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
@@ -12,6 +14,7 @@ use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Method\Methods;
+use PruningHook\Core\Method\Packing;
 use PruningHook\Core\Method\Steps;
 use PruningHook\Core\PlantBook\Circumstances;
 use PruningHook\Core\PlantBook\Conditional;
@@ -110,9 +113,12 @@ final readonly class Prescriber
         Circumstances $circumstances,
     ): Task {
         $method = Methods::get($rule->method($circumstances));
-        [$amounts, $because] = self::amounts($rule, $plant, $kind, $circumstances);
+        [$amounts, $because, $workings] = self::amounts($rule, $plant, $kind, $circumstances);
         $missed = self::missedPass($rule, $plant, $kind, $year->site->season);
         $effort = $rule->effort->minutes($plant, $kind, $rule->key, $missed === null ? 1.0 : $missed->factor);
+        [$cap, $capSource] = $this->book->caps->for($kind, $method->key());
+        $budget = Budget::of($cap, $capSource, $plant->history, $year->site->season);
+        $packing = Packing::with($this->book->figures);
         $schools = array_map(static fn (string $key): Choice => $circumstances->choice($key), $rule->questions());
 
         return Task::of(
@@ -137,22 +143,27 @@ final readonly class Prescriber
                 ...$because,
                 ...($missed === null ? [] : [$missed->reason]),
                 $effort->reason,
+                $budget->reason(),
             ],
+            $packing->for($plant, $kind, $rule, $method, $amounts, $cap),
+            [...$workings, $effort->working, $budget->working(), $packing->debris($plant, $kind, $method, $amounts, $cap)[1]],
         );
     }
 
-    /** @return array{list<Amount>, list<Reason>} */
+    /** @return array{list<Amount>, list<Reason>, list<Working>} */
     private static function amounts(TaskRule $rule, Plant $plant, Kind $kind, Circumstances $circumstances): array
     {
         $amounts = [];
         $reasons = [];
+        $workings = [];
         foreach (Conditional::holding($rule->amounts, $circumstances) as $amountRule) {
             $answer = $amountRule->for($plant, $kind);
             $amounts = [...$amounts, ...$answer->amounts];
             $reasons = [...$reasons, ...$answer->reasons];
+            $workings = [...$workings, ...$answer->workings];
         }
 
-        return [$amounts, $reasons];
+        return [$amounts, $reasons, $workings];
     }
 
     /** The other pass of the pair, where the record shows that it was not done. An empty record accuses nobody. */

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace PruningHook\Core\Prescription;
 
 use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\Working;
 use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\Method\Kit;
 use PruningHook\Core\Practice\Choice;
 use PruningHook\Core\Reason;
 
@@ -18,6 +20,7 @@ final readonly class Task
      * @param  list<string>  $steps
      * @param  list<string>  $cautions
      * @param  list<Reason>  $reasons
+     * @param  list<Working>  $workings  how its numbers came about
      */
     private function __construct(
         public string $key,
@@ -33,6 +36,8 @@ final readonly class Task
         public int $minutes,
         public array $cautions,
         public array $reasons,
+        public Kit $kit,
+        public array $workings,
     ) {
     }
 
@@ -44,6 +49,7 @@ final readonly class Task
      * @param  list<string>  $steps
      * @param  list<string>  $cautions
      * @param  list<Reason>  $reasons
+     * @param  list<Working>  $workings
      */
     public static function of(
         string $key,
@@ -59,8 +65,22 @@ final readonly class Task
         int $minutes,
         array $cautions,
         array $reasons,
+        Kit $kit,
+        array $workings,
     ): self {
-        return new self($key, $name, $method, $methodKey, $rank, $season, $schools, $window, $amounts, $steps, $minutes, $cautions, $reasons);
+        return new self($key, $name, $method, $methodKey, $rank, $season, $schools, $window, $amounts, $steps, $minutes, $cautions, $reasons, $kit, $workings);
+    }
+
+    /** One of its amounts by what it is of, or null where it has no such. */
+    public function amount(string $what): ?Amount
+    {
+        foreach ($this->amounts as $amount) {
+            if ($amount->what === $what) {
+                return $amount;
+            }
+        }
+
+        return null;
     }
 
     /** The schools in force in one word each, or null where none bears on the task. */
@@ -97,7 +117,9 @@ final readonly class Task
             'steps' => $this->steps,
             'minutes' => $this->minutes,
             'cautions' => $this->cautions,
+            'kit' => $this->kit->toArray(),
             'reasons' => array_map(static fn (Reason $reason): array => $reason->toArray(), $this->reasons),
+            'workings' => array_map(static fn (Working $working): array => $working->toArray(), $this->workings),
         ];
     }
 }

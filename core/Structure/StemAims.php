@@ -19,7 +19,7 @@ use PruningHook\Core\Practice\Practice;
 /** Finds the aim a kind's stems are judged by: from its methods, the number its tasks keep, the school and the caps. */
 final readonly class StemAims
 {
-    private const PLANS = ['open-bowl' => StemPlan::Bowl, 'renew-by-thirds' => StemPlan::Thirds, 'cane-renewal' => StemPlan::Canes, 'prune-and-train' => StemPlan::Mains];
+    private const PLANS = ['open-bowl' => StemPlan::Bowl, 'renew-by-thirds' => StemPlan::Thirds, 'renovate' => StemPlan::Thirds, 'cane-renewal' => StemPlan::Canes, 'prune-and-train' => StemPlan::Mains];
 
     private function __construct(private PlantBook $book)
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\BloomNote;
 use App\Models\Observation;
 use App\Models\OwnKind;
 use App\Models\Plant;
@@ -35,6 +36,11 @@ final class RolesTest extends FeatureTestCase
         ['gardens.plants.store', 'post', 302, 302, 403, 403, 403],
         ['plants.edit', 'get', 200, 200, 403, 403, 403],
         ['plants.update', 'put', 302, 302, 403, 403, 403],
+        ['bloom.store', 'put', 302, 302, 403, 302, 403],
+        ['bloom.destroy', 'delete', 302, 302, 403, 302, 403],
+        ['plants.drawing', 'get', 200, 200, 200, 200, 200],
+        ['plants.compare', 'get', 200, 200, 200, 200, 200],
+        ['plants.measure', 'put', 302, 302, 403, 403, 403],
         ['stems.show', 'get', 200, 200, 200, 200, 200],
         ['stems.update', 'put', 302, 302, 403, 302, 403],
         ['stems.undo', 'post', 302, 302, 403, 302, 403],
@@ -126,10 +132,11 @@ final class RolesTest extends FeatureTestCase
             ? Observation::query()->updateOrCreate(['garden_id' => $this->garden->id, 'event' => 'forsythia-bloom', 'season' => 2027], ['on' => '2027-03-10'])
             : null;
 
+        $note = in_array('note', $needs, true) ? BloomNote::query()->updateOrCreate(['plant_id' => $this->wisteria->id, 'season' => 2027], ['flowering_height_mm' => 2000]) : null;
         $version = in_array('version', $needs, true) ? OwnKind::query()->create(['kind' => 'lilac', 'entry' => ['vigour' => 'weak'], 'note' => 'Shade.']) : null;
 
         return route($name, array_intersect_key(
-            ['garden' => $this->garden->id, 'plant' => $this->wisteria->id, 'visit' => $visit?->id, 'task' => $task?->id, 'observation' => $seen?->id, 'kind' => 'lilac', 'group' => (string) $this->garden->id, 'version' => $version?->id],
+            ['garden' => $this->garden->id, 'plant' => $this->wisteria->id, 'visit' => $visit?->id, 'task' => $task?->id, 'observation' => $seen?->id, 'kind' => 'lilac', 'group' => (string) $this->garden->id, 'version' => $version?->id, 'note' => $note?->id],
             array_flip($needs),
         ) + ($name === 'frost' ? ['latitude' => 52, 'longitude' => -2, 'elevation_m' => 90] : []));
     }

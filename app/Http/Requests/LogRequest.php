@@ -7,9 +7,11 @@ namespace App\Http\Requests;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
 use App\Support\LengthField;
+use App\Visits\SeasonBudget;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\Validator;
 
 /** What the crew says of one task on the sheet. */
 final class LogRequest extends FormRequest
@@ -29,6 +31,7 @@ final class LogRequest extends FormRequest
             'why' => ['nullable', 'required_if:outcome,partly', 'required_if:outcome,not-done', Rule::in(WorkLog::WHY)],
             'minutes' => ['nullable', 'required_if:outcome,done', 'required_if:outcome,partly', 'integer', 'between:0,1440'],
             'removed_percent' => ['nullable', 'integer', 'between:0,100'],
+            'over_cap_reason' => ['nullable', 'string', 'max:300'],
             'amounts' => ['array'],
             'amounts.*' => ['nullable', 'integer', 'between:0,100000'],
             'findings' => ['array'],
@@ -51,6 +54,25 @@ final class LogRequest extends FormRequest
         ];
     }
 
+    /** More than the season's cap is logged as it was done, but never without saying why. */
+    public function withValidator(Validator $validator): void
+    {
+        $validator->after(function (Validator $validator): void {
+            $task = $this->route('task');
+            if (! $task instanceof VisitTask || ! $this->filled('removed_percent') || $this->filled('over_cap_reason') || $validator->errors()->has('removed_percent')) {
+                return;
+            }
+            $budget = app(SeasonBudget::class)->before($task);
+            if ($this->integer('removed_percent') > $budget->leftPercent()) {
+                $validator->errors()->add('removed_percent', sprintf(
+                    '%d %% is over the cap: %d %% may go in a season%s. It will answer with watershoots, fewer flowers or dieback. If it was done, say why.',
+                    $this->integer('removed_percent'), $budget->capPercent, $budget->usedPercent === 0 ? '' : sprintf(' and %d %% has gone', $budget->usedPercent),
+                ));
+                $validator->errors()->add('over_cap_reason', 'Why was more taken?');
+            }
+        });
+    }
+
     /** The errors of each task keep to its own card. */
     protected function prepareForValidation(): void
     {
@@ -61,7 +83,7 @@ final class LogRequest extends FormRequest
     /**
      * What was said, with lengths in millimetres.
      *
-     * @return array{outcome: string, why: ?string, minutes: ?int, removed_percent: ?int, amounts: array<array-key, mixed>, findings: list<string>, note: ?string, left_for_next_year: ?string}
+     * @return array{outcome: string, why: ?string, minutes: ?int, removed_percent: ?int, over_cap_reason: ?string, amounts: array<array-key, mixed>, findings: list<string>, note: ?string, left_for_next_year: ?string}
      */
     public function said(VisitTask $task): array
     {
@@ -77,6 +99,7 @@ final class LogRequest extends FormRequest
             'why' => $done ? null : $this->string('why')->toString(),
             'minutes' => $this->filled('minutes') ? $this->integer('minutes') : null,
             'removed_percent' => $this->filled('removed_percent') && $this->string('outcome')->toString() !== 'not-done' ? $this->integer('removed_percent') : null,
+            'over_cap_reason' => $this->string('over_cap_reason')->trim()->toString() ?: null,
             'amounts' => $amounts,
             'findings' => array_values(array_filter((array) $this->validated('findings', []), is_string(...))),
             'note' => $this->string('note')->trim()->toString() ?: null,

@@ -54,6 +54,9 @@ final class PlantRequest extends FormRequest
             'flowering_height_cm' => ['nullable', 'integer', 'between:1,1000'],
             'stems_old' => ['nullable', 'integer', 'between:0,1000'],
             'stems_young' => ['nullable', 'integer', 'between:0,1000'],
+            'prunings_g' => ['nullable', 'integer', 'between:0,100000'],
+            'bud_mortality_percent' => ['nullable', 'integer', 'between:0,100'],
+            'sure' => ['nullable', 'in:1'],
             'form' => ['nullable', Rule::in(self::FORMS)],
             'aim' => ['nullable', Rule::in(self::AIMS)],
             'grafted' => ['nullable', 'in:1,0'],
@@ -72,6 +75,7 @@ final class PlantRequest extends FormRequest
             if ($kind === null) {
                 return;
             }
+            LengthDoubts::tell($validator, $this, $kind);
             foreach (Contradictions::of($kind, $this->string('aim')->toString() ?: null, is_numeric($height) ? (int) $height * 10 : null, $this->filled('grafted') ? $this->boolean('grafted') : null) as $fact => $told) {
                 $validator->errors()->add($fact === 'flowering_height' ? 'flowering_height_cm' : $fact, $told.(str_ends_with($told, '.') ? '' : '.'));
             }
@@ -97,7 +101,7 @@ final class PlantRequest extends FormRequest
     /** @return array<string, mixed> */
     public function facts(): array
     {
-        $facts = Arr::except((array) $this->validated(), ['practice', 'hazards', 'kind', ...array_map(static fn (string $length): string => $length.'_cm', self::LENGTHS)]);
+        $facts = Arr::except((array) $this->validated(), ['practice', 'hazards', 'kind', 'sure', ...array_map(static fn (string $length): string => $length.'_cm', self::LENGTHS)]);
         foreach (self::LENGTHS as $length) {
             $cm = $this->validated($length.'_cm');
             $facts[$length.'_mm'] = LengthField::mm(is_numeric($cm) ? (int) $cm : null);

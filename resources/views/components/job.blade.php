@@ -19,6 +19,7 @@
             @foreach ($plan['judged']->told as $told)<p class="wrong-note mb-1">{{ $told }}</p>@endforeach
         </details>
     @endif
+    @if (isset($task->prescribed['kit']))<details><summary>What to bring, and after</summary><x-kit :kit="$task->prescribed['kit']" /></details>@endif
     <details><summary>Steps</summary><ol class="steps">@foreach ($task->prescribed['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol></details>
     <details><summary>Why</summary><dl class="reasons">@foreach ($task->prescribed['reasons'] as $reason)<dt>{{ $reason['rule'] }}</dt><dd>{{ $reason['because'] }} <span class="from">Source: {{ $reason['source'] }}.</span></dd>@endforeach</dl></details>
     @if ($log)
@@ -46,6 +47,7 @@
                     <div x-show="outcome !== 'not-done'">
                         <x-stepper :id="'minutes-'.$task->id" name="minutes" label="Minutes" :by="5" :value="$said('minutes', $log?->minutes ?? $task->prescribed['minutes'])" :wrong="$bag->get('minutes')" />
                         <x-stepper :id="'removed-'.$task->id" name="removed_percent" label="Live growth taken off, %" :by="5" :value="$said('removed_percent', $log?->removed_percent)" :wrong="$bag->get('removed_percent')" help="Of what stood there, by eye. Dead and diseased wood does not count. Leave empty if you cannot tell." />
+                        @if ($bag->has('over_cap_reason') || $log?->over_cap_reason)<div class="log-field"><label class="form-label" for="over-{{ $task->id }}">Why more than may go</label><input class="form-control" id="over-{{ $task->id }}" name="over_cap_reason" maxlength="300" value="{{ $said('over_cap_reason', $log?->over_cap_reason) }}">@foreach ($bag->get('over_cap_reason') as $message)<div class="invalid-feedback d-block">{{ $message }}</div>@endforeach</div>@endif
                         @foreach ($task->prescribed['amounts'] as $index => $amount)
                             @php($kept = $logged->get($amount['what']))
                             <x-stepper :id="'amount-'.$task->id.'-'.$index" :name="'amounts['.$index.']'" :label="ucfirst($amount['what']).', '.App\Support\LengthField::unit($amount)" :by="App\Support\LengthField::unit($amount) === 'cm' || $amount['unit'] === '%' ? 5 : 1" :value="$said('amounts.'.$index, $kept ? App\Support\LengthField::shown($amount, $kept['value']) : null)" :wrong="$bag->get('amounts.'.$index)" :help="'Asked for: '.App\Support\Say::amount($amount).'. Leave empty if not counted.'" />

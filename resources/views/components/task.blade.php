@@ -8,6 +8,7 @@
     <p class="mb-0">Best {{ \App\Support\Say::date($task->window->bestFrom) }} to {{ \App\Support\Say::date($task->window->bestTo) }}; open {{ \App\Support\Say::date($task->window->opens) }} to {{ \App\Support\Say::date($task->window->closes) }}. {{ $task->method }}, about {{ \App\Support\Say::minutes($task->minutes) }}.</p>
     <x-amounts :amounts="$task->toArray()['amounts']" />
     <ul class="cautions">@foreach ($task->cautions as $caution)<li>{{ $caution }}</li>@endforeach</ul>
+    <details><summary>What to bring, and after</summary><x-kit :kit="$task->kit->toArray()" /></details>
     <details @if ($loop_first ?? false) open @endif><summary>Steps</summary><ol class="steps">@foreach ($task->steps as $step)<li>{{ $step }}</li>@endforeach</ol></details>
     <details><summary>Why</summary>
         <dl class="reasons">@foreach ($task->reasons as $reason)<dt>{{ $reason->rule }}</dt><dd>{{ $reason->because }} <span class="from">Source: {{ $reason->source }}.</span></dd>@endforeach</dl>

@@ -52,7 +52,8 @@
                     <p class="mb-0">Best {{ \App\Support\Say::date($task->window->bestFrom) }} to {{ \App\Support\Say::date($task->window->bestTo) }}; open {{ \App\Support\Say::date($task->window->opens) }} to {{ \App\Support\Say::date($task->window->closes) }}. {{ $task->method }}.</p>
                     <x-amounts :amounts="$task->toArray()['amounts']" />
                     <ul class="cautions">@foreach ($task->cautions as $caution)<li>{{ $caution }}</li>@endforeach</ul>
-                    <details><summary>Steps</summary><ol class="steps">@foreach ($task->steps as $step)<li>{{ $step }}</li>@endforeach</ol></details>
+                    <details><summary>What to bring, and after</summary><x-kit :kit="$task->kit->toArray()" /></details>
+    <details><summary>Steps</summary><ol class="steps">@foreach ($task->steps as $step)<li>{{ $step }}</li>@endforeach</ol></details>
                     <dl class="reasons">@foreach ($task->reasons as $reason)<dt>{{ $reason->rule }}</dt><dd>{{ $reason->because }} <span class="from">Source: {{ $reason->source }}.</span></dd>@endforeach</dl>
                     @foreach (['Too early' => $kind->tasks[$task->key]->early, 'Too late' => $kind->tasks[$task->key]->late] as $name => $outside)
                         @if ($outside)<p class="mb-1"><b>{{ $name }}{{ $outside->closed ? ', closed' : '' }}:</b> {{ $outside->because }}</p>@endif

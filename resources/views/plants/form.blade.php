@@ -23,6 +23,9 @@
                 <div class="col-6 col-md-3"><x-field name="flowering_height_cm" label="Flowers wanted at, cm" type="number" :value="\App\Support\LengthField::cm($plant->flowering_height_mm)" min="1" /></div>
                 <div class="col-6 col-md-3"><x-field name="stems_old" label="Old stems at the base" type="number" :value="$plant->stems_old" min="0" /></div>
                 <div class="col-6 col-md-3"><x-field name="stems_young" label="Young stems" type="number" :value="$plant->stems_young" min="0" /></div>
+                <div class="col-6 col-md-3"><x-field name="prunings_g" label="Of a vine: prunings, g" type="number" :value="$plant->prunings_g" min="0" /></div>
+                <div class="col-6 col-md-3"><x-field name="bud_mortality_percent" label="Of a vine: dead buds, %" type="number" :value="$plant->bud_mortality_percent" min="0" max="100" /></div>
+                @error('sure')<div class="col-12"><label class="form-check"><input class="form-check-input" type="checkbox" name="sure" value="1"> <span class="form-check-label">I am sure: the measures are right as they stand.</span></label></div>@enderror
             </div>
         </fieldset>
         <fieldset><legend>How it is grown</legend>

@@ -45,9 +45,41 @@
             @if ($left->isNotEmpty())
                 <div class="said"><div><b>Left for this year</b>@foreach ($left as $log)<br>{{ $log->left_for_next_year }} <span class="soft">({{ \App\Support\Say::date($log->on->format('Y-m-d')) }})</span>@endforeach</div></div>
             @endif
+            @if ($task)
+                <section class="drawn" x-data="drawing(@js(route('plants.drawing', $plant)))" aria-label="Drawn for {{ lcfirst($task->name) }}">
+                    <div x-ref="picture">@include('plants.drawing')</div>
+                    <form method="post" action="{{ route('plants.measure', $plant) }}" x-ref="form" x-on:input="redraw()" class="measures no-print">
+                        @csrf @method('put')<input type="hidden" name="task" value="{{ $task->key }}">
+                        <div><label class="soft" for="m-height">Height now, cm</label><input class="form-control" type="number" step="5" id="m-height" name="height_cm" value="{{ $plant->height_mm ? intdiv($plant->height_mm, 10) : '' }}" placeholder="{{ intdiv($kind->typicalHeightMm, 10) }}"></div>
+                        @if ($task->amount('cut height'))<div><label class="soft" for="m-flowers">Flowers wanted at, cm</label><input class="form-control" type="number" step="5" id="m-flowers" name="flowering_height_cm" value="{{ $plant->flowering_height_mm ? intdiv($plant->flowering_height_mm, 10) : '' }}"></div>@endif
+                        @if ($task->amount('old stems to take out') || $task->amount('share of the stems to take out'))
+                            <div><label class="soft" for="m-old">Old stems</label><input class="form-control" type="number" id="m-old" name="stems_old" value="{{ $plant->stems_old }}"></div>
+                            <div><label class="soft" for="m-young">Young stems</label><input class="form-control" type="number" id="m-young" name="stems_young" value="{{ $plant->stems_young }}"></div>
+                        @endif
+                        @can('update', $plant)<button class="btn btn-quiet">Keep</button>@endcan
+                        <a class="btn btn-quiet" href="{{ route('plants.compare', $plant) }}">Compare courses</a>
+                        <p class="wrong-note w-100 mb-0" x-show="said" x-cloak x-text="said" role="status"></p>
+                        @error('sure')<label class="form-check w-100"><input class="form-check-input" type="checkbox" name="sure" value="1"> <span class="form-check-label">I am sure: it is right as it stands.</span></label>@enderror
+                        @foreach (['height_cm', 'flowering_height_cm', 'stems_old', 'stems_young'] as $field)@error($field)<p class="invalid-feedback d-block w-100">{{ $message }}</p>@enderror @endforeach
+                    </form>
+                </section>
+            @endif
             <h2 class="mt-0">Prescription, season {{ $season }}</h2>
             @foreach ($rows as $row)<x-task :row="$row" />@endforeach
             @if ($rows === [])<p>Nothing is to be done to it in the coming year.</p>@endif
+            @if ($kind->phenology->has(PruningHook\Core\Calendar\Anchor::BloomStart))
+                <h2>At bloom</h2>
+                @forelse ($plant->bloomNotes->sortByDesc('season') as $note)<p class="mb-1">{{ $note->season }}: flowered at {{ \App\Support\Say::length($note->flowering_height_mm) }}{{ $note->score ? ', '.App\Models\BloomNote::SCORES[$note->score] : '' }}.</p>@empty<p class="mb-1">Nothing is noted yet. What it does at bloom corrects next year's cut.</p>@endforelse
+                @can('survey', $plant)
+                    <form method="post" action="{{ route('bloom.store', $plant) }}" class="measures no-print" novalidate>
+                        @csrf @method('put')
+                        <div><label class="soft" for="bloom-height">It flowers at, cm</label><input class="form-control" type="number" id="bloom-height" name="flowering_height_cm"></div>
+                        <div><label class="soft" for="bloom-score">How well</label><select class="form-select" id="bloom-score" name="score"><option value="">not judged</option>@foreach (App\Models\BloomNote::SCORES as $score => $word)<option value="{{ $score }}">{{ $word }}</option>@endforeach</select></div>
+                        <button class="btn btn-quiet">Note it</button>
+                    </form>
+                @endcan
+            @endif
+            <x-budget :years="$budgets" :season="$season" />
             <h2>Last of the record</h2>
             @if ($logs->isEmpty())
                 <p>Nothing is logged yet. The record begins with the first visit.</p>

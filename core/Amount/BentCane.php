@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Amount;
+
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Entry;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Reason;
+use PruningHook\Core\Units\Length;
+
+/** A cane bent down breaks all along it and flowers there; an upright one flowers only at its top. Laterals = length / spacing. */
+final readonly class BentCane implements AmountRule
+{
+    public const LATERALS = 'flowering laterals to a bent cane';
+
+    private function __construct(
+        private int $spacingMm,
+        private string $source,
+    ) {
+    }
+
+    /** @throws Fault */
+    public static function fromEntry(Entry $entry, string $source): self
+    {
+        $spacing = $entry->int('spacing_mm');
+        if ($spacing === null || $spacing < 1) {
+            throw $entry->fault('spacing_mm', 'a spacing of at least 1 mm is needed here');
+        }
+
+        return new self($spacing, $source);
+    }
+
+    public function for(Plant $plant, Kind $kind): Amounts
+    {
+        $length = max($plant->heightMm ?? $kind->typicalHeightMm, $plant->spreadMm ?? 0);
+        $laterals = intdiv($length, $this->spacingMm);
+
+        return Amounts::of([Amount::of(self::LATERALS, 'laterals', intdiv($laterals, 2), $laterals, $laterals)], Reason::of('Bent canes', sprintf(
+            'a cane of %s tied down breaks about every %s: %d flowering laterals, where an upright one flowers only at the top',
+            Length::ofMm($length)->metric(), Length::ofMm($this->spacingMm)->metric(), $laterals,
+        ), $this->source))->with(Working::of(self::LATERALS, 'cane length / spacing', "$length / $this->spacingMm mm", (string) $laterals, $this->source));
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Amount;
+
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Entry;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Reason;
+
+/** Nodes to leave where some buds are dead: wanted / (1 - mortality). Three wanted and a quarter dead: leave four. */
+final readonly class BudsWithLosses implements AmountRule
+{
+    /** So dead a cane is not worth reckoning on. Common practice. */
+    private const TOO_DEAD = 80;
+
+    private function __construct(
+        private string $what,
+        private int $wanted,
+        private string $source,
+    ) {
+    }
+
+    /** @throws Fault */
+    public static function fromEntry(Entry $entry, string $source): self
+    {
+        return new self($entry->string('what'), $entry->int('wanted') ?? throw $entry->fault('wanted', 'a whole number is needed here'), $source);
+    }
+
+    public static function leave(int $wanted, int $mortalityPercent): int
+    {
+        return (int) ceil($wanted * 100 / (100 - min($mortalityPercent, self::TOO_DEAD)) - 1e-9);
+    }
+
+    public function for(Plant $plant, Kind $kind): Amounts
+    {
+        $dead = $plant->budMortalityPercent;
+        if ($dead === null || $dead === 0) {
+            return Amounts::of([Amount::exactly($this->what, 'nodes', $this->wanted)], Reason::of(ucfirst($this->what), sprintf(
+                '%d nodes, the base node counted; count only live buds, and leave one more for each that is dead', $this->wanted,
+            ), $this->source));
+        }
+        $leave = self::leave($this->wanted, $dead);
+
+        return Amounts::of([Amount::exactly($this->what, 'nodes', $leave)], Reason::of(ucfirst($this->what), sprintf(
+            '%d live ones are wanted and %d %% of the buds are dead: leave %d%s', $this->wanted, $dead, $leave,
+            $dead > self::TOO_DEAD ? '; so much is dead that another cane is the better choice' : '',
+        ), $this->source))->with(Working::of($this->what, 'wanted / (1 - share of dead buds), rounded up', sprintf('%d / (1 - %.2f)', $this->wanted, $dead / 100), "$leave nodes", $this->source));
+    }
+}

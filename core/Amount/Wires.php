@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Amount;
+
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Entry;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Reason;
+use PruningHook\Core\Units\Length;
+
+/** Wires for a trained plant: the first at a height, the others a spacing apart, as far as the plant goes. */
+final readonly class Wires implements AmountRule
+{
+    public const WIRES = 'wires';
+
+    private function __construct(
+        private int $firstMm,
+        private int $spacingMm,
+        private string $source,
+    ) {
+    }
+
+    /** @throws Fault */
+    public static function fromEntry(Entry $entry, string $source): self
+    {
+        $spacing = $entry->int('spacing_mm');
+        if ($spacing === null || $spacing < 1) {
+            throw $entry->fault('spacing_mm', 'a spacing of at least 1 mm is needed here');
+        }
+
+        return new self($entry->int('first_mm') ?? $spacing, $spacing, $source);
+    }
+
+    public function for(Plant $plant, Kind $kind): Amounts
+    {
+        $height = $plant->heightMm ?? $kind->typicalHeightMm;
+        $count = $height < $this->firstMm ? 1 : Positions::along($height - $this->firstMm, $this->spacingMm);
+
+        return Amounts::of([
+            Amount::exactly('first wire', 'mm', $this->firstMm),
+            Amount::exactly('wires apart', 'mm', $this->spacingMm),
+            Amount::exactly(self::WIRES, 'wires', $count),
+        ], Reason::of('Wires', sprintf('the first at %s, the others %s apart: %d for %s', Length::ofMm($this->firstMm)->metric(), Length::ofMm($this->spacingMm)->metric(), $count, Length::ofMm($height)->metric()), $this->source))
+            ->with(Working::of(self::WIRES, 'floor((height - first) / spacing) + 1', sprintf('floor((%d - %d) / %d) + 1 mm', $height, $this->firstMm, $this->spacingMm), (string) $count, $this->source));
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Amount;
+
+use PruningHook\Core\Prescription\Plant;
+
+/** The removal budget over the years: what went by the record, what may go, and what is already planned to go. */
+final readonly class YearsBudget
+{
+    private const BACK = 3;
+
+    private const AHEAD = 2;
+
+    /**
+     * @return list<array{season: int, used: ?int, cap: int, planned: ?int}> per cent of live growth; used is null where
+     *                                                                      the record says nothing, planned counts old stems
+     */
+    public static function of(Plant $plant, int $season, int $capPercent, string $source): array
+    {
+        $plan = $plant->stems !== null && $plant->stems->old > 0 && ($plant->aim === 'renewal')
+            ? Renovation::plan($plant->stems->old, Renovation::YEARS - Renovation::year($plant) + 1)
+            : [];
+        $years = [];
+        for ($each = $season - self::BACK; $each <= $season + self::AHEAD; $each++) {
+            $told = array_filter($plant->history, static fn ($work): bool => $work->season === $each && $work->removedPercent !== null);
+            $years[] = [
+                'season' => $each,
+                'used' => $told === [] ? null : Budget::of($capPercent, $source, $plant->history, $each)->usedPercent,
+                'cap' => $capPercent,
+                'planned' => $plan[$each - $season] ?? null,
+            ];
+        }
+
+        return $years;
+    }
+}

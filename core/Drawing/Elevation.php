@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Drawing;
+
+use PruningHook\Core\Amount\ClearStem;
+use PruningHook\Core\Amount\FloweringHeight;
+use PruningHook\Core\Amount\ReduceHeight;
+use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Prescription\Task;
+use PruningHook\Core\Units\Length;
+
+/**
+ * The plant from the side, to scale, in mm: x from the middle, y from the ground up. As it is (a ghost), as it stands
+ * after the cut, which stems go and in which order, where the cut runs and where the flowers will be.
+ */
+final readonly class Elevation
+{
+    /**
+     * @param  list<array{x: float, y: float}>  $ghost  the outline as it is
+     * @param  list<array{x: float, y: float}>  $after  the outline as it should be
+     * @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float, kind: string, order: ?int}>  $stems  `keep` or `cut`
+     * @param  list<array{x: float, y: float, angle: float}>  $ticks  cut marks and their slant in degrees
+     * @param  list<array{y: int, says: string}>  $measure
+     */
+    private function __construct(
+        public int $width,
+        public int $height,
+        public array $ghost,
+        public array $after,
+        public array $stems,
+        public array $ticks,
+        public ?int $cutMm,
+        public ?int $flowersMm,
+        public ?int $clearMm,
+        public array $measure,
+        public string $says,
+    ) {
+    }
+
+    /** @param  ?int  $cutMm  another cut height than the prescribed one, to look at what it would do */
+    public static function of(Plant $plant, Kind $kind, Task $task, ?int $cutMm = null): self
+    {
+        $height = max(100, $plant->heightMm ?? $kind->typicalHeightMm);
+        $spread = max(100, $plant->spreadMm ?? (int) round($height * ($kind->habit === 'tree' ? 0.7 : 0.8)));
+        $clear = $task->amount(ClearStem::CLEAR)?->target;
+        $cut = $cutMm ?? $task->amount(FloweringHeight::CUT)->target ?? $task->amount(ReduceHeight::AFTER)?->target;
+        $cut = $cut !== null && $cut < $height ? $cut : null;
+        $flowers = $task->amount(FloweringHeight::FLOWERS);
+        $flowersAt = $flowers === null ? null : ($cutMm === null ? $flowers->target : $flowers->target - ($task->amount(FloweringHeight::CUT)->target ?? $cutMm) + $cutMm);
+        $from = $clear ?? ($kind->habit === 'tree' ? intdiv($height, 5) : 0);
+        $stems = self::stems($plant, $task, $height, $spread, $cut, $clear);
+        $top = max($height, $flowersAt ?? 0);
+
+        return new self(
+            (int) round($spread * 1.1),
+            (int) round($top * 1.06),
+            self::dome($spread, $from, $height),
+            self::dome($cut === null ? $spread : (int) round($spread * sqrt($cut / $height)), $from, $cut ?? $height),
+            $stems,
+            self::ticks($stems, $cut, $kind),
+            $cut,
+            $flowersAt,
+            $clear,
+            self::measure($top),
+            self::inWords($height, $spread, $cut, $flowersAt, $clear, $stems),
+        );
+    }
+
+    /**
+     * A rounded outline from a height up, through sixteen points.
+     *
+     * @return list<array{x: float, y: float}>
+     */
+    private static function dome(int $spread, int $from, int $top): array
+    {
+        $outline = [];
+        $half = $spread / 2;
+        for ($step = 0; $step <= 16; $step++) {
+            $angle = M_PI * $step / 16;
+            // Fuller at the shoulder than a half circle: plants are.
+            $outline[] = ['x' => -$half * (cos($angle) <=> 0) * abs(cos($angle)) ** 0.8, 'y' => $from + ($top - $from) * sin($angle) ** 0.6];
+        }
+
+        return $outline;
+    }
+
+    /** @return list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float, kind: string, order: ?int}> */
+    private static function stems(Plant $plant, Task $task, int $height, int $spread, ?int $cut, ?int $clear): array
+    {
+        if ($clear !== null) {
+            return [self::stem(0.0, 0.0, $height * 0.9, null, null)];
+        }
+        $count = max(3, min(12, $plant->stems?->all() ?? 7));
+        $out = min($count - 1, $task->amount(Thirds::TAKE)->target ?? 0);
+        // The oldest stand in the middle of a shrub: those are the ones that go.
+        $middleFirst = range(0, $count - 1);
+        usort($middleFirst, static fn (int $a, int $b): int => [abs($a - ($count - 1) / 2), $a] <=> [abs($b - ($count - 1) / 2), $b]);
+        $order = array_flip(array_slice($middleFirst, 0, $out));
+        $stems = [];
+        foreach (range(0, $count - 1) as $index) {
+            $place = $index / ($count - 1) * 2 - 1;
+            $reach = $height * (0.94 - 0.22 * $place ** 2);
+            $stems[] = self::stem($place * $spread * 0.06, $place * $spread * 0.42, $reach, isset($order[$index]) ? $order[$index] + 1 : null, $cut);
+        }
+
+        return $stems;
+    }
+
+    /**
+     * One stem: what is kept of it ends at `keep`, the rest goes; its number stands at `seal`, neighbours' at other heights.
+     *
+     * @return array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float, kind: string, order: ?int}
+     */
+    private static function stem(float $from, float $to, float $reach, ?int $order, ?int $cut): array
+    {
+        $kept = $order !== null || ($cut !== null && $cut < $reach) ? ($order === null ? (float) $cut : $reach) / $reach : 1.0;
+        $seal = 0.35 + 0.17 * (($order ?? 0) % 4);
+
+        return ['x1' => $from, 'y1' => 0.0, 'x2' => $to, 'y2' => $reach, 'keepX' => $from + ($to - $from) * $kept, 'keepY' => $reach * $kept,
+            'sealX' => $from + ($to - $from) * $seal, 'sealY' => $reach * $seal, 'kind' => $order === null ? 'keep' : 'cut', 'order' => $order];
+    }
+
+    /**
+     * @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float, kind: string, order: ?int}>  $stems
+     * @return list<array{x: float, y: float, angle: float}>
+     */
+    private static function ticks(array $stems, ?int $cut, Kind $kind): array
+    {
+        $ticks = [];
+        foreach ($stems as $stem) {
+            if ($stem['kind'] === 'cut') {
+                $ticks[] = ['x' => $stem['x1'], 'y' => ($stem['y2'] - $stem['y1']) * 0.03, 'angle' => 0.0];
+            } elseif ($cut !== null && $cut < $stem['y2']) {
+                $share = $cut / $stem['y2'];
+                // Opposite buds are cut straight across, others sloping away from the bud.
+                $ticks[] = ['x' => $stem['x1'] + ($stem['x2'] - $stem['x1']) * $share, 'y' => (float) $cut, 'angle' => $kind->has('opposite-buds') ? 0.0 : ($stem['x2'] < 0 ? -35.0 : 35.0)];
+            }
+        }
+
+        return $ticks;
+    }
+
+    /** @return list<array{y: int, says: string}> */
+    private static function measure(int $top): array
+    {
+        $step = 100;
+        foreach ([5000, 2000, 1000, 500, 250] as $length) {
+            if ($top / $length >= 3) {
+                $step = $length;
+
+                break;
+            }
+        }
+
+        return array_map(static fn (int $y): array => ['y' => $y, 'says' => $y === 0 ? '0' : Length::ofMm($y)->metric()], range(0, intdiv($top, $step) * $step, $step));
+    }
+
+    /** @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float, kind: string, order: ?int}>  $stems */
+    private static function inWords(int $height, int $spread, ?int $cut, ?int $flowers, ?int $clear, array $stems): string
+    {
+        $say = static fn (int $mm): string => Length::ofMm($mm)->metric();
+        $going = count(array_filter($stems, static fn (array $stem): bool => $stem['kind'] === 'cut'));
+
+        return implode('; ', array_filter([
+            sprintf('%s tall and %s wide as it is', $say($height), $say($spread)),
+            $cut === null ? null : 'cut at '.$say($cut),
+            $going === 0 ? null : sprintf('%d %s out at the base', $going, $going === 1 ? 'stem' : 'stems'),
+            $clear === null ? null : 'stem cleared to '.$say($clear),
+            $flowers === null ? null : 'flowers at about '.$say($flowers),
+        ], static fn (?string $words): bool => $words !== null));
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Drawing;
+
+use PruningHook\Core\Amount\Positions;
+use PruningHook\Core\Prescription\Task;
+
+/**
+ * A stretch of a vine's arm, to scale in mm: at each place the cane that is wanted and the spare kept as insurance, with
+ * nodes counted, the mark of the rough pass and the mark of the final one.
+ */
+final readonly class VineArm
+{
+    private const SPACING = 150;
+
+    /** A node about every so many mm of a cane. Common practice. */
+    private const NODE_EVERY = 75;
+
+    private const LENGTH = 900;
+
+    /**
+     * @param  list<array{x1: float, y1: float, x2: float, y2: float, insurance: bool, nodes: list<array{x: float, y: float}>, rough: array{x: float, y: float}, final: ?array{x: float, y: float}}>  $canes
+     */
+    private function __construct(
+        public int $width,
+        public int $height,
+        public array $canes,
+        public int $roughNodes,
+        public int $finalNodes,
+        public string $says,
+    ) {
+    }
+
+    public static function isFor(Task $task): bool
+    {
+        return in_array($task->methodKey, ['vine-spur', 'vine-cane', 'balanced'], true);
+    }
+
+    /**
+     * @param  Task  $rough  the rough pass, or the only one
+     * @param  Task  $final  the final pass
+     */
+    public static function of(Task $rough, Task $final): self
+    {
+        $roughNodes = $rough->amount('buds per cane')->target ?? 7;
+        $finalNodes = $final->amount('nodes per spur')->target ?? $final->amount('buds per new cane')->target ?? 3;
+        $canes = [];
+        $length = ($roughNodes + 1) * self::NODE_EVERY;
+        foreach (range(0, Positions::along(self::LENGTH, self::SPACING) - 1) as $index) {
+            foreach ([[0, false], [42, true]] as [$aside, $insurance]) {
+                $x = (float) (self::SPACING / 2 + $index * self::SPACING + $aside);
+                // Canes lean a little to one side and the other, so that each can be told.
+                $lean = ($insurance ? 0.16 : 0.02) * ($index % 2 === 0 ? 1 : -1);
+                $at = static fn (float $along): array => ['x' => $x + $lean * $along, 'y' => $along];
+                $canes[] = ['x1' => $x, 'y1' => 0.0, 'x2' => $x + $lean * $length, 'y2' => (float) $length, 'insurance' => $insurance,
+                    'nodes' => array_map(static fn (int $node): array => $at(self::NODE_EVERY * ($node - 0.6)), range(1, $roughNodes)),
+                    'rough' => $at(self::NODE_EVERY * ($roughNodes - 0.35)),
+                    // The base node counts as the first.
+                    'final' => $insurance ? null : $at(self::NODE_EVERY * ($finalNodes - 0.35))];
+            }
+        }
+
+        return new self(self::LENGTH + 2 * self::SPACING, $length + 120, $canes, $roughNodes, $finalNodes, sprintf(
+            'an arm with a place every %d cm: at each a cane and a spare; the rough pass leaves %d nodes on both, the final one %d on the better, the base node counted, and takes the spare out',
+            intdiv(self::SPACING, 10), $roughNodes, $finalNodes,
+        ));
+    }
+}

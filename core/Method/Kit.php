@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Method;
+
+/** What a crew brings and what it leaves: tools, people, protective gear, materials, debris, aftercare, follow-ups. */
+final readonly class Kit
+{
+    /**
+     * @param  list<string>  $tools
+     * @param  list<string>  $gear
+     * @param  list<string>  $materials
+     * @param  list<string>  $aftercare
+     * @param  list<array{after_days: ?int, what: string}>  $followUps  days after the cut; null where it comes with the season
+     */
+    private function __construct(
+        public array $tools,
+        public int $people,
+        public array $gear,
+        public array $materials,
+        /** loose cuttings, in litres */
+        public int $debrisLitres,
+        public array $aftercare,
+        public array $followUps,
+    ) {
+    }
+
+    /**
+     * @param  list<string>  $tools
+     * @param  list<string>  $gear
+     * @param  list<string>  $materials
+     * @param  list<string>  $aftercare
+     * @param  list<array{after_days: ?int, what: string}>  $followUps
+     */
+    public static function of(array $tools, int $people, array $gear, array $materials, int $debrisLitres, array $aftercare, array $followUps): self
+    {
+        return new self($tools, $people, $gear, $materials, $debrisLitres, $aftercare, $followUps);
+    }
+
+    /** @return array<string, mixed> the shape of docs/formats/prescription.schema.json */
+    public function toArray(): array
+    {
+        return ['tools' => $this->tools, 'people' => $this->people, 'gear' => $this->gear, 'materials' => $this->materials,
+            'debris_litres' => $this->debrisLitres, 'aftercare' => $this->aftercare, 'follow_ups' => $this->followUps];
+    }
+}

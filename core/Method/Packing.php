@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Method;
+
+use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\Amount\Working;
+use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\Figures;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\TaskRule;
+use PruningHook\Core\Prescription\Plant;
+
+/** Packs the kit for one task of one plant: tools by the thickest wood, ties by the length to be tied, and so on. */
+final readonly class Packing
+{
+    private const SHEARED = ['shear', 'quick-shear'];
+
+    private function __construct(private Figures $figures)
+    {
+    }
+
+    public static function with(Figures $figures): self
+    {
+        return new self($figures);
+    }
+
+    /**
+     * @param  list<Amount>  $amounts
+     * @param  int  $capPercent  of live growth that may go
+     */
+    public function for(Plant $plant, Kind $kind, TaskRule $task, Method $method, array $amounts, int $capPercent): Kit
+    {
+        $height = $plant->heightMm ?? $kind->typicalHeightMm;
+        $ladder = $height > $this->figures->number(Figure::Reach);
+
+        return Kit::of(
+            $this->tools($kind, $method, $height, $ladder),
+            $ladder || in_array('spring-back', [...$kind->cautions, ...$task->cautions], true) ? 2 : 1,
+            $this->gear($kind),
+            $this->materials($plant, $kind, $method, $height),
+            $this->debris($plant, $kind, $method, $amounts, $capPercent)[0],
+            $kind->aftercare,
+            $this->followUps($plant, $kind, $task),
+        );
+    }
+
+    /** The thickest wood to be met, in mm: the oldest stems of a plant this high. */
+    public function thickest(Kind $kind, int $heightMm): int
+    {
+        $share = match ($kind->habit) {
+            'tree' => Figure::ThickTree,
+            'shrub', 'climber', 'vine' => Figure::ThickShrub,
+            default => Figure::ThickCane,
+        };
+
+        return (int) round($heightMm * $this->figures->number($share) / 1000);
+    }
+
+    /**
+     * Loose cuttings: the room the plant takes, the share of it that comes off, and how loosely cuttings lie.
+     *
+     * @param  list<Amount>  $amounts
+     * @return array{int, Working} litres, and how they came about
+     */
+    public function debris(Plant $plant, Kind $kind, Method $method, array $amounts, int $capPercent): array
+    {
+        $height = ($plant->heightMm ?? $kind->typicalHeightMm) / 1000;
+        $spread = ($plant->spreadMm ?? (int) ($height * 600)) / 1000;
+        $share = self::share($amounts, $capPercent, $height * 1000);
+        $loose = $this->figures->number(Figure::CuttingsPerRoom) / 100;
+        if ($plant->runMm !== null && in_array($method->key(), self::SHEARED, true)) {
+            // Both faces and the top of a hedge, each to the depth of the season's growth.
+            $depth = $this->figures->number(Figure::TrimDepth) / 1000;
+            $litres = (int) ceil(($plant->runMm / 1000) * (2 * $height + 0.6) * $depth * $loose * 1000);
+
+            return [$litres, Working::of('debris', 'run x (two faces and the top) x depth of the trim x looseness', sprintf('%.1f x (2 x %.1f + 0.6) x %.2f m x %.2f', $plant->runMm / 1000, $height, $depth, $loose), "$litres litres", 'common practice')];
+        }
+        $litres = (int) ceil($plant->count * $height * $spread ** 2 * $share / 100 * $loose * 1000);
+
+        return [$litres, Working::of('debris', 'plants x height x spread squared x share taken x looseness', sprintf('%d x %.1f x %.1f^2 m x %d %% x %.2f', $plant->count, $height, $spread, $share, $loose), "$litres litres", 'common practice')];
+    }
+
+    /** @param  list<Amount>  $amounts */
+    private static function share(array $amounts, int $capPercent, float $heightMm): int
+    {
+        foreach ($amounts as $amount) {
+            if ($amount->unit === '%') {
+                return $amount->target;
+            }
+            if ($amount->what === 'cut height' && $heightMm > 0) {
+                return (int) max(0, round(100 * (1 - $amount->target / $heightMm)));
+            }
+            if ($amount->what === Thirds::TAKE) {
+                return min(33, $capPercent);
+            }
+        }
+
+        // Half of what may go, where nothing says how much will.
+        return intdiv($capPercent, 2);
+    }
+
+    /** @return list<string> */
+    private function tools(Kind $kind, Method $method, int $heightMm, bool $ladder): array
+    {
+        $thickest = $this->thickest($kind, $heightMm);
+        $tools = in_array($method->key(), self::SHEARED, true) ? ['shears', 'line and pegs'] : ['bypass secateurs'];
+        if (! in_array($method->key(), self::SHEARED, true) && $thickest > $this->figures->number(Figure::SecateursTo)) {
+            $tools[] = sprintf('loppers (wood to about %d mm)', min($thickest, $this->figures->number(Figure::LoppersTo)));
+        }
+        if (! in_array($method->key(), self::SHEARED, true) && $thickest > $this->figures->number(Figure::LoppersTo)) {
+            $tools[] = sprintf('pruning saw (wood to about %d mm)', $thickest);
+        }
+
+        return [...$tools, ...($ladder ? ['ladder'] : []), 'disinfectant: 70 % alcohol, or bleach 1:9, fresh and mixed with nothing', 'tarpaulin and bags'];
+    }
+
+    /** @return list<string> */
+    private function gear(Kind $kind): array
+    {
+        $gear = ['eye protection', $kind->has('thorny') ? 'thorn-proof gloves and sleeves' : 'gloves'];
+        foreach (['irritant-sap' => 'long sleeves against the sap', 'irritant-hairs' => 'goggles and a dust mask', 'sharp-leaves' => 'long sleeves'] as $caution => $needs) {
+            if (in_array($caution, $kind->cautions, true)) {
+                $gear[] = $needs;
+            }
+        }
+
+        return $gear;
+    }
+
+    /** @return list<string> */
+    private function materials(Plant $plant, Kind $kind, Method $method, int $heightMm): array
+    {
+        if (! $kind->has('tied') && $method->key() !== 'train-and-tie') {
+            return [];
+        }
+        $length = max($heightMm, $plant->spreadMm ?? 0, $plant->runMm ?? 0);
+        $ties = $plant->count * (int) ceil($length / $this->figures->number(Figure::TieSpacing));
+
+        return [sprintf('%d soft ties, one about every %d cm, in a figure of eight on the outside of the wire', $ties, intdiv($this->figures->number(Figure::TieSpacing), 10))];
+    }
+
+    /** @return list<array{after_days: ?int, what: string}> */
+    private function followUps(Plant $plant, Kind $kind, TaskRule $task): array
+    {
+        $follow = [];
+        if ($task->stimulates) {
+            $follow[] = ['after_days' => 3, 'what' => 'Water it in if no rain has come'];
+            $follow[] = ['after_days' => 35, 'what' => 'Look for the first flush: three to six weeks after the cut'];
+        }
+        if ($plant->grafted ?? $kind->has('grafted')) {
+            $follow[] = ['after_days' => 120, 'what' => 'Look for suckers below the graft'];
+        }
+        if ($kind->has('tied')) {
+            $follow[] = ['after_days' => 150, 'what' => 'Check the ties: none may bite'];
+        }
+        if ($task->pair !== null) {
+            $follow[] = ['after_days' => null, 'what' => 'The other pass: '.lcfirst($kind->tasks[$task->pair->task]->name ?? $task->pair->task)];
+        }
+        if ($plant->stems !== null && $plant->stems->old > 0) {
+            $follow[] = ['after_days' => 365, 'what' => 'Next year\'s oldest stems, as marked'];
+        }
+
+        return [...$follow, ['after_days' => null, 'what' => 'Come back at bloom and judge: how high, how many']];
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Regrowth;
+
+/** One way of treating a plant this season, and what comes of it. Lengths in mm, times in minutes and years. */
+final readonly class Course
+{
+    private function __construct(
+        public string $key,
+        public string $name,
+        /** as it stands after the cut */
+        public int $heightAfterMm,
+        /** as it stands at the end of the season */
+        public int $heightAtEndMm,
+        /** null where it does not flower */
+        public ?int $floweringHeightMm,
+        public string $flowersWhen,
+        /** flowers of the coming bloom that are lost, in per cent */
+        public int $flowersLostPercent,
+        public int $yearsToRecover,
+        public int $minutes,
+        /** live growth taken, in per cent */
+        public int $sharePercent,
+        public string $risk,
+    ) {
+    }
+
+    public static function of(string $key, string $name, int $heightAfterMm, int $heightAtEndMm, ?int $floweringHeightMm, string $flowersWhen, int $flowersLostPercent, int $yearsToRecover, int $minutes, int $sharePercent, string $risk): self
+    {
+        return new self($key, $name, $heightAfterMm, $heightAtEndMm, $floweringHeightMm, $flowersWhen, $flowersLostPercent, $yearsToRecover, $minutes, $sharePercent, $risk);
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Regrowth;
+
+use PruningHook\Core\Amount\FloweringHeight;
+use PruningHook\Core\Amount\ReduceHeight;
+use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\FloweringWood;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Prescription\Task;
+
+/**
+ * Up to three courses side by side for a plant's next main task: leave it, the usual cut, the hard one. What they give
+ * follows from the kind's wood, vigour and answer to hard cutting. Figures are common practice of the trade.
+ */
+final readonly class Courses
+{
+    /** Minutes of a hard cut against the usual one, and of the next cut after a year left out. */
+    private const HARD_TIME = 1.5;
+
+    private const LEFT_TIME = 1.5;
+
+    /** A hard cut delays the flowers of the year's growth by about so many days. */
+    private const LATER_DAYS = 21;
+
+    private function __construct(private PlantBook $book)
+    {
+    }
+
+    public static function with(PlantBook $book): self
+    {
+        return new self($book);
+    }
+
+    /** @return list<Course> */
+    public function of(Plant $plant, Task $task): array
+    {
+        $kind = $this->book->kind($plant->kind);
+        $height = $plant->heightMm ?? $kind->typicalHeightMm;
+
+        return [$this->leave($kind, $height, $task), $this->usual($kind, $height, $task), $this->hard($kind, $height, $task)];
+    }
+
+    private function leave(Kind $kind, int $height, Task $task): Course
+    {
+        $flowers = $kind->wood === FloweringWood::None ? null : $height + ($kind->wood === FloweringWood::New ? $this->growth($kind) : 0);
+
+        return Course::of('leave', 'Leave it', $height, $height + $this->extension($kind), $flowers, $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time', 0, 0, 0, 0, sprintf(
+            'Old wood gathers, flowers move up and out of reach; the next cut takes about %d min.', (int) round($task->minutes * self::LEFT_TIME),
+        ));
+    }
+
+    private function usual(Kind $kind, int $height, Task $task): Course
+    {
+        $after = $task->amount(FloweringHeight::CUT) ?? $task->amount(ReduceHeight::AFTER);
+        $after = $after === null ? $height : min($height, $after->target);
+        $share = $this->share($task, $height, $after);
+        $flowers = $task->amount(FloweringHeight::FLOWERS);
+
+        return Course::of(
+            'usual', $task->name, $after, $after + ($kind->wood === FloweringWood::New ? max($this->growth($kind), $this->extension($kind)) : $this->extension($kind)),
+            $kind->wood === FloweringWood::None ? null : ($flowers->target ?? ($kind->wood === FloweringWood::New ? $after + $this->growth($kind) : $after)),
+            $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time',
+            $kind->wood === FloweringWood::Old && str_contains($task->key, 'winter') ? $share : 0,
+            0, $task->minutes, $share, 'Little, in its window.',
+        );
+    }
+
+    private function hard(Kind $kind, int $height, Task $task): Course
+    {
+        $after = min($height, $kind->lowestFrameworkMm ?? (int) round($height / 3));
+        $share = $height > 0 ? (int) round(100 * (1 - $after / $height)) : 0;
+        [$years, $risk] = match ($kind->hardCutting) {
+            'well' => [1, 'It answers hard cutting well: expect strong shoots that want thinning.'],
+            'slowly' => [3, 'It answers slowly: two or three years bare, and one stem in ten may not break.'],
+            default => [5, 'It answers badly: what is cut into old wood may never break again. Replace it rather.'],
+        };
+
+        return Course::of(
+            'hard', 'Cut it hard', $after, $after + ($kind->hardCutting === 'badly' ? 0 : 2 * $this->extension($kind)),
+            $kind->wood === FloweringWood::None ? null : $after + ($kind->wood === FloweringWood::New ? $this->growth($kind) : 0),
+            match ($kind->wood) {
+                FloweringWood::None => 'it is not grown for flowers',
+                FloweringWood::New => sprintf('about %d days later', self::LATER_DAYS),
+                FloweringWood::Both => 'only the later flowers, on new growth',
+                FloweringWood::Old => 'not before the season after next',
+            },
+            match ($kind->wood) {
+                FloweringWood::Old => 100,
+                FloweringWood::Both => 50,
+                default => 0,
+            },
+            $years, (int) round($task->minutes * self::HARD_TIME), $share, $risk,
+        );
+    }
+
+    private function share(Task $task, int $height, int $after): int
+    {
+        foreach ($task->amounts as $amount) {
+            if ($amount->unit === '%') {
+                return $amount->target;
+            }
+            if ($amount->what === Thirds::TAKE) {
+                return 33;
+            }
+        }
+
+        return $height > 0 && $after < $height ? (int) round(100 * (1 - $after / $height)) : 15;
+    }
+
+    private function growth(Kind $kind): int
+    {
+        return $kind->growthMm === null ? $this->extension($kind) : intdiv($kind->growthMm[0] + $kind->growthMm[1], 2);
+    }
+
+    private function extension(Kind $kind): int
+    {
+        return $this->book->figures->number(match ($kind->vigour) {
+            'weak' => Figure::ExtensionWeak,
+            'strong' => Figure::ExtensionStrong,
+            default => Figure::ExtensionMedium,
+        });
+    }
+}
