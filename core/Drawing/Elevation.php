@@ -20,8 +20,8 @@ use PruningHook\Core\Units\Length;
 final readonly class Elevation
 {
     /**
-     * @param  list<array{x: float, y: float}>  $ghost  the outline as it is
-     * @param  list<array{x: float, y: float}>  $after  the outline as it should be
+     * @param  non-empty-list<array{x: float, y: float}>  $ghost  the outline as it is
+     * @param  non-empty-list<array{x: float, y: float}>  $after  the outline as it should be
      * @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float, kind: string, order: ?int}>  $stems  `keep` or `cut`
      * @param  list<array{x: float, y: float, angle: float}>  $ticks  cut marks and their slant in degrees
      * @param  list<array{y: int, says: string}>  $measure
@@ -73,19 +73,18 @@ final readonly class Elevation
     /**
      * A rounded outline from a height up, through sixteen points.
      *
-     * @return list<array{x: float, y: float}>
+     * @return non-empty-list<array{x: float, y: float}>
      */
     private static function dome(int $spread, int $from, int $top): array
     {
-        $outline = [];
         $half = $spread / 2;
-        for ($step = 0; $step <= 16; $step++) {
-            $angle = M_PI * $step / 16;
-            // Fuller at the shoulder than a half circle: plants are.
-            $outline[] = ['x' => -$half * (cos($angle) <=> 0) * abs(cos($angle)) ** 0.8, 'y' => $from + ($top - $from) * sin($angle) ** 0.6];
-        }
 
-        return $outline;
+        return array_map(static function (int $step) use ($half, $from, $top): array {
+            $angle = M_PI * $step / 16;
+
+            // Fuller at the shoulder than a half circle: plants are.
+            return ['x' => -$half * (cos($angle) <=> 0) * abs(cos($angle)) ** 0.8, 'y' => $from + ($top - $from) * sin($angle) ** 0.6];
+        }, range(0, 16));
     }
 
     /** @return list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float, kind: string, order: ?int}> */

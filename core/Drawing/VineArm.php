@@ -51,8 +51,8 @@ final readonly class VineArm
         foreach (range(0, Positions::along(self::LENGTH, self::SPACING) - 1) as $index) {
             foreach ([[0, false], [42, true]] as [$aside, $insurance]) {
                 $x = (float) (self::SPACING / 2 + $index * self::SPACING + $aside);
-                // Canes lean a little to one side and the other, so that each can be told.
-                $lean = ($insurance ? 0.16 : 0.02) * ($index % 2 === 0 ? 1 : -1);
+                // The spare leans away, so that each can be told.
+                $lean = $insurance ? 0.1 : 0.0;
                 $at = static fn (float $along): array => ['x' => $x + $lean * $along, 'y' => $along];
                 $canes[] = ['x1' => $x, 'y1' => 0.0, 'x2' => $x + $lean * $length, 'y2' => (float) $length, 'insurance' => $insurance,
                     'nodes' => array_map(static fn (int $node): array => $at(self::NODE_EVERY * ($node - 0.6)), range(1, $roughNodes)),

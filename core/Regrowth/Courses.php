@@ -75,15 +75,18 @@ final readonly class Courses
     {
         $after = min($height, $kind->lowestFrameworkMm ?? (int) round($height / 3));
         $share = $height > 0 ? (int) round(100 * (1 - $after / $height)) : 0;
-        [$years, $risk] = match ($kind->hardCutting) {
-            'well' => [1, 'It answers hard cutting well: expect strong shoots that want thinning.'],
-            'slowly' => [3, 'It answers slowly: two or three years bare, and one stem in ten may not break.'],
+        [$years, $risk] = match (true) {
+            $kind->lowestFrameworkMm !== null => [1, 'Down to its lowest framework and no further: expect strong shoots, and nothing if frost follows.'],
+            $kind->hardCutting === 'well' => [1, 'It answers hard cutting well: expect strong shoots that want thinning.'],
+            $kind->hardCutting === 'slowly' => [3, 'It answers slowly: two or three years bare, and one stem in ten may not break.'],
             default => [5, 'It answers badly: what is cut into old wood may never break again. Replace it rather.'],
         };
+        $regrows = $kind->lowestFrameworkMm !== null || $kind->hardCutting !== 'badly';
+        $flowers = $kind->wood === FloweringWood::New ? $after + $this->growth($kind) : $after;
 
         return Course::of(
-            'hard', 'Cut it hard', $after, $after + ($kind->hardCutting === 'badly' ? 0 : 2 * $this->extension($kind)),
-            $kind->wood === FloweringWood::None ? null : $after + ($kind->wood === FloweringWood::New ? $this->growth($kind) : 0),
+            'hard', 'Cut it hard', $after, $regrows ? max($flowers, $after + 2 * $this->extension($kind)) : $after,
+            $kind->wood === FloweringWood::None || ! $regrows ? null : $flowers,
             match ($kind->wood) {
                 FloweringWood::None => 'it is not grown for flowers',
                 FloweringWood::New => sprintf('about %d days later', self::LATER_DAYS),

@@ -30,9 +30,9 @@ final class DemoSeeder extends Seeder
         ['Petra Lind', 'hand2@hollowbrook.test', Role::Hand, 'Rook crew'],
     ];
 
-    public function run(DemoWork $work): void
+    public function run(DemoWork $work, DemoStems $stems): void
     {
-        DB::transaction(function () use ($work): void {
+        DB::transaction(function () use ($work, $stems): void {
             Firm::query()->create(['name' => 'Hollowbrook Garden Care', 'practice' => ['climbing-rose-laterals' => 'two-to-three']]);
             $crews = [];
             foreach (['Wren crew', 'Rook crew'] as $name) {
@@ -55,6 +55,7 @@ final class DemoSeeder extends Seeder
                 $work->past($garden, $today, $people[$index % 2 === 0 ? 1 : 3]);
                 $work->coming($garden, $today, $people[0], $index);
             }
+            $stems->survey();
         });
     }
 

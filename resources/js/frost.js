@@ -1,13 +1,13 @@
 // Fetches frost dates carried from the nearest garden and writes them into the form, where they can still be changed.
-export const frost = (url) => ({
+export const frost = (url, besides) => ({
     says: '',
     busy: false,
     async carry() {
         const value = (name) => document.querySelector(`[name=${name}]`).value;
         this.busy = true;
         try {
-            const query = new URLSearchParams({ latitude: value('latitude'), longitude: value('longitude'), elevation_m: value('elevation_m') });
-            const answer = await fetch(`${url}&${query}`, { headers: { Accept: 'application/json' } });
+            const query = new URLSearchParams({ latitude: value('latitude'), longitude: value('longitude'), elevation_m: value('elevation_m'), ...(besides ? { besides } : {}) });
+            const answer = await fetch(`${url}?${query}`, { headers: { Accept: 'application/json' } });
             const told = await answer.json();
             this.says = told.says ?? told.message ?? 'The dates could not be carried over.';
             for (const name of ['last_frost', 'first_frost', 'winter']) {

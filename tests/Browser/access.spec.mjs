@@ -6,7 +6,8 @@ import { signIn } from './people.mjs';
 const PAGES = ['/', '/?show=coming', '/?q=nothing-like-it', '/round', '/gardens', '/gardens/1', '/gardens/create', '/gardens/1/edit',
     '/gardens/1/plants/create', '/plants/1', '/plants/11?cut=2027-02-24#cut', '/plants/1/edit', '/plants/1/record', '/gardens/1/visits/plan',
     '/gardens/1/visits/plan?tasks[]=1:winter-pass:2027&tasks[]=1:summer-pass:2027', '/search', '/search?q=box', '/search?q=buddlea', '/visits/1',
-    '/plants/99999', '/gardens/1/signs', '/plant-book?q=rose', '/plant-book/lilac', '/house-practice'];
+    '/plants/99999', '/gardens/1/signs', '/plant-book?q=rose', '/plant-book/lilac', '/house-practice', '/plants/2/stems?stem=A', '/plants/3/stems', '/plants/8', '/plants/32', '/plants/8/courses',
+    '/plant-book/anchors', '/plant-book/new', '/plant-book/wisteria/own', '/?by=urgency&zoom=week'];
 
 async function scan(page, address) {
     await page.goto(address);

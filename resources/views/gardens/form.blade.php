@@ -23,9 +23,9 @@
                 <div class="col-md-4"><x-field name="winter" label="Winter" :value="$garden->winter" :options="['cold' => 'Cold: roses die back', 'cool' => 'Cool: plants rest, little dies back', 'warm' => 'Warm: no real rest']" /></div>
             </div>
         </fieldset>
-        <div class="mb-3" x-data="frost(@js(route('frost', ['besides' => $garden->id])))">
+        <div class="mb-3" x-data="frost(@js(route('frost')), @js($garden->id))">
             <button type="button" class="btn btn-quiet" @click="carry" :disabled="busy">Carry the frost dates over from the nearest garden</button>
-            <p class="form-text mb-0" role="status" x-text="says"></p>
+            <p class="form-text mb-0" x-text="says" aria-live="polite"></p>
         </div>
         <fieldset><legend>For the crew</legend>
             <x-field name="notes" label="Notes: keys, dogs, water, wishes" type="textarea" :value="$garden->notes" />

@@ -58,7 +58,7 @@
                         @endif
                         @can('update', $plant)<button class="btn btn-quiet">Keep</button>@endcan
                         <a class="btn btn-quiet" href="{{ route('plants.compare', $plant) }}">Compare courses</a>
-                        <p class="wrong-note w-100 mb-0" x-show="said" x-cloak x-text="said" role="status"></p>
+                        <p class="wrong-note w-100 mb-0" x-show="said" x-cloak x-text="said" aria-live="polite"></p>
                         @error('sure')<label class="form-check w-100"><input class="form-check-input" type="checkbox" name="sure" value="1"> <span class="form-check-label">I am sure: it is right as it stands.</span></label>@enderror
                         @foreach (['height_cm', 'flowering_height_cm', 'stems_old', 'stems_young'] as $field)@error($field)<p class="invalid-feedback d-block w-100">{{ $message }}</p>@enderror @endforeach
                     </form>
