@@ -12,6 +12,7 @@ use PruningHook\Core\Drawing\Elevation;
 use PruningHook\Core\Drawing\VineArm;
 use PruningHook\Core\Drawing\Wall;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Regrowth\Course;
@@ -49,9 +50,34 @@ final readonly class PlantDrawing
             'elevation' => $task === null ? null : Elevation::of($core, $kind, $task),
             'wall' => $task !== null && Wall::isOn($core, $kind) ? Wall::of($core, $kind, $task, $this->book->figures) : null,
             'arm' => $task !== null && VineArm::isFor($task) ? VineArm::of($this->pass($tasks, 'rough-pass') ?? $task, $this->pass($tasks, 'final-pass') ?? $task) : null,
+            'schools' => $schools = $task === null ? [] : $this->schools($looked, $years->season($season), $this->bridge->practice($plant->garden), $task),
             'courses' => $courses = $task === null ? [] : Courses::with($this->book)->of($core, $task),
-            'tallest' => max([1, ...array_map(static fn (Course $course): int => max($course->heightAtEndMm, $course->floweringHeightMm ?? 0), $courses)]),
+            'tallest' => max([1, ...array_map(static fn (Course $course): int => max($course->heightAtEndMm, $course->floweringHeightMm ?? 0), [...$courses, ...$schools])]),
         ];
+    }
+
+    /**
+     * The task under each answer of the first school it depends on, as courses; empty where practitioners agree.
+     *
+     * @return list<Course>
+     */
+    private function schools(Plant $row, SiteYear $year, Practice $practice, Task $task): array
+    {
+        $question = ($task->schools[0] ?? null)?->question;
+        if ($question === null) {
+            return [];
+        }
+        $tasks = [];
+        foreach ($question->options as $option => $words) {
+            $other = clone $row;
+            $other->practice = [...$row->practice, $question->key => $option];
+            $under = Prescriber::with($this->book)->prescribe($this->bridge->plant($other), $year, $practice)->task($task->key);
+            if ($under !== null) {
+                $tasks[$words] = $under;
+            }
+        }
+
+        return count($tasks) < 2 ? [] : Courses::with($this->book)->bySchool($this->bridge->plant($row), $tasks);
     }
 
     /**

@@ -46,6 +46,24 @@ final readonly class Courses
         return [$this->leave($kind, $height, $task), $this->usual($kind, $height, $task), $this->hard($kind, $height, $task)];
     }
 
+    /**
+     * The usual cut as two or three schools do it, one course a school.
+     *
+     * @param  array<string, Task>  $tasks  the same task under each school, by the school in words
+     * @return list<Course>
+     */
+    public function bySchool(Plant $plant, array $tasks): array
+    {
+        $kind = $this->book->kind($plant->kind);
+        $height = $plant->heightMm ?? $kind->typicalHeightMm;
+        $courses = [];
+        foreach (array_slice($tasks, 0, 3, true) as $school => $task) {
+            $courses[] = $this->usual($kind, $height, $task, ucfirst($school));
+        }
+
+        return $courses;
+    }
+
     private function leave(Kind $kind, int $height, Task $task): Course
     {
         $flowers = $kind->wood === FloweringWood::None ? null : $height + ($kind->wood === FloweringWood::New ? $this->growth($kind) : 0);
@@ -55,7 +73,7 @@ final readonly class Courses
         ));
     }
 
-    private function usual(Kind $kind, int $height, Task $task): Course
+    private function usual(Kind $kind, int $height, Task $task, ?string $name = null): Course
     {
         $after = $task->amount(FloweringHeight::CUT) ?? $task->amount(ReduceHeight::AFTER);
         $after = $after === null ? $height : min($height, $after->target);
@@ -63,7 +81,7 @@ final readonly class Courses
         $flowers = $task->amount(FloweringHeight::FLOWERS);
 
         return Course::of(
-            'usual', $task->name, $after, $after + ($kind->wood === FloweringWood::New ? max($this->growth($kind), $this->extension($kind)) : $this->extension($kind)),
+            $name === null ? 'usual' : 'school', $name ?? $task->name, $after, $after + ($kind->wood === FloweringWood::New ? max($this->growth($kind), $this->extension($kind)) : $this->extension($kind)),
             $kind->wood === FloweringWood::None ? null : ($flowers->target ?? ($kind->wood === FloweringWood::New ? $after + $this->growth($kind) : $after)),
             $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time',
             $kind->wood === FloweringWood::Old && str_contains($task->key, 'winter') ? $share : 0,

@@ -26,6 +26,9 @@ final readonly class StemJudge
     /** So many rules clean; the lead's word is taken after them. */
     private const CLEANING = 3;
 
+    /** The place of the rule for weak stems. */
+    private const WEAK = 8;
+
     /** @var list<StemRule> in the order of work */
     private array $rules;
 
@@ -48,8 +51,22 @@ final readonly class StemJudge
         $after = $survey;
         $cuts = [];
         $blocked = [];
-        while (($next = $this->next($after, $aim, $all, $gone, $share, $blocked)) !== null) {
-            [$rule, $candidate] = $next;
+        $from = 0;
+        while (true) {
+            $next = $this->next($after, $aim, $all, $gone, $share, $blocked, $from);
+            if ($next === null && $from === 0) {
+                break;
+            }
+            if ($next === null) {
+                // Once more from the first rule on: it must have nothing to say either.
+                $from = 0;
+
+                continue;
+            }
+            [$index, $rule, $candidate] = $next;
+            // A cut makes no stem dead or crossed: the rules before it have had their say. Only what is weak beside the
+            // others changes with them.
+            $from = min($index, self::WEAK);
             $free = $aim->isCleaning($candidate->stem);
             $cuts[] = Cut::of(count($cuts) + 1, $candidate->stem, $rule, $candidate->because, $candidate->cut, $free, $share($candidate->stem));
             $gone += $share($candidate->stem);
@@ -72,26 +89,27 @@ final readonly class StemJudge
      * @param  list<Rub>  $rubs  of all stems
      * @param  callable(Stem): float  $share
      * @param  array<string, string>  $blocked  written to: stems a rule would take and may not, and why
-     * @return ?array{string, Candidate}
+     * @param  int  $from  the first rule to ask
+     * @return ?array{int, string, Candidate} the place of the rule, its name, and what it takes
      */
-    private function next(Survey $survey, StemAim $aim, array $rubs, float $gone, callable $share, array &$blocked): ?array
+    private function next(Survey $survey, StemAim $aim, array $rubs, float $gone, callable $share, array &$blocked, int $from): ?array
     {
         $blocked = [];
         $standing = self::among($rubs, $survey);
         $tally = Tally::of($survey, $aim, $gone);
-        foreach ($this->rules as $index => $rule) {
+        foreach (array_slice($this->rules, $from, null, true) as $index => $rule) {
             if ($index === self::CLEANING) {
                 // It may go over the budget, and is told where it does.
                 foreach ($survey->standing() as $stem) {
                     if (($survey->word[$stem->ref] ?? null) === Survey::REMOVE && self::leavesAPlant($tally, $stem)) {
-                        return ["The lead's word", Candidate::of($stem, 'the lead takes it out', 'out at the base')];
+                        return [$index, "The lead's word", Candidate::of($stem, 'the lead takes it out', 'out at the base')];
                     }
                 }
             }
             foreach ($rule->candidates($survey, $aim, $standing) as $candidate) {
                 $why = $this->refusal($survey, $aim, $candidate->stem, $rule, $tally, $share);
                 if ($why === null) {
-                    return [$rule->name(), $candidate];
+                    return [$index, $rule->name(), $candidate];
                 }
                 if ($why !== '') {
                     $blocked[$candidate->stem->ref] ??= sprintf('%s (%s), but %s', lcfirst($rule->name()), $candidate->because, $why);

@@ -10,7 +10,7 @@ const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 const PICTURES = [
     ['season', DESK, 'planner', '/'],
-    ['plant', DESK, 'planner', '/plants/1'],
+    ['plant', DESK, 'planner', '/plants/8'],
     ['garden', DESK, 'planner', '/gardens/4'],
     ['gardens', DESK, 'planner', '/gardens'],
     ['plan', DESK, 'planner', async (page) => {
@@ -25,7 +25,9 @@ const PICTURES = [
     ['plant-book', DESK, 'planner', '/plant-book'],
     ['kind', DESK, 'planner', '/plant-book/lilac'],
     ['house-practice', DESK, 'planner', '/house-practice'],
-    ['sign-in', DESK, null, '/sign-in'],
+    ['stems', DESK, 'planner', '/plants/2/stems'],
+    ['courses', DESK, 'planner', '/plants/8/courses'],
+    ['stems-phone', PHONE, 'hand', '/plants/2/stems?stem=C'],
     ['round-phone', PHONE, 'hand', '/round'],
     ['visit-phone', PHONE, 'hand', async (page) => openSheet(page)],
     ['log-phone', PHONE, 'hand', async (page) => {

@@ -65,6 +65,13 @@ final class DrawingTest extends FeatureTestCase
             ->assertSeeInOrder(['Compare courses', 'Leave it', 'Spring cut', 'Cut it hard', 'about 21 days later']);
     }
 
+    public function test_schools_stand_side_by_side_where_practitioners_differ(): void
+    {
+        $rose = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bush-rose', 'height_mm' => 900]);
+        $this->actingAs($this->hand())->get("/plants/$rose->id/courses")->assertOk()
+            ->assertSeeInOrder(['By school: bush rose severity', 'An open bowl of 3 to 5 stems', 'A light rounded reduction by a third', '60 cm']);
+    }
+
     public function test_what_it_does_at_bloom_corrects_the_next_cut(): void
     {
         $task = $this->logged(['amounts' => [['what' => 'cut height', 'unit' => 'mm', 'value' => 350]]]);

@@ -9,7 +9,12 @@ use App\Exchange\JsonSchema;
 use App\Exchange\PrescribeInput;
 use App\PlantBook\PlantBookFiles;
 use Illuminate\Console\Command;
+use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\Prescriber;
+use PruningHook\Core\Prescription\Prescription;
+use PruningHook\Core\Prescription\Task;
+use PruningHook\Core\Regrowth\Course;
+use PruningHook\Core\Regrowth\Courses;
 
 /** `./hook prescribe FILE.json`, or standard input: prescriptions as JSON on standard output. */
 final class PrescribeCommand extends Command
@@ -37,10 +42,21 @@ final class PrescribeCommand extends Command
         $prescriber = Prescriber::with($book);
         $prescriptions = [];
         foreach ($plants as $plant) {
-            $prescriptions[] = $prescriber->prescribe($plant, $year, $practice)->toArray();
+            $prescriptions[] = self::withCourses($prescriber->prescribe($plant, $year, $practice), $plant, Courses::with($book));
         }
         $this->print(['prescriptions' => $prescriptions]);
 
         return self::SUCCESS;
+    }
+
+    /** @return array<string, mixed> the prescription, each task with what leaving it, doing it and cutting hard would bring */
+    private static function withCourses(Prescription $prescription, Plant $plant, Courses $courses): array
+    {
+        $shape = $prescription->toArray();
+        $shape['tasks'] = array_map(static fn (Task $task): array => [...$task->toArray(), 'courses' => array_map(
+            static fn (Course $course): array => $course->toArray(), $courses->of($plant, $task),
+        )], $prescription->tasks);
+
+        return $shape;
     }
 }
