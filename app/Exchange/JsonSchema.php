@@ -24,6 +24,25 @@ final readonly class JsonSchema
         return $schema === false ? throw new RuntimeException("no schema at $path") : new self($schema);
     }
 
+    /**
+     * JSON as it is once it has passed.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws InputFaults with one line for each fault
+     */
+    public function read(string $json): array
+    {
+        $data = json_decode($json);
+        $faults = json_last_error() === JSON_ERROR_NONE ? $this->faults($data) : ['$: is not JSON: '.json_last_error_msg()];
+        if ($faults !== []) {
+            throw new InputFaults($faults);
+        }
+
+        /** @var array<string, mixed> */
+        return (array) json_decode($json, true);
+    }
+
     /** @return list<string> one line a fault, beginning with its JSON path; empty where all is well */
     public function faults(mixed $data): array
     {

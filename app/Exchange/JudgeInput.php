@@ -38,16 +38,8 @@ final class JudgeInput
      */
     public static function read(string $json, PlantBook $book, JsonSchema $schema): array
     {
-        $data = json_decode($json);
-        if (json_last_error() !== JSON_ERROR_NONE) {
-            throw new InputFaults(['$: is not JSON: '.json_last_error_msg()]);
-        }
-        $faults = $schema->faults($data);
-        if ($faults !== []) {
-            throw new InputFaults($faults);
-        }
         /** @var Given $given */
-        $given = json_decode($json, true);
+        $given = $schema->read($json);
 
         return (new self($book))->values($given);
     }

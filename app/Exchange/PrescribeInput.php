@@ -44,18 +44,7 @@ final class PrescribeInput
      */
     public static function read(string $json, PlantBook $book, JsonSchema $schema): array
     {
-        $data = json_decode($json);
-        if (json_last_error() !== JSON_ERROR_NONE) {
-            throw new InputFaults(['$: is not JSON: '.json_last_error_msg()]);
-        }
-        $faults = $schema->faults($data);
-        if ($faults !== []) {
-            throw new InputFaults($faults);
-        }
-        /** @var array<string, mixed> $array */
-        $array = (array) json_decode($json, true);
-
-        return (new self($book, $array))->values();
+        return (new self($book, $schema->read($json)))->values();
     }
 
     /** @return array{SiteYear, Practice, list<Plant>} */

@@ -33,9 +33,7 @@ final readonly class BalancedPruning implements AmountRule
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self
     {
-        $bound = static fn (string $key): int => $entry->int($key) ?? throw $entry->fault($key, 'a whole number is needed here');
-
-        return new self($bound('first'), $bound('further'), $bound('ceiling'), $source);
+        return new self($entry->whole('first'), $entry->whole('further'), $entry->whole('ceiling'), $source);
     }
 
     public static function buds(int $grams, int $first, int $further, int $ceiling): int

@@ -25,12 +25,7 @@ final readonly class BentCane implements AmountRule
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self
     {
-        $spacing = $entry->int('spacing_mm');
-        if ($spacing === null || $spacing < 1) {
-            throw $entry->fault('spacing_mm', 'a spacing of at least 1 mm is needed here');
-        }
-
-        return new self($spacing, $source);
+        return new self($entry->whole('spacing_mm', 1), $source);
     }
 
     public function for(Plant $plant, Kind $kind): Amounts

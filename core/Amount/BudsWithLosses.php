@@ -26,7 +26,7 @@ final readonly class BudsWithLosses implements AmountRule
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self
     {
-        return new self($entry->string('what'), $entry->int('wanted') ?? throw $entry->fault('wanted', 'a whole number is needed here'), $source);
+        return new self($entry->string('what'), $entry->whole('wanted'), $source);
     }
 
     public static function leave(int $wanted, int $mortalityPercent): int

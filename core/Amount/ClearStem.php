@@ -26,9 +26,7 @@ final readonly class ClearStem implements AmountRule
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self
     {
-        $bound = static fn (string $key): int => $entry->int($key) ?? throw $entry->fault($key, 'a whole number is needed here');
-
-        return new self($bound('min_mm'), $bound('max_mm'), $source);
+        return new self($entry->whole('min_mm'), $entry->whole('max_mm'), $source);
     }
 
     public function for(Plant $plant, Kind $kind): Amounts

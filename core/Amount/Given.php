@@ -23,10 +23,8 @@ final readonly class Given implements AmountRule
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self
     {
-        $bound = static fn (string $key): int => $entry->int($key) ?? throw $entry->fault($key, 'a whole number is needed here');
-
         return new self(
-            Amount::of($entry->string('what'), $entry->string('unit'), $bound('min'), $bound('target'), $bound('max')),
+            Amount::of($entry->string('what'), $entry->string('unit'), $entry->whole('min'), $entry->whole('target'), $entry->whole('max')),
             $entry->string('because', ''),
             $source,
         );

@@ -27,12 +27,7 @@ final readonly class Positions implements AmountRule
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self
     {
-        $spacing = $entry->int('spacing_mm');
-        if ($spacing === null || $spacing < 1) {
-            throw $entry->fault('spacing_mm', 'a spacing of at least 1 mm is needed here');
-        }
-
-        return new self($entry->string('what'), $spacing, $source);
+        return new self($entry->string('what'), $entry->whole('spacing_mm', 1), $source);
     }
 
     /** @param  int  $lengthMm at least 0 */

@@ -28,7 +28,7 @@ final readonly class ReduceHeight implements AmountRule
     public static function fromEntry(Entry $entry, string $source): self
     {
         return new self(
-            $entry->int('percent') ?? throw $entry->fault('percent', 'a whole number is needed here'),
+            $entry->whole('percent'),
             $source,
         );
     }

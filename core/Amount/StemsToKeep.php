@@ -22,10 +22,9 @@ final readonly class StemsToKeep implements AmountRule
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self
     {
-        $bound = static fn (string $key): int => $entry->int($key) ?? throw $entry->fault($key, 'a whole number is needed here');
         $unit = $entry->string('unit', 'stems');
 
-        return new self(Amount::of($unit.' to keep', $unit, $bound('min'), $bound('target'), $bound('max')), $source);
+        return new self(Amount::of($unit.' to keep', $unit, $entry->whole('min'), $entry->whole('target'), $entry->whole('max')), $source);
     }
 
     /** The number itself: fewest, wanted and most. */

@@ -26,12 +26,7 @@ final readonly class Wires implements AmountRule
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self
     {
-        $spacing = $entry->int('spacing_mm');
-        if ($spacing === null || $spacing < 1) {
-            throw $entry->fault('spacing_mm', 'a spacing of at least 1 mm is needed here');
-        }
-
-        return new self($entry->int('first_mm') ?? $spacing, $spacing, $source);
+        return new self($entry->int('first_mm') ?? $entry->whole('spacing_mm', 1), $entry->whole('spacing_mm', 1), $source);
     }
 
     public function for(Plant $plant, Kind $kind): Amounts

@@ -46,6 +46,14 @@ final readonly class Entry
         return $value === null || is_int($value) ? $value : throw $this->fault($key, 'a whole number is needed here');
     }
 
+    /** @throws Fault when missing, not a whole number, or below the least */
+    public function whole(string $key, int $least = PHP_INT_MIN): int
+    {
+        $value = $this->int($key) ?? throw $this->fault($key, 'a whole number is needed here');
+
+        return $value >= $least ? $value : throw $this->fault($key, sprintf('at least %d is needed here', $least));
+    }
+
     /** @throws Fault when missing or not a number */
     public function number(string $key, int|float|null $default = null): int|float
     {

@@ -19,7 +19,7 @@ async function scan(page, address) {
 
 for (const scheme of ['light', 'dark']) {
     test(`every page is open to everyone, ${scheme}`, async ({ page }) => {
-        test.setTimeout(240_000);
+        test.setTimeout(480_000);
         await page.emulateMedia({ colorScheme: scheme });
         await scan(page, '/sign-in');
         await scan(page, '/forgotten');

@@ -89,8 +89,7 @@ final class PublishedAmountsTest extends TestCase
     #[DataProvider('figures')]
     public function test_the_figure(string $kind, string $task, string $what, int $min, int $max, array $firm = []): void
     {
-        $amount = $this->amount($this->task(Plant::of('p', $kind), $task, firm: $firm), $what);
-        self::assertSame([$min, $max], [$amount->min, $amount->max]);
+        $this->assertAmount($kind, $task, $what, $min, $max, $firm);
     }
 
     /** @return array<string, array{0: string, 1: string, 2: string, 3: int, 4: int, 5?: array<string, string>}> */

@@ -66,4 +66,11 @@ trait Prescribing
         }
         self::fail("$task->key gives no reason called $rule");
     }
+
+    /** @param  array<string, string>  $firm */
+    private function assertAmount(string $kind, string $task, string $what, int $min, int $max, array $firm = []): void
+    {
+        $amount = $this->amount($this->task(Plant::of('p', $kind), $task, firm: $firm), $what);
+        self::assertSame([$min, $max], [$amount->min, $amount->max]);
+    }
 }

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Amount;
+
+use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Amount\Budget;
+use PruningHook\Core\Amount\Renovation;
+use PruningHook\Core\Amount\YearsBudget;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Prescription\LoggedWork;
+use PruningHook\Core\Prescription\Outcome;
+use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Prescription\StemCount;
+use Tests\Support\Prescribing;
+
+/** How much may go, what has gone, what is left, and what is planned to go. */
+final class BudgetTest extends TestCase
+{
+    use Prescribing;
+
+    public function test_nothing_logged_leaves_the_whole_cap(): void
+    {
+        $budget = Budget::of(33, 'x', [], 2027);
+        self::assertSame([0, 33], [$budget->usedPercent, $budget->leftPercent()]);
+        self::assertFalse($budget->isSpent());
+        self::assertStringContainsString('nothing has yet', $budget->reason()->because);
+    }
+
+    public function test_two_cuts_are_each_of_what_stood_there(): void
+    {
+        // 20 % and then 10 % of the 80 left: 28 % in all; 5 of the 72 that stand may still go.
+        $budget = Budget::of(33, 'x', [self::cut(2027, 20), self::cut(2027, 10)], 2027);
+        self::assertSame(28, $budget->usedPercent);
+        self::assertSame(6, $budget->leftPercent());
+        self::assertSame('(33 - 28) / (100 - 28) %', $budget->working()->figures);
+    }
+
+    public function test_another_seasons_cut_and_an_unsaid_one_do_not_count(): void
+    {
+        self::assertSame(0, Budget::of(33, 'x', [self::cut(2026, 30), self::cut(2027, null)], 2027)->usedPercent);
+    }
+
+    public function test_a_spent_budget_leaves_nothing(): void
+    {
+        $budget = Budget::of(25, 'x', [self::cut(2027, 40)], 2027);
+        self::assertTrue($budget->isSpent());
+        self::assertSame(0, $budget->leftPercent());
+    }
+
+    public function test_the_years_stand_in_a_row_with_what_is_planned(): void
+    {
+        $plant = Plant::of('l', 'lilac', stems: StemCount::of(9, 3), aim: 'renewal', history: [self::cut(2026, 15)]);
+        $years = YearsBudget::of($plant, 2027, 33, 'x');
+        self::assertSame([2024, 2025, 2026, 2027, 2028, 2029], array_column($years, 'season'));
+        self::assertSame([null, null, 15, null, null, null], array_column($years, 'used'));
+        self::assertSame([null, null, null, 3, 3, 3], array_column($years, 'planned'));
+        self::assertSame([null, null, null, null, null, null], array_column(YearsBudget::of(Plant::of('l', 'lilac', stems: StemCount::of(9, 3)), 2027, 33, 'x'), 'planned'), 'nothing is planned where nobody renews');
+    }
+
+    public function test_the_record_tells_which_year_of_a_renovation_it_is(): void
+    {
+        $year = static fn (int ...$seasons): int => Renovation::year(Plant::of('l', 'lilac', history: array_values(array_map(
+            static fn (int $season): LoggedWork => LoggedWork::of('after-flowering', $season, Day::of($season, 6, 1), Outcome::Done, 40, 30, false, true), $seasons,
+        ))));
+        self::assertSame([1, 2, 3, 3], [$year(), $year(2026), $year(2025, 2026), $year(2023, 2024, 2025, 2026)]);
+        $second = Plant::of('l', 'lilac', stems: StemCount::of(8, 4), aim: 'renewal', history: [LoggedWork::of('after-flowering', 2026, Day::of(2026, 6, 1), Outcome::Done, 40, 30, false, true)]);
+        self::assertSame(4, $this->amount($this->task($second, 'after-flowering'), 'old stems to take out')->target, 'half of what is left');
+        self::assertStringContainsString('year 2 of 3', $this->saysBecause($this->task($second, 'after-flowering'), 'Renewal over three years'));
+    }
+
+    public function test_a_renovation_ends_with_no_old_stem_left(): void
+    {
+        foreach (range(0, 30) as $old) {
+            self::assertSame($old, array_sum(Renovation::plan($old, 3)));
+            foreach (Renovation::plan($old, 3) as $out) {
+                self::assertGreaterThanOrEqual(0, $out);
+            }
+        }
+    }
+
+    private static function cut(int $season, ?int $percent): LoggedWork
+    {
+        return LoggedWork::of('after-flowering', $season, Day::of($season, 6, 1), Outcome::Done, 30, $percent);
+    }
+}

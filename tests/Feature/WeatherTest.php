@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Plant;
+use App\Weather\Outlook;
+use App\Weather\WeatherStation;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Weather\DayWeather;
+use Tests\Support\Sites;
+
+/** What the forecast does to lists, plants and sheets, with a station whose weather is known. */
+final class WeatherTest extends FeatureTestCase
+{
+    public function test_a_hard_frost_ahead_holds_what_is_open_and_says_until_when(): void
+    {
+        $this->station(['2027-02-21' => [-6.0, 2.0, 0.0]]);
+        $this->actingAs($this->planner())->get('/')->assertOk()->assertSee('Hold: hard frost')->assertSee('can go on from 22 Feb');
+        $this->get("/plants/{$this->wisteria->id}")->assertSee('If it is cut today: possible at a cost')->assertSee('-6 degrees are forecast for 21 February');
+    }
+
+    public function test_mild_and_dry_weather_holds_nothing(): void
+    {
+        $this->station([]);
+        $this->actingAs($this->planner())->get('/')->assertDontSee('Hold:');
+        $this->get("/plants/{$this->wisteria->id}")->assertSee('If it is cut today: a best day');
+    }
+
+    public function test_frost_all_week_says_so(): void
+    {
+        $this->station(array_fill_keys(array_map(static fn (int $day): string => sprintf('2027-02-%02d', $day), range(20, 28)) + [9 => '2027-03-01', 10 => '2027-03-02', 11 => '2027-03-03'], [-8.0, -1.0, 0.0]));
+        $this->actingAs($this->planner())->get('/')->assertSee('all week');
+    }
+
+    public function test_work_that_is_planned_or_coming_is_not_held_in_the_lists(): void
+    {
+        $this->station(['2027-02-20' => [-9.0, 0.0, 0.0]]);
+        $this->wisteria->delete();
+        Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bluebeard', 'label' => 'Bluebeard']);
+        $this->actingAs($this->planner())->get('/')->assertSee('Bluebeard')->assertDontSee('Hold:');
+    }
+
+    public function test_the_sheet_tells_the_daylight_of_its_day(): void
+    {
+        $visit = $this->visit();
+        // At 52 degrees north on 20 February the sun is up from about seven until half past five.
+        $this->actingAs($this->hand())->get("/visits/$visit->id")->assertSeeInOrder(['Daylight 07:', 'to 17:', 'h ']);
+    }
+
+    public function test_signs_are_foretold_by_warmth(): void
+    {
+        // Each day gathers 9 degree days: 86 are there on the tenth, 234 on the twenty-sixth day of the year.
+        $this->station([], [10.0, 20.0, 0.0]);
+        $site = Sites::missouri();
+        $warmth = $this->app->make(Outlook::class)->warmth(SiteYear::of($site, 2027), Day::parse('2027-01-12'));
+        $days = [];
+        foreach ($warmth as $each) {
+            $days[$each['kind']->id] = [(string) $each['reached'], (string) $each['foretold']];
+        }
+        self::assertSame(['2027-01-10', ''], $days['forsythia']);
+        self::assertSame(['', '2027-01-26'], $days['lilac']);
+        self::assertSame(108, $warmth[0]['sum']);
+    }
+
+    /**
+     * @param  array<string, array{float, float, float}>  $days  least, greatest and rain of single days
+     * @param  array{float, float, float}  $else  of all others
+     */
+    private function station(array $days, array $else = [3.0, 9.0, 0.0]): void
+    {
+        $this->app->instance(WeatherStation::class, new class($days, $else) implements WeatherStation
+        {
+            /**
+             * @param  array<string, array{float, float, float}>  $days
+             * @param  array{float, float, float}  $else
+             */
+            public function __construct(private array $days, private array $else)
+            {
+            }
+
+            public function days(Site $site, Day $first, Day $last): array
+            {
+                $weather = [];
+                for ($day = $first; ! $day->isAfter($last); $day = $day->plus(1)) {
+                    $weather[] = DayWeather::of($day, ...($this->days[(string) $day] ?? $this->else));
+                }
+
+                return $weather;
+            }
+        });
+    }
+}
