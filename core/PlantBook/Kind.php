@@ -47,6 +47,8 @@ final readonly class Kind
         public array $notFor,
         /** @var list<string> what it is given after the cut, with the dose */
         public array $aftercare,
+        /** @var list<string> the forms it is trained to; `free` where it is left to itself */
+        public array $forms,
     ) {
     }
 
@@ -60,6 +62,7 @@ final readonly class Kind
      * @param  ?array{int, string}  $removalCap
      * @param  array<string, string>  $notFor
      * @param  list<string>  $aftercare
+     * @param  list<string>  $forms
      */
     public static function of(
         string $id,
@@ -85,9 +88,10 @@ final readonly class Kind
         ?array $removalCap,
         array $notFor,
         array $aftercare,
+        array $forms,
     ): self {
         return new self($id, $name, $botanical, $alsoCalled, $habit, $wood, $phenology, $traits, $typicalHeightMm,
-            $growthMm, $lowestFrameworkMm, $usualCutMm, $cautions, $closures, $tasks, $about, $family, $vigour, $hardCutting, $bloomDegreeDays, $removalCap, $notFor, $aftercare);
+            $growthMm, $lowestFrameworkMm, $usualCutMm, $cautions, $closures, $tasks, $about, $family, $vigour, $hardCutting, $bloomDegreeDays, $removalCap, $notFor, $aftercare, $forms);
     }
 
     public function has(string $trait): bool

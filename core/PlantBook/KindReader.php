@@ -63,6 +63,7 @@ final readonly class KindReader
             removalCap: $kind->has('removal_cap') ? RemovalCaps::one($kind->entry('removal_cap'), $this->sources) : null,
             notFor: $kind->entry('not_for')->texts(),
             aftercare: $kind->strings('aftercare'),
+            forms: $kind->has('forms') ? $kind->strings('forms') : ['free'],
         );
     }
 

@@ -17,6 +17,15 @@ use Tests\Support\TestBook;
 final class PlantBookTest extends TestCase
 {
     #[DataProvider('names')]
+    public function test_a_kind_knows_the_forms_it_is_trained_to(): void
+    {
+        $forms = static fn (string $kind): array => TestBook::read()->kind($kind)->forms;
+        self::assertSame(['hedge'], $forms('yew'));
+        self::assertContains('espalier', $forms('apple-espalier'));
+        self::assertContains('wall', $forms('climbing-rose'));
+        self::assertContains('free', $forms('lilac'));
+    }
+
     public function test_a_kind_is_found_by_any_of_its_names(string $name, string $id): void
     {
         self::assertSame($id, TestBook::read()->find($name)?->id);
