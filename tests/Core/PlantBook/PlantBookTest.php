@@ -17,15 +17,6 @@ use Tests\Support\TestBook;
 final class PlantBookTest extends TestCase
 {
     #[DataProvider('names')]
-    public function test_a_kind_knows_the_forms_it_is_trained_to(): void
-    {
-        $forms = static fn (string $kind): array => TestBook::read()->kind($kind)->forms;
-        self::assertSame(['hedge'], $forms('yew'));
-        self::assertContains('espalier', $forms('apple-espalier'));
-        self::assertContains('wall', $forms('climbing-rose'));
-        self::assertContains('free', $forms('lilac'));
-    }
-
     public function test_a_kind_is_found_by_any_of_its_names(string $name, string $id): void
     {
         self::assertSame($id, TestBook::read()->find($name)?->id);
@@ -86,5 +77,14 @@ final class PlantBookTest extends TestCase
             'an unknown amount rule' => [['tasks' => [['amounts' => [['rule' => 'guess']]]]], 'tasks[0].amounts[0].rule: "guess" is not an amount rule'],
             'a pair that is not there' => [['tasks' => [['pair' => ['task' => 'b', 'step' => 's']]]], '"b", which is no task here'],
         ];
+    }
+
+    public function test_a_kind_knows_the_forms_it_is_trained_to(): void
+    {
+        $forms = static fn (string $kind): array => TestBook::read()->kind($kind)->forms;
+        self::assertSame(['hedge'], $forms('yew'));
+        self::assertContains('espalier', $forms('apple-espalier'));
+        self::assertContains('wall', $forms('climbing-rose'));
+        self::assertContains('free', $forms('lilac'));
     }
 }
