@@ -119,7 +119,7 @@ final class BenchCommand extends Command
     }
 
     /**
-     * The least time of three: what else the machine was doing is not the judge's.
+     * The least time of seven: what else the machine was doing is not the judge's.
      *
      * @return array{Judgement, float}
      */
@@ -127,7 +127,7 @@ final class BenchCommand extends Command
     {
         $judged = $judge->judge($survey, $aim);
         $took = INF;
-        for ($time = 0; $time < 3; $time++) {
+        for ($time = 0; $time < 7; $time++) {
             $took = min($took, self::seconds(static fn (): Judgement => $judge->judge($survey, $aim)));
         }
 

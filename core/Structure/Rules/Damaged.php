@@ -16,7 +16,7 @@ final readonly class Damaged implements StemRule
         return 'Damaged';
     }
 
-    public function candidates(Survey $survey, StemAim $aim, array $rubs): array
+    public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         return Flagged::candidates($survey, StemFault::Damaged, 'it is damaged, and disease enters there', 'below the damage, at the base where little is left of it');
     }

@@ -16,7 +16,7 @@ final readonly class Dead implements StemRule
         return 'Dead';
     }
 
-    public function candidates(Survey $survey, StemAim $aim, array $rubs): array
+    public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         return Flagged::candidates($survey, StemFault::Dead, 'it is dead', 'out at the base, down to live wood');
     }

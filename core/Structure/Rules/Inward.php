@@ -22,7 +22,7 @@ final readonly class Inward implements StemRule
         return 'Growing inward';
     }
 
-    public function candidates(Survey $survey, StemAim $aim, array $rubs): array
+    public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         $candidates = Flagged::candidates($survey, StemFault::Inward, 'it grows into the middle', 'out at the base or at its parent');
         if ($aim->plan !== StemPlan::Bowl) {

@@ -16,7 +16,7 @@ final readonly class Nowhere implements StemRule
         return 'Going nowhere';
     }
 
-    public function candidates(Survey $survey, StemAim $aim, array $rubs): array
+    public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         return Flagged::candidates($survey, StemFault::Nowhere, 'it goes nowhere useful', 'out at the base or at its parent');
     }

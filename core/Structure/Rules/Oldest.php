@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Structure\Rules;
 
 use PruningHook\Core\Structure\Candidate;
+use PruningHook\Core\Structure\Spread;
 use PruningHook\Core\Structure\Stem;
 use PruningHook\Core\Structure\StemAim;
 use PruningHook\Core\Structure\StemPlan;
@@ -25,10 +26,10 @@ final readonly class Oldest implements StemRule
         return 'Oldest';
     }
 
-    public function candidates(Survey $survey, StemAim $aim, array $rubs): array
+    public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         if ($aim->plan === StemPlan::Tidy) {
-            return [];
+            return;
         }
         $standing = $survey->standing();
         $old = array_values(array_filter($standing, static fn (Stem $stem): bool => match ($aim->plan) {
@@ -40,11 +41,14 @@ final readonly class Oldest implements StemRule
         usort($old, static fn (Stem $a, Stem $b): int => ($a->ageYears ?? 0) === ($b->ageYears ?? 0) ? strcmp($a->ref, $b->ref) : ($b->ageYears ?? 0) <=> ($a->ageYears ?? 0));
         $old = self::spreading($old, $standing, self::toGo($survey, $aim));
 
-        return array_map(static fn (Stem $stem): Candidate => Candidate::of($stem, match (true) {
-            $aim->plan === StemPlan::Canes => 'it has fruited and will not again',
-            $stem->ageYears === null => 'nobody knows its age; leaving, it spreads the rest best',
-            default => sprintf('it is the oldest that stands, %d years, and young ones wait to replace it', $stem->ageYears),
-        }, 'out at the base'), $old);
+        // Mostly only the first is taken: what is said of the others need not be put into words.
+        foreach ($old as $stem) {
+            yield Candidate::of($stem, match (true) {
+                $aim->plan === StemPlan::Canes => 'it has fruited and will not again',
+                $stem->ageYears === null => 'nobody knows its age; leaving, it spreads the rest best',
+                default => sprintf('it is the oldest that stands, %d years, and young ones wait to replace it', $stem->ageYears),
+            }, 'out at the base');
+        }
     }
 
     /** How many the plan still takes for their age. */
@@ -91,31 +95,64 @@ final readonly class Oldest implements StemRule
         if ($toGo >= count($stems)) {
             return $stems;
         }
-        if (count($stems) <= self::FEW) {
+        $spread = Spread::of($standing);
+        $choices = count($stems) <= self::FEW ? self::choices(count($stems), $toGo) : null;
+        if ($choices !== null) {
             $best = [];
             $least = PHP_INT_MAX;
-            for ($choice = 0; $choice < 1 << count($stems); $choice++) {
-                if (substr_count(decbin($choice), '1') !== $toGo) {
-                    continue;
+            foreach ($choices as $choice) {
+                $without = [];
+                foreach ($choice as $index) {
+                    $without[$stems[$index]->ref] = true;
                 }
-                $going = array_values(array_filter($stems, static fn (int $index): bool => ($choice >> $index & 1) === 1, ARRAY_FILTER_USE_KEY));
-                $uneven = self::unevenness(self::without($standing, $going));
+                $uneven = $spread->unevenness($without);
                 if ($uneven < $least) {
-                    [$best, $least] = [$going, $uneven];
+                    [$best, $least] = [$choice, $uneven];
                 }
             }
 
-            return $best;
+            return array_map(static fn (int $index): Stem => $stems[$index], $best);
         }
         $going = [];
+        $without = [];
         while (count($going) < $toGo) {
-            $rest = self::without($standing, $going);
-            $left = self::without($stems, $going);
-            usort($left, static fn (Stem $a, Stem $b): int => [self::unevenness(self::without($rest, [$a])), $a->ref] <=> [self::unevenness(self::without($rest, [$b])), $b->ref]);
-            $going[] = $left[0];
+            $next = null;
+            $least = PHP_INT_MAX;
+            foreach ($stems as $stem) {
+                $uneven = isset($without[$stem->ref]) ? PHP_INT_MAX : $spread->unevenness($without + [$stem->ref => true]);
+                if ($uneven < $least) {
+                    [$next, $least] = [$stem, $uneven];
+                }
+            }
+            if ($next === null) {
+                break;
+            }
+            $going[] = $next;
+            $without[$next->ref] = true;
         }
 
         return $going;
+    }
+
+    /**
+     * Every choice of so many out of so many, as places.
+     *
+     * @return list<list<int>>
+     */
+    private static function choices(int $of, int $take): array
+    {
+        if ($take === 0) {
+            return [[]];
+        }
+        $choices = [];
+        // The last place taken, and every choice of the others below it.
+        for ($last = $take - 1; $last < $of; $last++) {
+            foreach (self::choices($last, $take - 1) as $others) {
+                $choices[] = [...$others, $last];
+            }
+        }
+
+        return $choices;
     }
 
     /**
@@ -126,24 +163,5 @@ final readonly class Oldest implements StemRule
     private static function without(array $stems, array $without): array
     {
         return array_values(array_filter($stems, static fn (Stem $stem): bool => ! in_array($stem, $without, true)));
-    }
-
-    /**
-     * How unevenly stems stand round the plant: the sum of the squared gaps between neighbours, in whole square degrees.
-     * Rounded, so that a turned plant gives the same.
-     *
-     * @param  list<Stem>  $stems
-     */
-    private static function unevenness(array $stems): int
-    {
-        $ways = array_map(static fn (Stem $stem): float => $stem->azimuthDeg, $stems);
-        sort($ways);
-        $sum = 0.0;
-        foreach ($ways as $index => $way) {
-            $next = $ways[$index + 1] ?? $ways[0] + 360;
-            $sum += ($next - $way) ** 2;
-        }
-
-        return (int) round($sum);
     }
 }

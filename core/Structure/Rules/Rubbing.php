@@ -21,7 +21,7 @@ final readonly class Rubbing implements StemRule
         return 'Rubbing';
     }
 
-    public function candidates(Survey $survey, StemAim $aim, array $rubs): array
+    public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         $stems = [];
         $count = [];

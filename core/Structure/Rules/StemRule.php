@@ -17,7 +17,7 @@ interface StemRule
 
     /**
      * @param  list<Rub>  $rubs  among the stems that still stand
-     * @return list<Candidate> the one that goes first first; empty where the rule finds nothing
+     * @return iterable<Candidate> the one that goes first first; none where the rule finds nothing
      */
-    public function candidates(Survey $survey, StemAim $aim, array $rubs): array;
+    public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable;
 }

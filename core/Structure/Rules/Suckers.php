@@ -16,7 +16,7 @@ final readonly class Suckers implements StemRule
         return 'Sucker';
     }
 
-    public function candidates(Survey $survey, StemAim $aim, array $rubs): array
+    public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         return $aim->grafted
             ? Flagged::candidates($survey, StemFault::Sucker, 'it comes from below the graft and is not the plant you want', 'pulled off where it begins, never snipped at the surface')

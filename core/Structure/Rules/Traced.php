@@ -16,7 +16,7 @@ final readonly class Traced implements StemRule
         return 'Reverted or bolting';
     }
 
-    public function candidates(Survey $survey, StemAim $aim, array $rubs): array
+    public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         return [
             ...Flagged::candidates($survey, StemFault::Reverted, 'it has gone back to plain green and outgrows the rest', 'traced to its origin, never snipped at the surface'),

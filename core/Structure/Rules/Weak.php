@@ -21,7 +21,7 @@ final readonly class Weak implements StemRule
         return 'Weak';
     }
 
-    public function candidates(Survey $survey, StemAim $aim, array $rubs): array
+    public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         $standing = $survey->standing();
         $sizes = array_map(static fn (Stem $stem): int => $stem->baseMm, $standing);
