@@ -41,10 +41,10 @@ final readonly class Clearance
     {
         $crown = self::crown($stems);
         $next = array_map(fn (Stem $stem): Stem => $stem->grown($this->extensionMm, $this->thickening), $stems);
-        $now = array_map(static fn (Stem $stem): Segment => $stem->from(self::STILL, $crown), $stems);
         // What does not move this year does not next: the moving part begins where it begins now.
         $still = array_map(static fn (Stem $stem, Stem $grown): float => self::STILL * $stem->lengthMm / $grown->lengthMm, $stems, $next);
-        $then = array_map(static fn (Stem $grown, float $share): Segment => $grown->from($share, $crown), $next, $still);
+        $now = array_map(static fn (Stem $stem): Segment => $stem->from(self::STILL, $crown), $stems);
+        $then = array_map(static fn (Segment $segment, float $share): Segment => $segment->longer((1 - $share) / $share * self::STILL / (1 - self::STILL)), $now, $still);
         // A stem begins to move at the same place and goes the same way next season, only thicker and longer.
         $lines = array_map(static fn (Segment $segment, Stem $grown, float $share): array => [
             $segment->from->x, $segment->from->y, $segment->from->z,

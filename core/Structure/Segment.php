@@ -20,6 +20,12 @@ final readonly class Segment
         return new self($from, $to);
     }
 
+    /** The same from the same lower end, so many times as long. */
+    public function longer(float $times): self
+    {
+        return new self($this->from, $this->from->towards($this->to, $times));
+    }
+
     /**
      * How near two pieces come: the distance, and the share of each (0 at its lower end, 1 at its upper) where it is
      * least. The closest points of two segments as in C. Ericson, Real-Time Collision Detection, 2005, 5.1.9 (from

@@ -93,24 +93,32 @@ final readonly class Stem
     public function from(float $share, float $crownMm): Segment
     {
         $base = $this->base($crownMm);
-        $tip = $this->tip($crownMm);
+        $tip = $this->above($base);
 
         return Segment::of($base->towards($tip, $share), $tip);
     }
 
     public function tip(float $crownMm): Point
     {
-        $base = $this->base($crownMm);
-        $out = $this->lengthMm * sin(deg2rad($this->leanDeg));
+        return $this->above($this->base($crownMm));
+    }
 
-        return Point::at($base->x + $out * sin(deg2rad($this->azimuthDeg)), $base->y + $out * cos(deg2rad($this->azimuthDeg)), $this->lengthMm * cos(deg2rad($this->leanDeg)));
+    private function above(Point $base): Point
+    {
+        $way = deg2rad($this->azimuthDeg);
+        $lean = deg2rad($this->leanDeg);
+        $out = $this->lengthMm * sin($lean);
+
+        return Point::at($base->x + $out * sin($way), $base->y + $out * cos($way), $this->lengthMm * cos($lean));
     }
 
     public function base(float $crownMm): Point
     {
         $from = $this->fromAzimuthDeg ?? ($this->has(StemFault::Inward) ? $this->azimuthDeg + 180 : $this->azimuthDeg);
 
-        return Point::at($crownMm * sin(deg2rad($from)), $crownMm * cos(deg2rad($from)), 0);
+        $side = deg2rad($from);
+
+        return Point::at($crownMm * sin($side), $crownMm * cos($side), 0);
     }
 
     /** The same stem after a season's growth. Dead wood does not grow. */

@@ -23,8 +23,9 @@ final readonly class Tally
         $soundAtFirst = 0;
         foreach ($survey->stems as $stem) {
             $stands = $survey->stands($stem);
-            $isSound = ! $aim->isCleaning($stem);
-            $live += $stands && ! $stem->has(StemFault::Dead) ? 1 : 0;
+            // Most stems have no fault at all: they are asked no more.
+            $isSound = $stem->faults === [] || ! $aim->isCleaning($stem);
+            $live += $stands && ($isSound || ! $stem->has(StemFault::Dead)) ? 1 : 0;
             $sound += $stands && $isSound ? 1 : 0;
             $soundAtFirst += $isSound ? 1 : 0;
         }
