@@ -32,6 +32,8 @@ final readonly class CutPlan
         }
         $task->cut_plan = ['state' => $survey->state, 'aim' => $board->judge($plant, $survey)->aim->toArray()];
         $task->save();
+        // What was counted stem by stem is better than what somebody once wrote down.
+        $plant->update(StemBoard::counts($survey->state));
 
         return $task;
     }

@@ -101,6 +101,20 @@ final readonly class StemBoard
         ), $state['stems']), $state['cut'], $state['word']);
     }
 
+    /**
+     * Old and young stems that stand, as the plant's row has them.
+     *
+     * @param  State  $state
+     * @return array{stems_old: int, stems_young: int}
+     */
+    public static function counts(array $state): array
+    {
+        $standing = array_filter(self::core($state)->standing(), static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead));
+        $young = count(array_filter($standing, static fn (Stem $stem): bool => $stem->ageYears !== null && $stem->ageYears <= 2));
+
+        return ['stems_old' => count($standing) - $young, 'stems_young' => $young];
+    }
+
     private function words(Judgement $judged): string
     {
         $number = $judged->aim->keep === null ? '' : sprintf(', %d wanted', $judged->aim->keep);

@@ -32,7 +32,7 @@ final readonly class RenewByThirds implements Method
     public function steps(Kind $kind): array
     {
         return [
-            'Take out {=old stems to take out} at the base, the oldest first, where young ones stand ready beside them.',
+            'Take out {old of all} at the base, the oldest first, where young ones stand ready beside them.',
             'Count the old stems and take out one in three at the base, the oldest first: {share of the stems to take out} of them at the most.',
             'Leave the {=young stems to leave} of young wood as they are.',
             CutRule::toTheBase(),

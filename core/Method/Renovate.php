@@ -32,7 +32,7 @@ final readonly class Renovate implements Method
     public function steps(Kind $kind): array
     {
         return [
-            'Take out {=old stems to take out} at the base this year, the oldest first and those in the middle before those outside.',
+            'Take out {old of all} at the base this year, the oldest first and those in the middle before those outside.',
             'Count the old stems and take out one in three at the base: {share of the stems to take out} of them at the most.',
             'Leave the {=young stems to leave} of young wood whole: they carry the plant while the old goes.',
             'Mark the next to go with a soft tie, so that next year nobody has to choose again.',

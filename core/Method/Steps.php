@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Method;
 
 use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\Thirds;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Prescription\Plant;
 
@@ -33,7 +34,7 @@ final readonly class Steps
             }
         }
         foreach ([...($missed === null ? [] : [$missed]), ...$method->steps($kind), ...$ofTheKind] as $step) {
-            $filled = self::fill($step, $amounts);
+            $filled = self::fill(self::counted($step, $plant, $amounts), $amounts);
             if ($filled !== null) {
                 $steps[] = $filled;
             }
@@ -43,6 +44,22 @@ final readonly class Steps
             : 'Clear up every cutting.';
 
         return $steps;
+    }
+
+    /**
+     * `{old of all}` becomes "3 of the 9 old stems" where they are counted.
+     *
+     * @param  list<Amount>  $amounts
+     */
+    private static function counted(string $step, Plant $plant, array $amounts): string
+    {
+        foreach ($amounts as $amount) {
+            if ($amount->what === Thirds::TAKE && $plant->stems !== null) {
+                return str_replace('{old of all}', sprintf('%d of the %d old stems', $amount->target, $plant->stems->old), $step);
+            }
+        }
+
+        return $step;
     }
 
     /**

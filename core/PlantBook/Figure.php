@@ -65,6 +65,15 @@ enum Figure: string
     case CuttingsPerRoom = 'cuttings-per-room';
     /** Growth a trim takes off a hedge's face, in mm. */
     case TrimDepth = 'trim-depth';
+    /** Minutes of a hard cut, and of the next cut after a year left out, in per cent of the usual ones. */
+    case HardCutTime = 'hard-cut-time';
+    case LeftOutTime = 'left-out-time';
+    /** Days by which a hard cut delays the flowers of the year's growth. */
+    case HardCutLater = 'hard-cut-later';
+    /** Years to recover from a hard cut, by how the kind answers it. */
+    case RecoverWell = 'recover-well';
+    case RecoverSlowly = 'recover-slowly';
+    case RecoverBadly = 'recover-badly';
     /** How far a neighbour's season still tells something, in km. */
     case NeighboursWithin = 'neighbours-within';
 }

@@ -20,14 +20,6 @@ use PruningHook\Core\Prescription\Task;
  */
 final readonly class Courses
 {
-    /** Minutes of a hard cut against the usual one, and of the next cut after a year left out. */
-    private const HARD_TIME = 1.5;
-
-    private const LEFT_TIME = 1.5;
-
-    /** A hard cut delays the flowers of the year's growth by about so many days. */
-    private const LATER_DAYS = 21;
-
     private function __construct(private PlantBook $book)
     {
     }
@@ -69,7 +61,7 @@ final readonly class Courses
         $flowers = $kind->wood === FloweringWood::None ? null : $height + ($kind->wood === FloweringWood::New ? $this->growth($kind) : 0);
 
         return Course::of('leave', 'Leave it', $height, $height + $this->extension($kind), $flowers, $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time', 0, 0, 0, 0, sprintf(
-            'Old wood gathers, flowers move up and out of reach; the next cut takes about %d min.', (int) round($task->minutes * self::LEFT_TIME),
+            'Old wood gathers, flowers move up and out of reach; the next cut takes about %d min.', $this->times($task->minutes, Figure::LeftOutTime),
         ));
     }
 
@@ -94,10 +86,10 @@ final readonly class Courses
         $after = min($height, $kind->lowestFrameworkMm ?? (int) round($height / 3));
         $share = $height > 0 ? (int) round(100 * (1 - $after / $height)) : 0;
         [$years, $risk] = match (true) {
-            $kind->lowestFrameworkMm !== null => [1, 'Down to its lowest framework and no further: expect strong shoots, and nothing if frost follows.'],
-            $kind->hardCutting === 'well' => [1, 'It answers hard cutting well: expect strong shoots that want thinning.'],
-            $kind->hardCutting === 'slowly' => [3, 'It answers slowly: two or three years bare, and one stem in ten may not break.'],
-            default => [5, 'It answers badly: what is cut into old wood may never break again. Replace it rather.'],
+            $kind->lowestFrameworkMm !== null => [Figure::RecoverWell, 'Down to its lowest framework and no further: expect strong shoots, and nothing if frost follows.'],
+            $kind->hardCutting === 'well' => [Figure::RecoverWell, 'It answers hard cutting well: expect strong shoots that want thinning.'],
+            $kind->hardCutting === 'slowly' => [Figure::RecoverSlowly, 'It answers slowly: two or three years bare, and one stem in ten may not break.'],
+            default => [Figure::RecoverBadly, 'It answers badly: what is cut into old wood may never break again. Replace it rather.'],
         };
         $regrows = $kind->lowestFrameworkMm !== null || $kind->hardCutting !== 'badly';
         $flowers = $kind->wood === FloweringWood::New ? $after + $this->growth($kind) : $after;
@@ -107,7 +99,7 @@ final readonly class Courses
             $kind->wood === FloweringWood::None || ! $regrows ? null : $flowers,
             match ($kind->wood) {
                 FloweringWood::None => 'it is not grown for flowers',
-                FloweringWood::New => sprintf('about %d days later', self::LATER_DAYS),
+                FloweringWood::New => sprintf('about %d days later', $this->book->figures->number(Figure::HardCutLater)),
                 FloweringWood::Both => 'only the later flowers, on new growth',
                 FloweringWood::Old => 'not before the season after next',
             },
@@ -116,8 +108,13 @@ final readonly class Courses
                 FloweringWood::Both => 50,
                 default => 0,
             },
-            $years, (int) round($task->minutes * self::HARD_TIME), $share, $risk,
+            $this->book->figures->number($years), $this->times($task->minutes, Figure::HardCutTime), $share, $risk,
         );
+    }
+
+    private function times(int $minutes, Figure $percent): int
+    {
+        return (int) round($minutes * $this->book->figures->number($percent) / 100);
     }
 
     private function share(Task $task, int $height, int $after): int

@@ -114,6 +114,8 @@ final class StemsTest extends FeatureTestCase
         $this->post("/plants/{$this->rose->id}/stems/plan", ['task' => $task->id])->assertRedirect("/visits/$visit->id");
         $this->tap(['op' => 'fault', 'ref' => 'B', 'fault' => 'dead']);
         $this->get("/visits/$visit->id")->assertSee('Cut plan, stem by stem')->assertSee('it is dead');
+        // Five were surveyed, all of last year, and one is dead.
+        self::assertSame([0, 4], [$this->rose->fresh()?->stems_old, $this->rose->fresh()?->stems_young]);
         self::assertSame(['dead'], VisitTask::query()->findOrFail($task->id)->cut_plan['state']['stems'][1]['faults'] ?? null);
     }
 

@@ -41,7 +41,7 @@ final class AmountRulesTest extends TestCase
     public function test_thirds_name_this_plants_stems_in_the_steps(): void
     {
         $steps = implode(' ', $this->task(Plant::of('f', 'forsythia', stems: StemCount::of(9, 4)), 'after-flowering')->steps);
-        self::assertStringContainsString('Take out 3 stems at the base, the oldest first', $steps);
+        self::assertStringContainsString('Take out 3 of the 9 old stems at the base, the oldest first', $steps);
         self::assertStringContainsString('Leave the 4 stems of young wood', $steps);
         self::assertStringNotContainsString('{', $steps);
     }

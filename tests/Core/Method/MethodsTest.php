@@ -73,7 +73,7 @@ final class MethodsTest extends TestCase
     public static function plants(): array
     {
         return [
-            'a neglected lilac' => [Plant::of('p', 'lilac', stems: StemCount::of(9, 4), aim: 'renewal'), 'after-flowering', 'renovate', ['Take out 3 stems at the base this year', 'Leave the 4 stems of young wood']],
+            'a neglected lilac' => [Plant::of('p', 'lilac', stems: StemCount::of(9, 4), aim: 'renewal'), 'after-flowering', 'renovate', ['Take out 3 of the 9 old stems at the base this year', 'Leave the 4 stems of young wood']],
             'a lime to be walked under' => [Plant::of('p', 'lime', heightMm: 6000, aim: 'clear-stem'), 'winter-structure', 'clear-the-stem', ['Clear the stem to 1.8 m to 2 m', 'in three cuts']],
             'a lopped lime' => [Plant::of('p', 'lime', aim: 'renewal'), 'winter-structure', 'restore-lopped', ['keep the best one or two shoots', 'Shorten the stub', 'keep one leader']],
             'a willow for its stems' => [Plant::of('p', 'willow', form: 'multi-stem'), 'stooling', 'stool', ['low framework']],
