@@ -41,12 +41,18 @@ final readonly class Oldest implements StemRule
         usort($old, static fn (Stem $a, Stem $b): int => ($a->ageYears ?? 0) === ($b->ageYears ?? 0) ? strcmp($a->ref, $b->ref) : ($b->ageYears ?? 0) <=> ($a->ageYears ?? 0));
         $old = self::spreading($old, $standing, self::toGo($survey, $aim));
 
+        $oldest = $old === [] ? 0 : max(array_map(static fn (Stem $stem): int => $stem->ageYears ?? 0, $old));
         // Mostly only the first is taken: what is said of the others need not be put into words.
         foreach ($old as $stem) {
+            if ($aim->plan === StemPlan::Thirds && $stem->ageYears !== null && 2 * $stem->ageYears < $oldest) {
+                // Where the oldest are more than may go, the budget waits for them: it is not spent on middling wood.
+                return;
+            }
             yield Candidate::of($stem, match (true) {
                 $aim->plan === StemPlan::Canes => 'it has fruited and will not again',
                 $stem->ageYears === null => 'nobody knows its age; leaving, it spreads the rest best',
-                default => sprintf('it is the oldest that stands, %d years, and young ones wait to replace it', $stem->ageYears),
+                $stem->ageYears === $oldest => sprintf('it is the oldest that stands, %d years, and young ones wait to replace it', $stem->ageYears),
+                default => sprintf('at %d years it is among the oldest, and the older ones are kept or more than may go', $stem->ageYears),
             }, 'out at the base');
         }
     }

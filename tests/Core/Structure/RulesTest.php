@@ -128,6 +128,14 @@ final class RulesTest extends TestCase
         self::assertNotContains('new', self::refs($this->candidates(new Oldest, $stems, StemPlan::Canes, keep: 1)));
     }
 
+    public function test_middling_wood_is_not_taken_where_the_oldest_must_wait(): void
+    {
+        $candidates = $this->candidates(new Oldest, [self::stem('oldest', age: 12), self::stem('old', age: 7), self::stem('middling', age: 4)], StemPlan::Thirds);
+        self::assertSame(['oldest', 'old'], self::refs($candidates));
+        self::assertStringContainsString('the oldest that stands, 12 years', $candidates[0]->because);
+        self::assertStringContainsString('at 7 years it is among the oldest', $candidates[1]->because);
+    }
+
     public function test_many_equals_are_thinned_one_by_one_to_an_even_ring(): void
     {
         $stems = array_map(static fn (int $index): Stem => self::stem(sprintf('s%02d', $index), azimuth: $index * 24, age: 4), range(0, 14));
