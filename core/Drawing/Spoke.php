@@ -28,4 +28,28 @@ final readonly class Spoke
     {
         return new self($ref, $kind, $x1, $y1, $x2, $y2, $width, $age, $order, $says);
     }
+
+    /**
+     * Where its name stands: beyond its tip, on the way it goes.
+     *
+     * @param  float  $reach  half the width of the picture, in mm
+     * @return array{x: float, y: float}
+     */
+    public function label(float $reach): array
+    {
+        $far = max(1.0, hypot($this->x2, $this->y2));
+        $beyond = 1 + 0.09 * $reach / $far;
+
+        return ['x' => $this->x2 * $beyond, 'y' => $this->y2 * $beyond];
+    }
+
+    /**
+     * Where the number of its cut stands: on it, nearer to the tip, where spokes are apart.
+     *
+     * @return array{x: float, y: float}
+     */
+    public function seal(): array
+    {
+        return ['x' => $this->x1 + ($this->x2 - $this->x1) * 0.62, 'y' => $this->y1 + ($this->y2 - $this->y1) * 0.62];
+    }
 }

@@ -14,12 +14,11 @@
             @if ($inHand)<line class="b-hand" x1="{{ round($spoke->x1, 1) }}" y1="{{ round($spoke->y1, 1) }}" x2="{{ round($spoke->x2, 1) }}" y2="{{ round($spoke->y2, 1) }}"/>@endif
             <line class="b-stem b-{{ $spoke->kind }}" x1="{{ round($spoke->x1, 1) }}" y1="{{ round($spoke->y1, 1) }}" x2="{{ round($spoke->x2, 1) }}" y2="{{ round($spoke->y2, 1) }}" style="stroke-width: {{ round(max($spoke->width, $r / 55), 1) }}px"><title>{{ $spoke->says }}</title></line>
             <circle class="b-tip b-{{ $spoke->kind }} is-{{ $spoke->age }}" cx="{{ round($spoke->x2, 1) }}" cy="{{ round($spoke->y2, 1) }}" r="{{ round($r * .034, 1) }}"/>
-            @php($far = max(1, hypot($spoke->x2, $spoke->y2)))
-            <text class="b-ref" x="{{ round($spoke->x2 + $spoke->x2 / $far * $r * .09, 1) }}" y="{{ round($spoke->y2 + $spoke->y2 / $far * $r * .09, 1) }}">{{ $spoke->ref }}</text>
+            @php([$label, $seal] = [$spoke->label($r), $spoke->seal()])
+            <text class="b-ref" x="{{ round($label['x'], 1) }}" y="{{ round($label['y'], 1) }}">{{ $spoke->ref }}</text>
             @if ($spoke->order !== null)
-                @php($way = .62)
-                <circle class="b-seal" cx="{{ round($spoke->x1 + ($spoke->x2 - $spoke->x1) * $way, 1) }}" cy="{{ round($spoke->y1 + ($spoke->y2 - $spoke->y1) * $way, 1) }}" r="{{ round($r * .055, 1) }}"/>
-                <text class="b-order" x="{{ round($spoke->x1 + ($spoke->x2 - $spoke->x1) * $way, 1) }}" y="{{ round($spoke->y1 + ($spoke->y2 - $spoke->y1) * $way, 1) }}">{{ $spoke->order }}</text>
+                <circle class="b-seal" cx="{{ round($seal['x'], 1) }}" cy="{{ round($seal['y'], 1) }}" r="{{ round($r * .055, 1) }}"/>
+                <text class="b-order" x="{{ round($seal['x'], 1) }}" y="{{ round($seal['y'], 1) }}">{{ $spoke->order }}</text>
             @endif
         @if ($plant)</a>@endif
     @endforeach

@@ -123,6 +123,9 @@ final class PicturesTest extends TestCase
         // 500 mm out, and the crown's radius.
         self::assertEqualsWithDelta(500 + Clearance::crown($stems), $bowl->spokes[1]->x2, 0.1);
         self::assertStringContainsString('3 stems stay, 1 goes', $bowl->says);
+        $label = $bowl->spokes[1]->label($bowl->reach);
+        self::assertTrue($label['x'] > $bowl->spokes[1]->x2 && $label['x'] < $bowl->reach, 'the name stands beyond the tip and in the picture');
+        self::assertGreaterThan($bowl->spokes[2]->y1, $bowl->spokes[2]->seal()['y'], 'the number stands on the spoke');
     }
 
     private function elevation(Plant $plant, string $task): Elevation
