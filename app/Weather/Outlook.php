@@ -8,6 +8,7 @@ use App\Bridge\CorePlants;
 use App\Models\Garden;
 use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\WinterClass;
@@ -94,6 +95,7 @@ final class Outlook
     /**
      * Kinds whose bloom is known to come at a sum of warmth: what has been gathered, what is needed, the day it was
      * reached, and the day it is foretold for by the forecast and then by the averages of past years.
+     * Where that is far from what the plant book expects, the published sum does not fit the climate and is not shown.
      *
      * @return list<array{kind: Kind, sum: int, needed: int, reached: ?Day, foretold: ?Day}> the soonest first
      */
@@ -115,9 +117,13 @@ final class Outlook
         foreach ($this->book->kinds as $kind) {
             if ($kind->bloomDegreeDays !== null) {
                 $reached = GrowingDegreeDays::reached($days, $kind->bloomDegreeDays);
-                $over = $reached !== null && ! $reached->isAfter($today);
-                $warmth[] = ['kind' => $kind, 'sum' => (int) round($soFar), 'needed' => $kind->bloomDegreeDays, 'reached' => $over ? $reached : null,
-                    'foretold' => $over ? null : $reached ?? GrowingDegreeDays::foretell($sum, $known, $past, $kind->bloomDegreeDays)];
+                $when = $reached ?? GrowingDegreeDays::foretell($sum, $known, $past, $kind->bloomDegreeDays);
+                $expected = KindYear::of($year, $kind->phenology)->day(Anchor::BloomStart);
+                if ($when === null || abs($expected->daysUntil($when)) > $this->book->figures->number(Figure::WarmthFits)) {
+                    continue;
+                }
+                $over = ! $when->isAfter($today);
+                $warmth[] = ['kind' => $kind, 'sum' => (int) round($soFar), 'needed' => $kind->bloomDegreeDays, 'reached' => $over ? $when : null, 'foretold' => $over ? null : $when];
             }
         }
         usort($warmth, static fn (array $a, array $b): int => $a['needed'] <=> $b['needed']);

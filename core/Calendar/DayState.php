@@ -12,12 +12,21 @@ enum DayState: string
     case AtACost = 'at-a-cost';
     case Closed = 'closed';
 
+    /** 0 for the best of days, more the worse it is. */
+    public function severity(): int
+    {
+        return match ($this) {
+            self::Best => 0,
+            self::Open => 1,
+            self::AtACost => 2,
+            self::Closed => 3,
+        };
+    }
+
     /** The worse of two. */
     public function orWorse(self $other): self
     {
-        $order = [self::Best, self::Open, self::AtACost, self::Closed];
-
-        return array_search($other, $order, true) > array_search($this, $order, true) ? $other : $this;
+        return $other->severity() > $this->severity() ? $other : $this;
     }
 
     public function inWords(): string

@@ -25,6 +25,9 @@ final readonly class Wall
 
     private const WIRES_APART = 450;
 
+    /** Ribs of a fan, unless the plant book keeps a number of mains. Common practice. */
+    private const RIBS = 8;
+
     /**
      * @param  list<float>  $wires  heights
      * @param  list<array{x1: float, y1: float, x2: float, y2: float}>  $mains
@@ -56,14 +59,24 @@ final readonly class Wall
         $count = $task->amount(Wires::WIRES)->target ?? Positions::along(max(0, $height - $apart), $apart);
         $wires = array_map(static fn (int $index): float => (float) min($height, $first + $apart * $index), range(0, max(0, $count - 1)));
         $keep = $task->amount('mains to keep') ?? $task->amount('canes to keep');
-        $mains = $keep === null ? self::arms($wires, $width) : self::fan($keep->target, $width, $height);
+        $mains = match (true) {
+            $plant->form === 'cordon' => self::cordon($width, $height),
+            $plant->form === 'fan' => self::fan(self::RIBS, $width, $height),
+            $keep !== null => self::fan($keep->target, $width, $height),
+            default => self::arms($wires, $width),
+        };
         $buds = ($task->amount('buds per lateral') ?? $task->amount('nodes per spur') ?? $task->amount('leaves per whip'))->target ?? 3;
         $spacing = $task->amount('spacing of the laterals')->target ?? 150;
         $laterals = self::laterals($mains, $spacing, $buds);
         $ties = self::ties($mains, $figures->number(Figure::TieSpacing));
 
         return new self($width, (int) round($height * 1.05), $wires, $mains, $laterals, $ties, sprintf(
-            '%d %s, %d %s, %d laterals about %d cm apart cut to %d %s each, %d ties', count($wires), count($wires) === 1 ? 'wire' : 'wires', count($mains), $keep === null ? 'arms and trunk' : 'mains',
+            '%d %s, %d %s, %d laterals about %d cm apart cut to %d %s each, %d ties', count($wires), count($wires) === 1 ? 'wire' : 'wires', count($mains), match (true) {
+                $plant->form === 'cordon' => 'stem aslant',
+                $plant->form === 'fan' => 'ribs',
+                $keep === null => 'arms and trunk',
+                default => 'mains',
+            },
             count($laterals), intdiv($spacing, 10), $buds, $buds === 1 ? 'bud' : 'buds', count($ties),
         ));
     }
@@ -82,6 +95,18 @@ final readonly class Wall
         }
 
         return $mains;
+    }
+
+    /**
+     * A single stem aslant, at 45 degrees as far as the width goes.
+     *
+     * @return list<array{x1: float, y1: float, x2: float, y2: float}>
+     */
+    private static function cordon(int $width, int $height): array
+    {
+        $reach = min($width * 0.9, $height * 0.95);
+
+        return [['x1' => $width * 0.05, 'y1' => 0.0, 'x2' => $width * 0.05 + $reach, 'y2' => $reach]];
     }
 
     /** @return list<array{x1: float, y1: float, x2: float, y2: float}> */

@@ -76,11 +76,11 @@ final readonly class Packing
             $depth = $this->figures->number(Figure::TrimDepth) / 1000;
             $litres = (int) ceil(($plant->runMm / 1000) * (2 * $height + 0.6) * $depth * $loose * 1000);
 
-            return [$litres, Working::of('debris', 'run x (two faces and the top) x depth of the trim x looseness', sprintf('%.1f x (2 x %.1f + 0.6) x %.2f m x %.2f', $plant->runMm / 1000, $height, $depth, $loose), "$litres litres", 'common practice')];
+            return [$litres, Working::of('debris', 'run x (two faces and the top) x depth of the trim x looseness', sprintf('%.1f x (2 x %.2f + 0.6) x %.2f m x %.2f', $plant->runMm / 1000, $height, $depth, $loose), "$litres litres", 'common practice')];
         }
         $litres = (int) ceil($plant->count * $height * $spread ** 2 * $share / 100 * $loose * 1000);
 
-        return [$litres, Working::of('debris', 'plants x height x spread squared x share taken x looseness', sprintf('%d x %.1f x %.1f^2 m x %d %% x %.2f', $plant->count, $height, $spread, $share, $loose), "$litres litres", 'common practice')];
+        return [$litres, Working::of('debris', 'plants x height x spread squared x share taken x looseness', sprintf('%d x %.2f x %.2f^2 m x %d %% x %.2f', $plant->count, $height, $spread, $share, $loose), "$litres litres", 'common practice')];
     }
 
     /** @param  list<Amount>  $amounts */

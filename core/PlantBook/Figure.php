@@ -74,6 +74,8 @@ enum Figure: string
     case RecoverWell = 'recover-well';
     case RecoverSlowly = 'recover-slowly';
     case RecoverBadly = 'recover-badly';
+    /** Days between a sign by warmth and by the plant book, above which the published sum does not fit the climate. */
+    case WarmthFits = 'warmth-fits';
     /** How far a neighbour's season still tells something, in km. */
     case NeighboursWithin = 'neighbours-within';
 }

@@ -113,6 +113,8 @@ final readonly class CutOn
             $state = DayState::AtACost;
             $consequences = [...$consequences, ...$this->besideTheWindow($case->kind, $tasks, $day)];
         }
+        // What weighs most is said first.
+        usort($consequences, static fn (Consequence $a, Consequence $b): int => $b->state->severity() <=> $a->state->severity());
         foreach ($consequences as $consequence) {
             $state = $state->orWorse($consequence->state);
             $reasons[] = $consequence->reason;

@@ -18,6 +18,9 @@ final readonly class GrowingDegreeDays
 
     private const F_PER_C = 1.8;
 
+    /** Sums of fractions fall short of a round number by a hair. */
+    private const NOTHING = 1e-6;
+
     public static function ofDay(DayWeather $weather): float
     {
         return max(0.0, ($weather->min + $weather->max) / 2 - self::BASE_C) * self::F_PER_C;
@@ -44,13 +47,13 @@ final readonly class GrowingDegreeDays
      */
     public static function foretell(float $sum, Day $until, array $years, float $wanted): ?Day
     {
-        if ($sum >= $wanted) {
+        if ($sum >= $wanted - self::NOTHING) {
             return $until;
         }
         $days = $years === [] ? 0 : min(array_map(count(...), $years));
         for ($ahead = 0; $ahead < $days; $ahead++) {
             $sum += array_sum(array_map(static fn (array $year): float => self::ofDay($year[$ahead]), $years)) / count($years);
-            if ($sum >= $wanted) {
+            if ($sum >= $wanted - self::NOTHING) {
                 return $until->plus($ahead + 1);
             }
         }
@@ -69,7 +72,7 @@ final readonly class GrowingDegreeDays
         $sum = 0.0;
         foreach ($days as $day) {
             $sum += self::ofDay($day);
-            if ($sum >= $wanted) {
+            if ($sum >= $wanted - self::NOTHING) {
                 return $day->day;
             }
         }

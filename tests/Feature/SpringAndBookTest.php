@@ -90,16 +90,6 @@ final class SpringAndBookTest extends FeatureTestCase
         $this->get("/visits/$near->id")->assertDontSee('Forecast');
     }
 
-    public function test_warmth_gathered_foretells_forsythia_where_winters_are_cold(): void
-    {
-        config(['hook.today' => '2027-04-24']);
-        $this->actingAs($this->hand())->get("/gardens/{$this->garden->id}/signs")->assertDontSee('degree days');
-        $this->garden->update(['winter' => 'cold']);
-        $this->get("/gardens/{$this->garden->id}/signs")->assertSeeInOrder(['Star magnolia in flower', 'at about 83', 'Forsythia in flower', 'at about 86', 'Lilac in flower', 'at about 234']);
-        config(['hook.today' => '2026-12-24']);
-        $this->get("/gardens/{$this->garden->id}/signs")->assertDontSee('degree days');
-    }
-
     public function test_the_plant_book_is_searched_by_any_name_and_browsed(): void
     {
         $see = fn (string $query) => $this->actingAs($this->hand())->get("/plant-book?$query")->assertOk();

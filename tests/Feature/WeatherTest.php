@@ -53,17 +53,30 @@ final class WeatherTest extends FeatureTestCase
 
     public function test_signs_are_foretold_by_warmth(): void
     {
-        // Each day gathers 9 degree days: 86 are there on the tenth, 234 on the twenty-sixth day of the year.
-        $this->station([], [10.0, 20.0, 0.0]);
-        $site = Sites::missouri();
-        $warmth = $this->app->make(Outlook::class)->warmth(SiteYear::of($site, 2027), Day::parse('2027-01-12'));
+        // Nothing is gathered until 7 February, then 3.6 degree days a day: 86 are there on 3 March, 234 on 13 April.
+        $cold = [];
+        for ($day = Day::parse('2027-01-01'); $day->isBefore(Day::parse('2027-02-08')); $day = $day->plus(1)) {
+            $cold[(string) $day] = [0.0, 5.0, 0.0];
+        }
+        $this->station($cold, [10.0, 14.0, 0.0]);
+        $warmth = $this->app->make(Outlook::class)->warmth(SiteYear::of(Sites::missouri(), 2027), Day::parse('2027-03-10'));
         $days = [];
         foreach ($warmth as $each) {
             $days[$each['kind']->id] = [(string) $each['reached'], (string) $each['foretold']];
         }
-        self::assertSame(['2027-01-10', ''], $days['forsythia']);
-        self::assertSame(['', '2027-01-26'], $days['lilac']);
-        self::assertSame(108, $warmth[0]['sum']);
+        self::assertSame(['2027-03-03', ''], $days['forsythia']);
+        self::assertSame(['', '2027-04-13'], $days['lilac']);
+        self::assertSame(112, $warmth[0]['sum']);
+        config(['hook.today' => '2027-03-10']);
+        $this->garden->update(['winter' => 'cold', 'last_frost' => '04-15']);
+        $this->actingAs($this->hand())->get("/gardens/{$this->garden->id}/signs")->assertSeeInOrder(['degree days', 'Forsythia in flower', 'reached 3 Mar', 'Lilac in flower', 'about 13 Apr']);
+    }
+
+    public function test_a_published_sum_that_does_not_fit_the_climate_is_not_shown(): void
+    {
+        // Half a degree day a day: forsythia would flower in June.
+        $this->station([], [10.0, 10.6, 0.0]);
+        self::assertSame([], $this->app->make(Outlook::class)->warmth(SiteYear::of(Sites::missouri(), 2027), Day::parse('2027-03-10')));
     }
 
     /**

@@ -96,6 +96,17 @@ final class PicturesTest extends TestCase
         self::assertGreaterThan(5 * 4, count($wall->ties));
     }
 
+    public function test_a_fan_has_ribs_and_a_cordon_one_stem_aslant(): void
+    {
+        $wall = fn (string $kind, string $form, string $task): Wall => Wall::of(Plant::of('p', $kind, heightMm: 2200, spreadMm: 3000, form: $form), TestBook::read()->kind($kind),
+            $this->task(Plant::of('p', $kind, heightMm: 2200, spreadMm: 3000, form: $form), $task), TestBook::read()->figures);
+        self::assertCount(8, $wall('sour-cherry', 'fan', 'after-cropping')->mains);
+        $cordon = $wall('apple-espalier', 'cordon', 'summer-pass')->mains;
+        self::assertCount(1, $cordon);
+        self::assertEqualsWithDelta($cordon[0]['y2'], $cordon[0]['x2'] - $cordon[0]['x1'], 0.1, 'at 45 degrees');
+        self::assertGreaterThan(2, count($wall('apple-espalier', 'espalier', 'summer-pass')->mains));
+    }
+
     public function test_a_vines_arm_shows_both_passes_and_the_insurance(): void
     {
         $plant = Plant::of('p', 'grape-vine');
