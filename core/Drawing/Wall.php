@@ -135,7 +135,9 @@ final readonly class Wall
                 continue;
             }
             [$ux, $uy] = [($main['x2'] - $main['x1']) / $length, ($main['y2'] - $main['y1']) / $length];
-            for ($at = 2 * $spacing, $side = 1; $at <= $length; $at += $spacing, $side = -$side) {
+            // Where mains rise from one place there is no room for laterals yet.
+            $first = max(2 * $spacing, $main['y1'] > 0 ? 0 : (int) ceil(0.3 * $length / $spacing) * $spacing);
+            for ($at = $first, $side = 1; $at <= $length; $at += $spacing, $side = -$side) {
                 [$x, $y] = [$main['x1'] + $ux * $at, $main['y1'] + $uy * $at];
                 // Alternately above and aslant below, always off the main.
                 [$px, $py] = [$ux * 0.35 - $uy * $side * ($ux < 0 ? -1 : 1), $uy * 0.35 + $ux * $side * ($ux < 0 ? -1 : 1)];
