@@ -17,7 +17,8 @@ export const board = (url, undoUrl, token, key) => ({
         if (form.matches('[data-leave]')) return;
         event.preventDefault();
         const fields = new FormData(form, event.submitter);
-        this.tap(form.action === undoUrl ? { undo: true } : Object.fromEntries([...fields].filter(([name]) => !name.startsWith('_'))));
+        const said = Object.fromEntries([...fields].filter(([name]) => !name.startsWith('_')));
+        this.tap(form.action === undoUrl ? { ...said, undo: true } : said);
     },
     tap(change) {
         this.waiting.push(change);
@@ -48,10 +49,8 @@ export const board = (url, undoUrl, token, key) => ({
                 const [change] = this.waiting;
                 const body = new FormData();
                 body.set('_token', token);
-                if (!change.undo) {
-                    body.set('_method', 'put');
-                    for (const [name, value] of Object.entries(change)) body.set(name, value);
-                }
+                if (!change.undo) body.set('_method', 'put');
+                for (const [name, value] of Object.entries(change)) body.set(name, value);
                 const answer = await fetch(change.undo ? undoUrl : url, { method: 'post', body, headers: { 'X-Board': '1', Accept: 'text/html, application/json' } });
                 this.waiting.shift();
                 this.keep();

@@ -97,7 +97,7 @@ test('nothing on the sheet is smaller than a gloved thumb or needs sideways scro
     await expect(page).toHaveURL(/\/visits\/\d+$/);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     await page.getByRole('radio', { name: 'Done', exact: true }).first().tap();
-    for (const target of await page.locator('.job .outcomes label, .job .taps label, .job .stepper button, .job button.btn-primary').all()) {
+    for (const target of await page.locator('.job .links a, .job .outcomes label, .job .taps label, .job .stepper button, .job button.btn-primary').all()) {
         const box = await target.boundingBox();
         if (box) {
             expect(box.height, await target.textContent()).toBeGreaterThanOrEqual(48);

@@ -71,6 +71,39 @@ test('taps made without signal wait on the phone and arrive when it is back', as
     await expect(page.locator('svg.bowl .b-stem')).toHaveCount(3);
 });
 
+test('a survey cut short by leaving the page is sent on coming back', async ({ page, context }) => {
+    await signIn(page, 'hand');
+    const stems = isPhone(page) ? '/plants/3/stems' : '/plants/4/stems';
+    await page.goto(stems);
+    const before = await page.locator('svg.bowl .b-stem').count();
+    await context.setOffline(true);
+    await tapWay(page, 40);
+    await expect(page.getByText('No signal: 1 tap waits on this phone')).toBeVisible();
+    // The page is closed before the signal is back, so nothing on it can send the tap.
+    await page.goto('about:blank');
+    await context.setOffline(false);
+    await page.goto(stems);
+    await expect(page.locator('svg.bowl .b-stem')).toHaveCount(before + 1);
+    await page.reload();
+    await expect(page.locator('svg.bowl .b-stem')).toHaveCount(before + 1);
+});
+
+test('the stem in hand is judged from the keyboard, one key a word', async ({ page }) => {
+    test.skip(isPhone(page), 'a desk matter');
+    await signIn(page, 'lead');
+    await page.goto('/plants/2/stems?stem=D');
+    await expect(page.locator('.cuts')).toContainText('Stem D');
+    await page.keyboard.press('k');
+    await expect(page.locator('.stays')).toContainText('Stem D');
+    await expect(page.getByRole('button', { name: 'it stays' })).toHaveAttribute('aria-pressed', 'true');
+    await page.keyboard.press('u');
+    await expect(page.locator('.cuts')).toContainText('Stem D');
+    await page.keyboard.press('o');
+    await expect(page.getByRole('button', { name: 'It stands again' })).toBeVisible();
+    await page.keyboard.press('o');
+    await expect(page.getByRole('button', { name: 'It is out' })).toBeVisible();
+});
+
 test('the drawing follows a height as it is typed', async ({ page }) => {
     await signIn(page, 'planner');
     await page.goto('/plants/8');

@@ -119,6 +119,25 @@ final class StemsTest extends FeatureTestCase
         self::assertSame(['dead'], VisitTask::query()->findOrFail($task->id)->cut_plan['state']['stems'][1]['faults'] ?? null);
     }
 
+    public function test_undoing_keeps_the_stem_in_hand_as_long_as_it_is_there(): void
+    {
+        $this->actingAs($this->lead());
+        $this->tap(['op' => 'add', 'azimuth_deg' => 10]);
+        $this->tap(['op' => 'fault', 'ref' => 'A', 'fault' => 'dead']);
+        $undo = fn (): TestResponse => $this->withHeaders(['X-Board' => '1'])->post("/plants/{$this->rose->id}/stems/undo", ['ref' => 'A'])->assertOk();
+        $undo()->assertSeeHtml('id="hand-title"');
+        $undo()->assertDontSeeHtml('id="hand-title"')->assertSee('No stem is surveyed yet');
+    }
+
+    public function test_the_sheet_leads_to_the_survey_of_each_of_its_plants(): void
+    {
+        $visit = $this->visit();
+        $plant = $visit->tasks()->firstOrFail()->plant_id;
+        $this->actingAs($this->hand())->get("/visits/$visit->id")->assertOk()
+            ->assertSeeHtml('href="'.route('stems.show', $plant).'"')->assertSee('Judge its stems');
+        $this->get("/plants/$plant/stems")->assertOk();
+    }
+
     public function test_nothing_is_planned_from_no_survey_or_onto_another_plants_visit(): void
     {
         $this->actingAs($this->lead());

@@ -19,6 +19,7 @@
             @foreach ($plan['judged']->told as $told)<p class="wrong-note mb-1">{{ $told }}</p>@endforeach
         </details>
     @endif
+    <p class="links no-print"><a href="{{ route('stems.show', $task->plant) }}">Judge its stems</a><a href="{{ route('plants.show', $task->plant) }}">The plant</a></p>
     @if (isset($task->prescribed['kit']))<details><summary>What to bring, and after</summary><x-kit :kit="$task->prescribed['kit']" /></details>@endif
     <details><summary>Steps</summary><ol class="steps">@foreach ($task->prescribed['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol></details>
     <details><summary>Why</summary><dl class="reasons">@foreach ($task->prescribed['reasons'] as $reason)<dt>{{ $reason['rule'] }}</dt><dd>{{ $reason['because'] }} <span class="from">Source: {{ $reason['source'] }}.</span></dd>@endforeach</dl></details>

@@ -63,6 +63,9 @@
             <dt><kbd>p</kbd></dt><dd>Plan a visit, on a garden or a plant</dd>
             <dt><kbd>e</kbd></dt><dd>Edit what is shown</dd>
             <dt><kbd>j</kbd></dt><dd>Judge the stems of a plant</dd>
+            <dt><kbd>k</kbd> <kbd>x</kbd></dt><dd>The stem in hand stays, or goes, by the lead's word</dd>
+            <dt><kbd>o</kbd></dt><dd>The stem in hand is out, or stands again</dd>
+            <dt><kbd>u</kbd></dt><dd>Undo the last tap on the stems</dd>
             <dt><kbd>/</kbd></dt><dd>Find a plant or garden</dd>
             <dt><kbd>?</kbd></dt><dd>This list</dd>
         </dl>

@@ -11,7 +11,7 @@
             </form>
         @endif
         @if ($row->before !== [] && $may)
-            <form method="post" action="{{ route('stems.undo', $plant) }}" class="mt-2 no-print">@csrf<button class="btn btn-quiet" data-focus="undo">Undo the last tap</button></form>
+            <form method="post" action="{{ route('stems.undo', $plant) }}" class="mt-2 no-print">@csrf @if ($hand)<input type="hidden" name="ref" value="{{ $hand->ref }}">@endif<button class="btn btn-quiet" data-key="u" data-focus="undo">Undo the last tap</button></form>
         @endif
         </div>
         <div class="signs">
@@ -44,10 +44,10 @@
                 <form method="post" action="{{ route('stems.update', $plant) }}" class="chips" aria-label="The lead's word">
                     @csrf @method('put')<input type="hidden" name="op" value="word"><input type="hidden" name="ref" value="{{ $hand->ref }}">
                     <span class="label">The lead's word</span>
-                    @foreach (['keep' => 'it stays', 'remove' => 'it goes'] as $word => $name)<button class="chip" name="word" value="{{ $word }}" aria-pressed="{{ ($survey->word[$hand->ref] ?? null) === $word ? 'true' : 'false' }}" data-focus="word-{{ $word }}">{{ $name }}</button>@endforeach
+                    @foreach (['keep' => ['k', 'it stays'], 'remove' => ['x', 'it goes']] as $word => [$key, $name])<button class="chip" name="word" value="{{ $word }}" data-key="{{ $key }}" aria-pressed="{{ ($survey->word[$hand->ref] ?? null) === $word ? 'true' : 'false' }}" data-focus="word-{{ $word }}">{{ $name }}</button>@endforeach
                 </form>
                 <div class="d-flex gap-2 flex-wrap mt-2">
-                    <form method="post" action="{{ route('stems.update', $plant) }}">@csrf @method('put')<input type="hidden" name="op" value="cut"><input type="hidden" name="ref" value="{{ $hand->ref }}"><button class="btn btn-primary" data-focus="cut">{{ $survey->stands($hand) ? 'It is out' : 'It stands again' }}</button></form>
+                    <form method="post" action="{{ route('stems.update', $plant) }}">@csrf @method('put')<input type="hidden" name="op" value="cut"><input type="hidden" name="ref" value="{{ $hand->ref }}"><button class="btn btn-primary" data-key="o" data-focus="cut">{{ $survey->stands($hand) ? 'It is out' : 'It stands again' }}</button></form>
                     <form method="post" action="{{ route('stems.update', $plant) }}">@csrf @method('put')<input type="hidden" name="op" value="drop"><input type="hidden" name="ref" value="{{ $hand->ref }}"><button class="btn btn-quiet" data-focus="drop">Not a stem: strike it off</button></form>
                 </div>
                 <details><summary>Measured</summary>
