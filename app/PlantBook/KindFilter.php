@@ -43,7 +43,7 @@ final readonly class KindFilter
     /** @return list<Kind> by name */
     public function kinds(PlantBook $book, Day $today): array
     {
-        $found = array_filter($book->kinds, fn (Kind $kind): bool => ($this->wood === null || $kind->wood === $this->wood)
+        $found = array_filter($book->all(), fn (Kind $kind): bool => ($this->wood === null || $kind->wood === $this->wood)
             && ($this->habit === null || $kind->habit === $this->habit)
             && $this->named($kind)
             && ($this->month === null || $this->bestIn($kind, $book, $today)));

@@ -163,10 +163,8 @@ final readonly class KindForm
         if ($faults !== []) {
             return $faults;
         }
-        try {
-            $this->files->read([...OwnKind::inForce(), $own->kind => $own]);
-        } catch (Fault $fault) {
-            $says = $fault->getMessage();
+        $says = $this->files->read([...array_diff_key(OwnKind::inForce(), [$own->kind => true]), $own->kind => $own])->putAside[$own->kind] ?? null;
+        if ($says !== null) {
             $about = PlantBookFiles::OWN." $own->kind: ";
             if (! str_starts_with($says, $about)) {
                 return ['name' => ucfirst($says).'.'];

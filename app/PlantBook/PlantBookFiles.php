@@ -7,6 +7,8 @@ namespace App\PlantBook;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\Figures;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\KindNames;
 use PruningHook\Core\PlantBook\KindReader;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\RemovalCaps;
@@ -31,29 +33,136 @@ final readonly class PlantBookFiles
     }
 
     /**
+     * The book, its kinds read when they are asked for. What the firm says of a kind that cannot be read any more (the
+     * book has renamed the task it corrects, say) is put aside with the reason, and the book's own word holds.
+     *
      * @param  array<string, OwnEntry>  $own  what the firm says of kinds, by kind
      *
      * @throws Fault naming file, place and what is wrong
      */
     public function read(array $own = []): PlantBook
     {
-        $files = $this->decoded();
-        $sources = Sources::of($this->sources($files['sources.yaml'] ?? []));
+        [$names, $folded, $entries] = $this->compiled();
+        [$questions, $cautions, $sources, $figures, $caps] = $this->general();
         $reader = KindReader::with($sources);
-        $general = $files['general.yaml']['tasks'] ?? [];
-        $kinds = [];
-        foreach ($this->kinds($own) as [$file, $kind]) {
-            $kinds[] = $this->told($file, static fn () => $reader->read(Entry::of(self::withGeneral($kind, (array) $general))), $kind);
+        $ours = [];
+        $putAside = [];
+        foreach ($own as $id => $entry) {
+            try {
+                $kind = $this->own($entry, $entries, $reader);
+                PlantBook::check($kind, $questions, $cautions);
+                $with = [...$names, $id => KindNames::of($kind)];
+                $folded = PlantBook::folded($with);
+                [$names, $ours[$id]] = [$with, $kind];
+            } catch (Fault $fault) {
+                $putAside[$id] = $fault->getMessage();
+            }
         }
 
-        return PlantBook::of(
-            $kinds,
+        return PlantBook::lazy(
+            $names,
+            $folded,
+            new WrittenKinds($entries, $ours, $reader),
+            $questions, $cautions, $sources, $figures, $caps, $putAside,
+        );
+    }
+
+    /**
+     * The whole book at once, each kind held against the others: for whoever checks it.
+     *
+     * @throws Fault naming file, place and what is wrong
+     */
+    public function readAll(): PlantBook
+    {
+        $reader = KindReader::with(Sources::of($this->sources($this->decoded()['sources.yaml'] ?? [])));
+        $kinds = [];
+        foreach ($this->kinds() as [$file, $kind]) {
+            $kinds[] = $this->told($file, fn (): Kind => $reader->read(Entry::of($this->withGeneral($kind))), $kind);
+        }
+
+        return PlantBook::of($kinds, ...$this->general());
+    }
+
+    /**
+     * What the firm says of a kind, laid over the entry it corrects or is like, and read.
+     *
+     * @param  array<string, array{string, array<array-key, mixed>}>  $entries  as `compiled` has them
+     *
+     * @throws Fault when it is like a kind that is not there, or cannot be read
+     */
+    private function own(OwnEntry $own, array $entries, KindReader $reader): Kind
+    {
+        $like = $entries[$own->like ?? $own->kind][1] ?? throw new Fault(sprintf('%s %s: there is no kind "%s"', self::OWN, $own->kind, $own->like ?? $own->kind));
+        $entry = [...Inheritance::correct([...$like, 'also' => $own->like === null ? $like['also'] ?? [] : []], $own->entry), 'id' => $own->kind];
+
+        return $this->told(self::OWN, static fn (): Kind => $reader->read(Entry::of($entry)), $entry);
+    }
+
+    /**
+     * What holds for all kinds: questions, cautions, sources, figures and caps.
+     *
+     * @return array{array<string, SchoolQuestion>, array<string, string>, Sources, Figures, RemovalCaps}
+     */
+    private function general(): array
+    {
+        $files = $this->decoded();
+        $sources = Sources::of($this->sources($files['sources.yaml'] ?? []));
+
+        return [
             $this->told('schools.yaml', fn () => $this->questions(Entry::of($files['schools.yaml'] ?? []))),
             $this->cautions($files['cautions.yaml'] ?? []),
             $sources,
             $this->told('figures.yaml', static fn () => Figures::fromEntry(Entry::of($files['figures.yaml'] ?? [])->entry('figures'), $sources)),
             $this->told('general.yaml', static fn () => RemovalCaps::fromEntry(Entry::of($files['general.yaml'] ?? [])->entry('removal_caps'), $sources)),
-        );
+        ];
+    }
+
+    /**
+     * The names of all kinds, what each folded name stands for, and each kind's file and complete entry, kept beside the
+     * decoded files so that a request need not put them together again.
+     *
+     * @return array{array<string, KindNames>, array<string, string>, array<string, array{string, array<array-key, mixed>}>}
+     *
+     * @throws Fault when a group is not there, two kinds claim one name, or a file is not YAML
+     */
+    private function compiled(): array
+    {
+        $cache = $this->cacheFolder.'/plant-kinds-'.$this->mark().'.php';
+        if (! is_file($cache)) {
+            $entries = [];
+            foreach ($this->kinds() as [$file, $kind]) {
+                $entries[Entry::of($kind)->string('id')] = [$file, $this->withGeneral($kind)];
+            }
+            $names = array_map(static fn (array $entry): KindNames => KindNames::fromEntry(Entry::of($entry[1])), $entries);
+            $this->keep($cache, [array_map(get_object_vars(...), $names), PlantBook::folded($names), $entries]);
+
+            return [$names, PlantBook::folded($names), $entries];
+        }
+        /** @var array{array<string, array{id: string, name: string, botanical: string, alsoCalled: list<string>, habit: string}>, array<string, string>, array<string, array{string, array<array-key, mixed>}>} $kept */
+        $kept = require $cache;
+
+        return [array_map(static fn (array $names): KindNames => new KindNames(...$names), $kept[0]), $kept[1], $kept[2]];
+    }
+
+    /** A mark of the book as it is: it changes with every change of a file. */
+    public function mark(): string
+    {
+        return hash('xxh128', implode('|', array_map(
+            static fn (string $path): string => $path.filesize($path).filemtime($path),
+            $this->paths(),
+        )));
+    }
+
+    /**
+     * @return list<string>
+     *
+     * @throws Fault when there are none
+     */
+    private function paths(): array
+    {
+        $paths = [...glob($this->folder.'/*.yaml') ?: [], ...glob($this->folder.'/kinds/*.yaml') ?: []];
+
+        return $paths === [] ? throw new Fault("no plant book files in $this->folder") : $paths;
     }
 
     /**
@@ -73,14 +182,13 @@ final readonly class PlantBookFiles
     }
 
     /**
-     * Every kind with its file, completed by its group, and the firm's own laid over them.
+     * Every kind with its file, completed by its group.
      *
-     * @param  array<string, OwnEntry>  $own
      * @return list<array{string, array<array-key, mixed>}>
      *
      * @throws Fault when a group is not there, or a file is not YAML
      */
-    public function kinds(array $own = []): array
+    public function kinds(): array
     {
         $files = $this->decoded();
         $inheritance = new Inheritance((array) ($files['groups.yaml']['groups'] ?? []));
@@ -91,25 +199,7 @@ final readonly class PlantBookFiles
             }
         }
 
-        return $own === [] ? $kinds : self::withOwn($kinds, $own);
-    }
-
-    /**
-     * @param  list<array{string, array<array-key, mixed>}>  $kinds
-     * @param  array<string, OwnEntry>  $own
-     * @return list<array{string, array<array-key, mixed>}>
-     *
-     * @throws Fault when an entry of the firm's is like a kind that is not there
-     */
-    private static function withOwn(array $kinds, array $own): array
-    {
-        $byId = array_combine(array_map(static fn (array $kind): string => is_string($kind[1]['id'] ?? null) ? $kind[1]['id'] : '', $kinds), $kinds);
-        foreach ($own as $id => $entry) {
-            $like = $byId[$entry->like ?? $id][1] ?? throw new Fault(sprintf('%s %s: there is no kind "%s"', self::OWN, $id, $entry->like ?? $id));
-            $byId[$id] = [self::OWN, [...Inheritance::correct([...$like, 'also' => $entry->like === null ? $like['also'] ?? [] : []], $entry->entry), 'id' => $id]];
-        }
-
-        return array_values($byId);
+        return $kinds;
     }
 
     /**
@@ -121,15 +211,8 @@ final readonly class PlantBookFiles
      */
     public function decoded(): array
     {
-        $paths = [...glob($this->folder.'/*.yaml') ?: [], ...glob($this->folder.'/kinds/*.yaml') ?: []];
-        if ($paths === []) {
-            throw new Fault("no plant book files in $this->folder");
-        }
-        $mark = hash('xxh128', implode('|', array_map(
-            static fn (string $path): string => $path.filesize($path).filemtime($path),
-            $paths,
-        )));
-        $cache = $this->cacheFolder."/plant-book-$mark.php";
+        $paths = $this->paths();
+        $cache = $this->cacheFolder.'/plant-book-'.$this->mark().'.php';
         if (is_file($cache)) {
             /** @var array<string, array<array-key, mixed>> */
             return require $cache;
@@ -168,16 +251,17 @@ final readonly class PlantBookFiles
         return is_array($data) ? $data : throw new Fault(basename($path).': nothing in it');
     }
 
-    /** @param  array<string, array<array-key, mixed>>  $files */
-    private function keep(string $cache, array $files): void
+    /** @param  array<array-key, mixed>  $what */
+    private function keep(string $cache, array $what): void
     {
-        foreach (glob($this->cacheFolder.'/plant-book-*.php') ?: [] as $old) {
-            unlink($old);
+        // What an older state of the book left behind: `plant-book-<mark>.php` or `plant-kinds-<mark>.php`.
+        foreach (array_diff(glob(dirname($cache).'/'.substr(basename($cache), 0, 12).'*.php') ?: [], [$cache]) as $old) {
+            @unlink($old);
         }
         // Written aside and renamed, so that a second process never reads half a file.
         $aside = $cache.'.'.getmypid();
         if (is_writable($this->cacheFolder)
-            && file_put_contents($aside, '<?php return '.var_export($files, true).';') !== false) {
+            && file_put_contents($aside, '<?php return '.var_export($what, true).';') !== false) {
             rename($aside, $cache);
         }
     }
@@ -186,11 +270,11 @@ final readonly class PlantBookFiles
      * A kind with the tasks that hold for every kind, unless it says itself what its first year brings.
      *
      * @param  array<array-key, mixed>  $kind
-     * @param  array<array-key, mixed>  $general
      * @return array<array-key, mixed>
      */
-    private static function withGeneral(array $kind, array $general): array
+    private function withGeneral(array $kind): array
     {
+        $general = (array) ($this->decoded()['general.yaml']['tasks'] ?? []);
         $tasks = Entry::of($kind)->entries('tasks');
         foreach ($tasks as $task) {
             if ($task->entry('when')->int('to_year') === 1) {

@@ -10,11 +10,16 @@ use App\Weather\Outlook;
 use PruningHook\Core\Amount\YearsBudget;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Drawing\Ring;
 use PruningHook\Core\Planning\Urgency;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\CutOn;
+use PruningHook\Core\Prescription\Plant as CorePlant;
+use PruningHook\Core\Prescription\Prescriber;
+use PruningHook\Core\Prescription\Task;
 
 /** Everything the Plant screen shows: the ring, what is due, what a cut on a day would mean, and the last lines of the record. */
 final readonly class PlantScreen
@@ -53,11 +58,34 @@ final readonly class PlantScreen
             'ring' => Ring::of($this->years->of($plant, $today, $span), $days),
             'days' => $days,
             'rows' => $rows,
+            'tasks' => $this->inFull($rows, $core, $years, $practice),
             'plan' => self::toPlan($rows),
             'verdict' => CutOn::with($this->book)->judge($core, $years, $cut, $practice, $forecast),
             'logs' => $plant->workLogs->sortByDesc('on')->take(5),
             'left' => $plant->workLogs->whereNotNull('left_for_next_year')->sortByDesc('on')->take(3),
         ];
+    }
+
+    /**
+     * The prescription of each row, by the row's choice: a season's is worked out once.
+     *
+     * @param  list<DueRow>  $rows
+     * @return array<string, Task>
+     */
+    private function inFull(array $rows, CorePlant $plant, SiteYears $years, Practice $practice): array
+    {
+        $seasons = [];
+        $tasks = [];
+        foreach ($rows as $row) {
+            $season = $row->due->task->season;
+            $seasons[$season] ??= Prescriber::with($this->book)->prescribe($plant, $years->season($season), $practice);
+            $task = $seasons[$season]->task($row->due->task->key);
+            if ($task !== null) {
+                $tasks[(string) $row->choice()] = $task;
+            }
+        }
+
+        return $tasks;
     }
 
     /**

@@ -32,7 +32,7 @@ final readonly class SeasonFilter
             $request->string('q')->trim()->toString(),
             $request->integer('garden') ?: null,
             $request->integer('crew') ?: null,
-            isset($book->kinds[$kind]) ? $kind : null,
+            $book->has($kind) ? $kind : null,
             in_array($show, ['closing', 'open', 'missed', 'coming'], true) ? $show : null,
             Zoom::tryFrom($request->string('zoom')->toString()) ?? Zoom::Year,
             Grouping::tryFrom($request->string('by')->toString()) ?? Grouping::Garden,
@@ -81,14 +81,7 @@ final readonly class SeasonFilter
      */
     public static function matching(Builder $query, string $text, PlantBook $book): Builder
     {
-        $kinds = [];
-        foreach ($book->kinds as $kind) {
-            foreach ($kind->names() as $name) {
-                if (mb_stripos($name, $text) !== false) {
-                    $kinds[] = $kind->id;
-                }
-            }
-        }
+        $kinds = $book->named($text);
         $like = '%'.addcslashes($text, '%_\\').'%';
 
         return $query->where(static function (Builder $any) use ($like, $kinds): void {

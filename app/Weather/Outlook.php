@@ -114,7 +114,7 @@ final class Outlook
         $sum = GrowingDegreeDays::sum($days);
         $soFar = GrowingDegreeDays::sum(array_slice($days, 0, $first->daysUntil($today) + 1));
         $warmth = [];
-        foreach ($this->book->kinds as $kind) {
+        foreach ($this->book->all() as $kind) {
             if ($kind->bloomDegreeDays !== null) {
                 $reached = GrowingDegreeDays::reached($days, $kind->bloomDegreeDays);
                 $when = $reached ?? GrowingDegreeDays::foretell($sum, $known, $past, $kind->bloomDegreeDays);

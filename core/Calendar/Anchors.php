@@ -11,4 +11,11 @@ interface Anchors
 {
     /** @throws Fault when this year has no such anchor */
     public function day(Anchor $anchor): Day;
+
+    /**
+     * The same as plain numbers, for whoever works out thousands of windows.
+     *
+     * @return array<string, int> days since 1970-01-01, by anchor
+     */
+    public function numbers(): array;
 }

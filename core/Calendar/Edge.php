@@ -13,11 +13,15 @@ use PruningHook\Core\Fault;
  */
 final readonly class Edge
 {
+    /** @var non-empty-list<array{string, int}> anchor and days, as plain values */
+    private array $compiled;
+
     /** @param  non-empty-list<Offset>  $offsets */
     private function __construct(
         private array $offsets,
         private bool $latest,
     ) {
+        $this->compiled = array_map(static fn (Offset $offset): array => [$offset->anchor->value, $offset->days], $offsets);
     }
 
     /** @throws Fault when the words do not follow the grammar above */
@@ -30,12 +34,27 @@ final readonly class Edge
         return new self([Offset::parse($text)], false);
     }
 
+    /** @throws Fault when the year lacks an anchor this edge hangs on */
     public function in(Anchors $year): Day
     {
-        $chosen = $this->offsets[0]->in($year);
-        foreach (array_slice($this->offsets, 1) as $offset) {
-            $day = $offset->in($year);
-            $chosen = $this->latest ? Day::latest($chosen, $day) : Day::earliest($chosen, $day);
+        return Day::fromNumber($this->number($year->numbers()));
+    }
+
+    /**
+     * The same on plain numbers.
+     *
+     * @param  array<string, int>  $numbers  of a year, as `Anchors::numbers` gives them
+     *
+     * @throws Fault when the year lacks an anchor this edge hangs on
+     */
+    public function number(array $numbers): int
+    {
+        $chosen = null;
+        foreach ($this->compiled as [$anchor, $days]) {
+            $number = ($numbers[$anchor] ?? throw new Fault('this kind has no '.Anchor::from($anchor)->inWords())) + $days;
+            if ($chosen === null || ($this->latest ? $number > $chosen : $number < $chosen)) {
+                $chosen = $number;
+            }
         }
 
         return $chosen;
@@ -43,9 +62,7 @@ final readonly class Edge
 
     /**
      * The anchors this edge looks at.
-
      *
-
      * @return list<Anchor>
      */
     public function anchors(): array

@@ -9,42 +9,56 @@ use PruningHook\Core\Fault;
 /** One season of one kind at one site: the site's anchors and the kind's own. */
 final readonly class KindYear implements Anchors
 {
-    /** @param  array<string, Day>  $own */
+    /** @param  array<string, int>  $numbers  days since 1970-01-01, by anchor */
     private function __construct(
         public SiteYear $site,
-        private array $own,
+        private array $numbers,
     ) {
     }
 
+    /** The same season of the same kind is worked out once, however many plants and days ask for it. */
     public static function of(SiteYear $site, Phenology $phenology): self
     {
-        $own = $phenology->in($site);
-        $leafFall = $phenology->edge(Anchor::LeafFall);
-        if ($leafFall !== null) {
-            $own[Anchor::PreviousLeafFall->value] = $phenology->in($site->before())[Anchor::LeafFall->value];
-        }
+        return $site->kindYear($phenology, static function () use ($site, $phenology): self {
+            $numbers = $phenology->numbers($site);
+            if ($phenology->has(Anchor::LeafFall)) {
+                $numbers[Anchor::PreviousLeafFall->value] = $phenology->numbers($site->before())[Anchor::LeafFall->value];
+            }
 
-        return new self($site, $own);
-    }
-
-    /** @param  array<string, Day>  $own days worked out so far */
-    public static function with(SiteYear $site, array $own): self
-    {
-        return new self($site, $own);
+            return new self($site, $numbers);
+        });
     }
 
     public function has(Anchor $anchor): bool
     {
-        return isset($this->own[$anchor->value]);
+        return isset($this->numbers[$anchor->value]);
     }
 
     /** @throws Fault when the plant book gives this kind no such event */
     public function day(Anchor $anchor): Day
     {
-        return $this->own[$anchor->value] ?? match ($anchor) {
-            Anchor::BudBreak, Anchor::BloomStart, Anchor::BloomEnd, Anchor::FruitEnd, Anchor::LeafFall,
-            Anchor::PreviousLeafFall => throw new Fault(sprintf('this kind has no %s', $anchor->inWords())),
-            default => $this->site->day($anchor),
-        };
+        return Day::fromNumber($this->numbers[$anchor->value] ?? throw new Fault(sprintf('this kind has no %s', $anchor->inWords())));
+    }
+
+    public function numbers(): array
+    {
+        return $this->numbers;
+    }
+
+    /**
+     * The days it is in bloom; null where it has no bloom to speak of.
+     *
+     * @throws Fault where, on this site's year, bloom would end before it begins
+     */
+    public function bloom(): ?Span
+    {
+        if (! $this->has(Anchor::BloomStart) || ! $this->has(Anchor::BloomEnd)) {
+            return null;
+        }
+        [$start, $end] = [$this->day(Anchor::BloomStart), $this->day(Anchor::BloomEnd)];
+
+        return $end->isBefore($start)
+            ? throw new Fault(sprintf('on this site\'s year its bloom would end on %s, before it begins on %s', $end->inWords(), $start->inWords()))
+            : Span::of($start, $end);
     }
 }

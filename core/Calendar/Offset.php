@@ -30,11 +30,6 @@ final readonly class Offset
         return new self($anchor, (int) str_replace(' ', '', $part[2] ?? '0'));
     }
 
-    public function in(Anchors $year): Day
-    {
-        return $year->day($this->anchor)->plus($this->days);
-    }
-
     public function inWords(): string
     {
         if ($this->days === 0) {

@@ -12,9 +12,19 @@ final readonly class Phenology
     /** The order in which events are worked out; an event may lean only on those before it. */
     private const ORDER = [Anchor::BudBreak, Anchor::BloomStart, Anchor::BloomEnd, Anchor::FruitEnd, Anchor::LeafFall];
 
+    /** @var array<string, Edge> in the order in which they are worked out */
+    private array $inOrder;
+
     /** @param  array<string, Edge>  $edges */
     private function __construct(private array $edges)
     {
+        $inOrder = [];
+        foreach (self::ORDER as $anchor) {
+            if (isset($edges[$anchor->value])) {
+                $inOrder[$anchor->value] = $edges[$anchor->value];
+            }
+        }
+        $this->inOrder = $inOrder;
     }
 
     /**
@@ -53,17 +63,14 @@ final readonly class Phenology
         return $this->edges[$anchor->value] ?? null;
     }
 
-    /** @return array<string, Day> by anchor, worked out in order */
-    public function in(SiteYear $site): array
+    /** @return array<string, int> the site's anchors and the kind's own, as plain numbers, worked out in order */
+    public function numbers(SiteYear $site): array
     {
-        $days = [];
-        foreach (self::ORDER as $anchor) {
-            $edge = $this->edge($anchor);
-            if ($edge !== null) {
-                $days[$anchor->value] = $edge->in(KindYear::with($site, $days));
-            }
+        $numbers = $site->numbers();
+        foreach ($this->inOrder as $anchor => $edge) {
+            $numbers[$anchor] = $edge->number($numbers);
         }
 
-        return $days;
+        return $numbers;
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Calendar;
 
+use ArrayObject;
 use PruningHook\Core\Fault;
+use WeakMap;
 
 /**
  * One season at one site: from the midwinter that opens it to the next one, with the days of the site's anchors.
@@ -28,14 +30,26 @@ final readonly class SiteYear implements Anchors
     /** The autumn in which planning turns to the next season: this many days before its midwinter. */
     private const TURN_BEFORE_MIDWINTER = 45;
 
-    /** @param  array<string, Day>  $days */
+    /** @var WeakMap<Phenology, KindYear> the kinds' years worked out so far: thousands of plants and days ask for the same few */
+    private WeakMap $kinds;
+
+    /** @var ArrayObject<string, self> the neighbouring and the average season, worked out once */
+    private ArrayObject $known;
+
+    /** @param  array<string, int>  $numbers  days since 1970-01-01, by anchor */
     private function __construct(
         public Site $site,
         public int $season,
         public SeasonSeen $seen,
-        private array $days,
+        private array $numbers,
         private ?self $before,
     ) {
+        /** @var WeakMap<Phenology, KindYear> $kinds */
+        $kinds = new WeakMap;
+        $this->kinds = $kinds;
+        /** @var ArrayObject<string, self> $known */
+        $known = new ArrayObject;
+        $this->known = $known;
     }
 
     /**
@@ -52,19 +66,29 @@ final readonly class SiteYear implements Anchors
     /** The season before. */
     public function before(): self
     {
-        return $this->before ?? self::with($this->site, $this->season - 1, SeasonSeen::average(), null);
+        return $this->before ?? $this->known['before'] ??= self::with($this->site, $this->season - 1, SeasonSeen::average(), null);
     }
 
     /** The season after, of which nothing is seen yet. */
     public function after(): self
     {
-        return self::of($this->site, $this->season + 1, null, $this->seen);
+        return $this->known['after'] ??= self::of($this->site, $this->season + 1, null, $this->seen);
     }
 
     /** The same season as an average one, to tell what the signs have moved. */
     public function average(): self
     {
-        return $this->isAverage() ? $this : self::of($this->site, $this->season);
+        return $this->isAverage() ? $this : $this->known['average'] ??= self::of($this->site, $this->season);
+    }
+
+    /**
+     * A kind's year here: the one worked out before, or else what `$work` comes to.
+     *
+     * @param  callable(): KindYear  $work
+     */
+    public function kindYear(Phenology $phenology, callable $work): KindYear
+    {
+        return $this->kinds[$phenology] ??= $work();
     }
 
     public function isAverage(): bool
@@ -79,15 +103,15 @@ final readonly class SiteYear implements Anchors
         $firstFrost = ($site->firstFrost?->nearest($midwinter->plus(310)) ?? $midwinter->plus(self::FROSTLESS_AUTUMN))->plus($seen->autumn->days);
 
         return new self($site, $season, $seen, [
-            Anchor::Midwinter->value => $midwinter,
-            Anchor::LastFrost->value => $lastFrost,
-            Anchor::Midsummer->value => $site->hemisphere()->midsummerOf($season),
-            Anchor::FirstFrost->value => $firstFrost,
-            Anchor::PreviousFirstFrost->value => $before?->day(Anchor::FirstFrost)
+            Anchor::Midwinter->value => $midwinter->number,
+            Anchor::LastFrost->value => $lastFrost->number,
+            Anchor::Midsummer->value => $site->hemisphere()->midsummerOf($season)->number,
+            Anchor::FirstFrost->value => $firstFrost->number,
+            Anchor::PreviousFirstFrost->value => ($before?->day(Anchor::FirstFrost)
                 ?? $site->firstFrost?->nearest($midwinter->minus(55))
-                ?? $midwinter->minus(365 - self::FROSTLESS_AUTUMN),
-            Anchor::ForsythiaBloom->value => $lastFrost->minus(self::FORSYTHIA_BEFORE_LAST_FROST),
-            ...$seen->days,
+                ?? $midwinter->minus(365 - self::FROSTLESS_AUTUMN))->number,
+            Anchor::ForsythiaBloom->value => $lastFrost->minus(self::FORSYTHIA_BEFORE_LAST_FROST)->number,
+            ...array_map(static fn (Day $day): int => $day->number, $seen->days),
         ], $before);
     }
 
@@ -107,8 +131,13 @@ final readonly class SiteYear implements Anchors
 
     public function day(Anchor $anchor): Day
     {
-        return $this->days[$anchor->value]
-            ?? throw new Fault(sprintf('a site has no %s of its own', $anchor->inWords()));
+        return Day::fromNumber($this->numbers[$anchor->value]
+            ?? throw new Fault(sprintf('a site has no %s of its own', $anchor->inWords())));
+    }
+
+    public function numbers(): array
+    {
+        return $this->numbers;
     }
 
     /** The midwinter that ends the season. */

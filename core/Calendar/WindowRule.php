@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Calendar;
 
+use PruningHook\Core\Fault;
+
 /** A window before it meets a year: four edges hung on anchors. */
 final readonly class WindowRule
 {
@@ -28,13 +30,16 @@ final readonly class WindowRule
         ));
     }
 
+    /** @throws Fault when the year lacks an anchor an edge hangs on */
     public function in(Anchors $year): Window
     {
+        $numbers = $year->numbers();
+
         return Window::drawnBack(
-            $this->opens->in($year),
-            $this->bestFrom->in($year),
-            $this->bestTo->in($year),
-            $this->closes->in($year),
+            Day::fromNumber($this->opens->number($numbers)),
+            Day::fromNumber($this->bestFrom->number($numbers)),
+            Day::fromNumber($this->bestTo->number($numbers)),
+            Day::fromNumber($this->closes->number($numbers)),
         );
     }
 }

@@ -62,7 +62,7 @@ final readonly class Strip
             array_values(array_filter($bars)),
             array_map(static fn (Day $visit): float => $year->span->from->daysUntil($visit) * $mmPerDay, $year->visits),
             $year->span->holds($year->today) ? $year->span->from->daysUntil($year->today) * $mmPerDay : null,
-            $said === [] ? 'nothing is due in these months' : implode('; ', $said),
+            implode(' ', [...$year->faults, $said === [] ? 'nothing is due in these months' : implode('; ', $said)]),
         );
     }
 

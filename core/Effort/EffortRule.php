@@ -8,7 +8,6 @@ use PruningHook\Core\Amount\Working;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\Kind;
-use PruningHook\Core\Prescription\LoggedWork;
 use PruningHook\Core\Prescription\Outcome;
 use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Reason;
@@ -46,25 +45,17 @@ final readonly class EffortRule
     /** @param  float  $factor how many times as long it takes, because the pass before was missed */
     public function minutes(Plant $plant, Kind $kind, string $task, float $factor): Effort
     {
-        $height = $plant->heightMm ?? $kind->typicalHeightMm;
-        $each = $this->base + $this->perMetreHeight * $height / 1000 + $this->perStem * ($plant->stems?->all() ?? 0);
-        $rate = $each * $plant->count + $this->perMetreRun * ($plant->runMm ?? 0) / 1000;
-        $said = $this->inWords($plant, $height);
-        $logged = array_filter(
-            $plant->history,
-            static fn (LoggedWork $work): bool => $work->task === $task && $work->outcome === Outcome::Done && $work->minutes !== null,
-        );
-        $learned = $rate;
+        $rate = $this->rate($plant, $kind);
+        $logged = self::logged($plant, $task);
+        $learned = self::learned($rate, $logged);
+        $said = $this->inWords($plant, $plant->heightMm ?? $kind->typicalHeightMm);
         if ($logged !== []) {
-            $spent = array_sum(array_map(static fn (LoggedWork $work): int => (int) $work->minutes, $logged));
-            $learned = (self::WEIGHT_OF_RATE * $rate + $spent) / (self::WEIGHT_OF_RATE + count($logged));
             $said .= sprintf(
                 ': %d min by the usual rate, drawn towards the %d min it took on average over %d logged %s',
-                (int) round($rate), (int) round($spent / count($logged)), count($logged), count($logged) === 1 ? 'visit' : 'visits',
+                (int) round($rate), (int) round(array_sum($logged) / count($logged)), count($logged), count($logged) === 1 ? 'visit' : 'visits',
             );
         }
-
-        $minutes = max(1, (int) round($learned * $factor));
+        $minutes = self::whole($learned, $factor);
 
         return Effort::of($minutes, Reason::commonPractice('Time', $said), Working::of(
             'minutes',
@@ -72,6 +63,43 @@ final readonly class EffortRule
             sprintf('(%d x %d + %d) / (%d + %d) x %s', (int) round($rate), self::WEIGHT_OF_RATE, (int) round($learned * (self::WEIGHT_OF_RATE + count($logged)) - self::WEIGHT_OF_RATE * $rate), self::WEIGHT_OF_RATE, count($logged), rtrim(rtrim(number_format($factor, 1), '0'), '.')),
             "$minutes min", 'common practice',
         ));
+    }
+
+    /** The minutes alone, as `minutes` comes to them. */
+    public function alone(Plant $plant, Kind $kind, string $task, float $factor): int
+    {
+        return self::whole(self::learned($this->rate($plant, $kind), self::logged($plant, $task)), $factor);
+    }
+
+    private function rate(Plant $plant, Kind $kind): float
+    {
+        $each = $this->base + $this->perMetreHeight * ($plant->heightMm ?? $kind->typicalHeightMm) / 1000 + $this->perStem * ($plant->stems?->all() ?? 0);
+
+        return $each * $plant->count + $this->perMetreRun * ($plant->runMm ?? 0) / 1000;
+    }
+
+    /** @return list<int> the minutes this task of this plant took, each time it was done */
+    private static function logged(Plant $plant, string $task): array
+    {
+        $minutes = [];
+        foreach ($plant->history as $work) {
+            if ($work->task === $task && $work->outcome === Outcome::Done && $work->minutes !== null) {
+                $minutes[] = $work->minutes;
+            }
+        }
+
+        return $minutes;
+    }
+
+    /** @param  list<int>  $logged */
+    private static function learned(float $rate, array $logged): float
+    {
+        return (self::WEIGHT_OF_RATE * $rate + array_sum($logged)) / (self::WEIGHT_OF_RATE + count($logged));
+    }
+
+    private static function whole(float $learned, float $factor): int
+    {
+        return max(1, (int) round($learned * $factor));
     }
 
     private function inWords(Plant $plant, int $height): string

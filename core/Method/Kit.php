@@ -13,6 +13,7 @@ final readonly class Kit
      * @param  list<string>  $materials
      * @param  list<string>  $aftercare
      * @param  list<array{after_days: ?int, what: string}>  $followUps  days after the cut; null where it comes with the season
+     * @param  list<string>  $skills  what the hands must be able to handle
      */
     private function __construct(
         public array $tools,
@@ -23,6 +24,7 @@ final readonly class Kit
         public int $debrisLitres,
         public array $aftercare,
         public array $followUps,
+        public array $skills,
     ) {
     }
 
@@ -32,10 +34,11 @@ final readonly class Kit
      * @param  list<string>  $materials
      * @param  list<string>  $aftercare
      * @param  list<array{after_days: ?int, what: string}>  $followUps
+     * @param  list<string>  $skills
      */
-    public static function of(array $tools, int $people, array $gear, array $materials, int $debrisLitres, array $aftercare, array $followUps): self
+    public static function of(array $tools, int $people, array $gear, array $materials, int $debrisLitres, array $aftercare, array $followUps, array $skills): self
     {
-        return new self($tools, $people, $gear, $materials, $debrisLitres, $aftercare, $followUps);
+        return new self($tools, $people, $gear, $materials, $debrisLitres, $aftercare, $followUps, $skills);
     }
 
     /** @return array<string, mixed> the shape of docs/formats/prescription.schema.json */

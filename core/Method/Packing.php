@@ -28,23 +28,51 @@ final readonly class Packing
     }
 
     /**
-     * @param  list<Amount>  $amounts
-     * @param  int  $capPercent  of live growth that may go
+     * @param  int  $debrisLitres  as `debris` works them out
      */
-    public function for(Plant $plant, Kind $kind, TaskRule $task, Method $method, array $amounts, int $capPercent): Kit
+    public function for(Plant $plant, Kind $kind, TaskRule $task, Method $method, int $debrisLitres): Kit
     {
         $height = $plant->heightMm ?? $kind->typicalHeightMm;
-        $ladder = $height > $this->figures->number(Figure::Reach);
 
         return Kit::of(
-            $this->tools($kind, $method, $height, $ladder),
-            $ladder || in_array('spring-back', [...$kind->cautions, ...$task->cautions], true) ? 2 : 1,
+            $this->tools($kind, $method, $height, $this->needsLadder($height)),
+            $this->people($plant, $kind, $task),
             $this->gear($kind),
             $this->materials($plant, $kind, $method, $height),
-            $this->debris($plant, $kind, $method, $amounts, $capPercent)[0],
+            $debrisLitres,
             $kind->aftercare,
             $this->followUps($plant, $kind, $task),
+            $this->skills($plant, $kind, $method->key()),
         );
+    }
+
+    /** How many must be there at once: somebody foots the ladder, and long canes spring back. */
+    public function people(Plant $plant, Kind $kind, TaskRule $task): int
+    {
+        return $this->needsLadder($plant->heightMm ?? $kind->typicalHeightMm)
+            || in_array('spring-back', $kind->cautions, true) || in_array('spring-back', $task->cautions, true) ? 2 : 1;
+    }
+
+    /**
+     * What the hands must be able to handle, by the height to be reached, the thickest wood and the method.
+     *
+     * @return list<string> of `ladder`, `saw` and `shears`
+     */
+    public function skills(Plant $plant, Kind $kind, string $methodKey): array
+    {
+        $height = $plant->heightMm ?? $kind->typicalHeightMm;
+        $sheared = in_array($methodKey, self::SHEARED, true);
+
+        return array_keys(array_filter([
+            'ladder' => $this->needsLadder($height),
+            'saw' => ! $sheared && $this->thickest($kind, $height) > $this->figures->number(Figure::LoppersTo),
+            'shears' => $sheared,
+        ]));
+    }
+
+    private function needsLadder(int $heightMm): bool
+    {
+        return $heightMm > $this->figures->number(Figure::Reach);
     }
 
     /** The thickest wood to be met, in mm: the oldest stems of a plant this high. */

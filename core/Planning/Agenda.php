@@ -40,7 +40,7 @@ final readonly class Agenda
             if ($plant->planted !== null && $plant->planted->isAfter($year->end())) {
                 continue;
             }
-            foreach ($this->prescriber->prescribe($plant, $year, $practice, Span::of($from, $to))->tasks as $task) {
+            foreach ($this->prescriber->windows($plant, $year, $practice, Span::of($from, $to)) as $task) {
                 // A window that was over before the plant was in the ground is not its own.
                 if ($plant->planted === null || ! $task->window->closes->isBefore($plant->planted)) {
                     $due[] = DueTask::of($task, $plant->logged($task->key, $year->season), $today);
@@ -54,9 +54,7 @@ final readonly class Agenda
 
     /**
      * What bears on today: passed lately, open, or coming.
-
      *
-
      * @return list<DueTask>
      */
     public function around(Plant $plant, SiteYears $years, Practice $practice, Day $today): array

@@ -7,7 +7,7 @@ namespace PruningHook\Core\Planning;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Prescription\LoggedWork;
 use PruningHook\Core\Prescription\Outcome;
-use PruningHook\Core\Prescription\Task;
+use PruningHook\Core\Prescription\SeasonTask;
 
 /** One task of one plant, as it stands on a day. */
 final readonly class DueTask
@@ -21,17 +21,24 @@ final readonly class DueTask
     /** A window that passed unlogged is shown as missed for this long. */
     public const MISSED_DAYS = 30;
 
-    private function __construct(
-        public Task $task,
+    public Urgency $urgency;
+
+    /**
+     * @param  ?Outcome  $outcome  what the record says of it, if anything
+     * @param  ?Day  $loggedOn  when it was logged, where that is known
+     */
+    public function __construct(
+        public SeasonTask $task,
         public Day $today,
-        public Urgency $urgency,
-        public ?LoggedWork $logged,
+        public ?Outcome $outcome = null,
+        public ?Day $loggedOn = null,
     ) {
+        $this->urgency = self::urgency($task, $outcome, $today);
     }
 
-    public static function of(Task $task, ?LoggedWork $logged, Day $today): self
+    public static function of(SeasonTask $task, ?LoggedWork $logged, Day $today): self
     {
-        return new self($task, $today, self::urgency($task, $logged, $today), $logged);
+        return new self($task, $today, $logged?->outcome, $logged?->on);
     }
 
     /** Days until the window closes: negative once it has. */
@@ -46,13 +53,13 @@ final readonly class DueTask
         return $this->today->daysUntil($this->task->window->opens);
     }
 
-    private static function urgency(Task $task, ?LoggedWork $logged, Day $today): Urgency
+    private static function urgency(SeasonTask $task, ?Outcome $outcome, Day $today): Urgency
     {
         $left = $today->daysUntil($task->window->closes);
         $toOpening = $today->daysUntil($task->window->opens);
 
         return match (true) {
-            $logged?->outcome === Outcome::Done => Urgency::Done,
+            $outcome === Outcome::Done => Urgency::Done,
             $left < -self::MISSED_DAYS, $toOpening > self::COMING_DAYS => Urgency::Later,
             $left < 0 => Urgency::Missed,
             $toOpening > 0 => Urgency::Coming,

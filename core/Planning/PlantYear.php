@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Planning;
 
-use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\KindYear;
+use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Plant;
@@ -23,14 +25,16 @@ final readonly class PlantYear
      * @param  list<Closure>  $closed
      * @param  list<Span>  $bloom
      * @param  list<Day>  $visits
+     * @param  list<string>  $faults  what could not be worked out, and why
      */
-    private function __construct(
+    public function __construct(
         public Span $span,
         public Day $today,
         public array $tasks,
         public array $closed,
         public array $bloom,
         public array $visits,
+        public array $faults = [],
     ) {
     }
 
@@ -49,17 +53,7 @@ final readonly class PlantYear
         array $visits,
     ): self {
         $kind = $book->kind($plant->kind);
-        $closed = [];
-        $bloom = [];
-        foreach ($years->reaching($span->from, $span->to) as $year) {
-            $kindYear = KindYear::of($year, $kind->phenology);
-            if ($kindYear->has(Anchor::BloomStart) && $kindYear->has(Anchor::BloomEnd)) {
-                $bloom[] = Span::of($kindYear->day(Anchor::BloomStart), $kindYear->day(Anchor::BloomEnd));
-            }
-            foreach (Prescriber::closed($kind, $year) as $closure) {
-                $closed[(string) $closure->from] = $closure;
-            }
-        }
+        [$closed, $bloom, $faults] = self::nature($kind, $years->reaching($span->from, $span->to));
 
         return new self(
             $span,
@@ -68,7 +62,34 @@ final readonly class PlantYear
             array_values(array_filter($closed, static fn (Closure $closure): bool => $span->touches($closure->from, $closure->to))),
             array_values(array_filter($bloom, static fn (Span $flowers): bool => $span->touches($flowers->from, $flowers->to))),
             array_values(array_filter($visits, $span->holds(...))),
+            $faults,
         );
+    }
+
+    /**
+     * What a kind does of itself in some seasons: when it is closed, when it is in bloom, and what cannot be told.
+     *
+     * @param  list<SiteYear>  $seasons
+     * @return array{list<Closure>, list<Span>, list<string>} closures, bloom, faults; each fault once
+     */
+    public static function nature(Kind $kind, array $seasons): array
+    {
+        $closed = [];
+        $bloom = [];
+        $faults = [];
+        foreach ($seasons as $year) {
+            try {
+                $flowers = KindYear::of($year, $kind->phenology)->bloom();
+                $bloom = $flowers === null ? $bloom : [...$bloom, $flowers];
+            } catch (Fault $fault) {
+                $faults[] = ucfirst($fault->getMessage()).'.';
+            }
+            foreach (Prescriber::closed($kind, $year) as $closure) {
+                $closed[(string) $closure->from] = $closure;
+            }
+        }
+
+        return [array_values($closed), $bloom, array_slice($faults, 0, 1)];
     }
 
     /** The same plant's time, narrowed to a stretch of it. */
@@ -81,6 +102,7 @@ final readonly class PlantYear
             array_values(array_filter($this->closed, static fn (Closure $closure): bool => $span->touches($closure->from, $closure->to))),
             array_values(array_filter($this->bloom, static fn (Span $flowers): bool => $span->touches($flowers->from, $flowers->to))),
             array_values(array_filter($this->visits, $span->holds(...))),
+            $this->faults,
         );
     }
 

@@ -14,12 +14,19 @@ final readonly class Condition
 {
     public const FACTS = ['winter', 'form', 'aim', 'grafted'];
 
+    /** @var array<string, list<string>> what each line excludes, of those that do */
+    private array $excluded;
+
     /** @param  array<string, list<string>>  $wanted */
     private function __construct(
         private array $wanted,
         private ?int $fromYear,
         private ?int $toYear,
     ) {
+        $this->excluded = array_filter(array_map(static fn (array $values): array => array_values(array_map(
+            static fn (string $value): string => ltrim($value, '!'),
+            array_filter($values, static fn (string $value): bool => str_starts_with($value, '!')),
+        )), $wanted));
     }
 
     /** @throws Fault */
@@ -35,13 +42,17 @@ final readonly class Condition
 
     public function holds(Circumstances $plant): bool
     {
+        if ($this->wanted === [] && $this->fromYear === null && $this->toYear === null) {
+            return true;
+        }
         $year = $plant->yearInGround ?? PHP_INT_MAX;
         if ($year < ($this->fromYear ?? 1) || $year > ($this->toYear ?? PHP_INT_MAX)) {
             return false;
         }
         foreach ($this->wanted as $key => $values) {
             $answer = $plant->answer($key);
-            if (! in_array($answer, $values, true) && ! self::excludes($values, $answer)) {
+            // A value written `!renewal` holds for every answer but that one, none at all included.
+            if (! in_array($answer, $values, true) && (! isset($this->excluded[$key]) || in_array($answer, $this->excluded[$key], true))) {
                 return false;
             }
         }
@@ -50,22 +61,8 @@ final readonly class Condition
     }
 
     /**
-     * A value written `!renewal` holds for every answer but that one, none at all included.
-     *
-     * @param  list<string>  $values
-     */
-    private static function excludes(array $values, ?string $answer): bool
-    {
-        $excluded = array_map(static fn (string $value): string => ltrim($value, '!'), array_filter($values, static fn (string $value): bool => str_starts_with($value, '!')));
-
-        return $excluded !== [] && ! in_array($answer, $excluded, true);
-    }
-
-    /**
      * The questions of practice this looks at.
-
      *
-
      * @return list<string>
      */
     public function questions(): array

@@ -30,6 +30,25 @@ final readonly class Conditional
     }
 
     /**
+     * The first that holds for this plant, or null.
+     *
+     * @template V
+     *
+     * @param  list<self<V>>  $pieces
+     * @return ?V
+     */
+    public static function first(array $pieces, Circumstances $plant): mixed
+    {
+        foreach ($pieces as $piece) {
+            if ($piece->when->holds($plant)) {
+                return $piece->value;
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * All that hold for this plant, in the book's order.
      *
      * @template V

@@ -101,9 +101,7 @@ final readonly class Kind
 
     /**
      * The questions of practice any of its tasks depends on.
-
      *
-
      * @return list<string>
      */
     public function questions(): array
@@ -118,9 +116,7 @@ final readonly class Kind
 
     /**
      * Every name it answers to.
-
      *
-
      * @return list<string>
      */
     public function names(): array

@@ -4,30 +4,42 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\PlantBook;
 
+use ArrayObject;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Practice\SchoolQuestion;
 
 /** All kinds the product knows, found by id, botanical or common name in any writing of case, spaces and hyphens. */
 final readonly class PlantBook
 {
+    /** @var ArrayObject<string, Kind> kinds read so far */
+    private ArrayObject $read;
+
     /**
-     * @param  array<string, Kind>  $kinds  by id
-     * @param  array<string, string>  $names  folded name to id
+     * @param  array<string, KindNames>  $names  of every kind, by id
+     * @param  array<string, string>  $folded  folded name to id
      * @param  array<string, SchoolQuestion>  $questions  by key
      * @param  array<string, string>  $cautions  by key
+     * @param  array<string, string>  $putAside  what of the firm's own word cannot be read any more, by kind, and why
      */
     private function __construct(
-        public array $kinds,
-        private array $names,
+        public array $names,
+        private array $folded,
+        private KindSource $source,
         public array $questions,
         public array $cautions,
         public Sources $sources,
         public Figures $figures,
         public RemovalCaps $caps,
+        public array $putAside,
     ) {
+        /** @var ArrayObject<string, Kind> $read */
+        $read = new ArrayObject;
+        $this->read = $read;
     }
 
     /**
+     * The whole book at once, each kind held against the others.
+     *
      * @param  list<Kind>  $kinds
      * @param  array<string, SchoolQuestion>  $questions  by key
      * @param  array<string, string>  $cautions  by key
@@ -37,42 +49,132 @@ final readonly class PlantBook
     public static function of(array $kinds, array $questions, array $cautions, Sources $sources, Figures $figures, RemovalCaps $caps): self
     {
         $byId = [];
-        $names = [];
         foreach ($kinds as $kind) {
             $byId[$kind->id] = $kind;
-            foreach ($kind->names() as $name) {
-                $folded = self::fold($name);
-                if (($names[$folded] ?? $kind->id) !== $kind->id) {
-                    throw new Fault(sprintf('%s and %s are both called "%s"', $names[$folded], $kind->id, $name));
+            self::check($kind, $questions, $cautions);
+        }
+        $names = array_map(KindNames::of(...), $byId);
+
+        return self::lazy($names, self::folded($names), new ReadKinds($byId), $questions, $cautions, $sources, $figures, $caps);
+    }
+
+    /**
+     * A book whose kinds are read when they are asked for: one page rarely needs more than a few of them.
+     *
+     * @param  array<string, KindNames>  $names  of every kind, by id
+     * @param  array<string, string>  $folded  as `folded` makes them
+     * @param  array<string, SchoolQuestion>  $questions  by key
+     * @param  array<string, string>  $cautions  by key
+     * @param  array<string, string>  $putAside  by kind
+     */
+    public static function lazy(array $names, array $folded, KindSource $source, array $questions, array $cautions, Sources $sources, Figures $figures, RemovalCaps $caps, array $putAside = []): self
+    {
+        return new self($names, $folded, $source, $questions, $cautions, $sources, $figures, $caps, $putAside);
+    }
+
+    /**
+     * What each name, folded, stands for.
+     *
+     * @param  array<string, KindNames>  $names  by id
+     * @return array<string, string> folded name to id
+     *
+     * @throws Fault when two kinds claim one name
+     */
+    public static function folded(array $names): array
+    {
+        $folded = [];
+        foreach ($names as $id => $kind) {
+            foreach ($kind->all() as $name) {
+                $key = self::fold($name);
+                if (($folded[$key] ?? $id) !== $id) {
+                    throw new Fault(sprintf('%s and %s are both called "%s"', $folded[$key], $id, $name));
                 }
-                $names[$folded] = $kind->id;
-            }
-            foreach (array_diff($kind->questions(), array_keys($questions)) as $unknown) {
-                throw new Fault(sprintf('%s asks "%s", which schools.yaml does not describe', $kind->id, $unknown));
-            }
-            $named = [...$kind->cautions, ...array_merge(...array_values(array_map(
-                static fn (TaskRule $task): array => $task->cautions,
-                $kind->tasks,
-            )))];
-            foreach (array_diff($named, array_keys($cautions)) as $unknown) {
-                throw new Fault(sprintf('%s warns of "%s", which cautions.yaml does not describe', $kind->id, $unknown));
+                $folded[$key] = $id;
             }
         }
 
-        return new self($byId, $names, $questions, $cautions, $sources, $figures, $caps);
+        return $folded;
+    }
+
+    /**
+     * @param  array<string, SchoolQuestion>  $questions  by key
+     * @param  array<string, string>  $cautions  by key
+     *
+     * @throws Fault when the kind names a question or caution nobody describes
+     */
+    public static function check(Kind $kind, array $questions, array $cautions): void
+    {
+        foreach (array_diff($kind->questions(), array_keys($questions)) as $unknown) {
+            throw new Fault(sprintf('%s asks "%s", which schools.yaml does not describe', $kind->id, $unknown));
+        }
+        $named = [...$kind->cautions, ...array_merge(...array_values(array_map(
+            static fn (TaskRule $task): array => $task->cautions,
+            $kind->tasks,
+        )))];
+        foreach (array_diff($named, array_keys($cautions)) as $unknown) {
+            throw new Fault(sprintf('%s warns of "%s", which cautions.yaml does not describe', $kind->id, $unknown));
+        }
+    }
+
+    public function has(string $id): bool
+    {
+        return isset($this->names[$id]);
+    }
+
+    /**
+     * Every kind, by id; this reads the whole book.
+     *
+     * @return array<string, Kind>
+     */
+    public function all(): array
+    {
+        $kinds = [];
+        foreach ($this->names as $id => $names) {
+            $kinds[$id] = $this->kind($id);
+        }
+
+        return $kinds;
     }
 
     public function find(string $name): ?Kind
     {
-        $id = $this->names[self::fold($name)] ?? null;
+        $id = $this->folded[self::fold($name)] ?? null;
 
-        return $id === null ? null : $this->kinds[$id];
+        return $id === null ? null : $this->kind($id);
     }
 
     /** @throws Fault when the book has no such kind */
     public function kind(string $id): Kind
     {
-        return $this->kinds[$id] ?? throw new Fault(sprintf('the plant book has no kind "%s"', $id));
+        if (! isset($this->names[$id])) {
+            throw new Fault(sprintf('the plant book has no kind "%s"', $id).(isset($this->putAside[$id]) ? ': '.$this->putAside[$id] : ''));
+        }
+
+        return $this->read[$id] ??= $this->source->kind($id);
+    }
+
+    /** What a kind is called, also where the book has it no more. */
+    public function nameOf(string $id): string
+    {
+        return $this->names[$id]->name ?? str_replace('-', ' ', $id);
+    }
+
+    /**
+     * The kinds in one of whose names the text stands.
+     *
+     * @return list<string> ids
+     */
+    public function named(string $text): array
+    {
+        return array_keys(array_filter($this->names, static function (KindNames $names) use ($text): bool {
+            foreach ($names->all() as $name) {
+                if (mb_stripos($name, $text) !== false) {
+                    return true;
+                }
+            }
+
+            return false;
+        }));
     }
 
     /** The known name nearest to a misspelt one, or null where none is near. */
@@ -81,8 +183,8 @@ final readonly class PlantBook
         $folded = substr(self::fold($name), 0, 60);
         $best = null;
         $distance = max(3, intdiv(strlen($folded), 3)) + 1;
-        foreach ($this->kinds as $kind) {
-            foreach ($kind->names() as $known) {
+        foreach ($this->names as $names) {
+            foreach ($names->all() as $known) {
                 $far = levenshtein($folded, self::fold($known));
                 if ($far < $distance) {
                     [$best, $distance] = [$known, $far];

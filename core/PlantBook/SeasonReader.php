@@ -37,20 +37,40 @@ final readonly class SeasonReader
      */
     public function read(array $observations, SiteYear $average, array $near = []): SeasonSeen
     {
-        $signs = ['spring' => [], 'autumn' => []];
+        return $this->weigh([
+            ...array_map(fn (array $each): Sign => new Sign($each[0], $this->lateness($each[0], $each[1]), $each[2]), $near),
+            ...array_map(fn (Observation $seen): Sign => new Sign($seen, $this->lateness($seen, $average), null), $observations),
+        ]);
+    }
+
+    /**
+     * A season from signs whose lateness is known.
+     *
+     * @param  list<Sign>  $signs  the neighbours' first
+     */
+    public function weigh(array $signs): SeasonSeen
+    {
+        $halves = ['spring' => [], 'autumn' => []];
         $days = [];
-        foreach ($near as [$observation, $there, $name]) {
-            $signs[self::half($observation->event)][] = $this->sign($observation, $there, " at $name");
-        }
-        foreach ($observations as $observation) {
-            $signs[self::half($observation->event)][] = $this->sign($observation, $average, '');
-            $anchor = Anchor::tryFrom($observation->event);
-            if (in_array($anchor, self::SEEN_ITSELF, true)) {
-                $days[$anchor->value] = $observation->on;
+        foreach ($signs as $sign) {
+            $halves[self::half($sign->seen->event)][] = $sign;
+            $anchor = Anchor::tryFrom($sign->seen->event);
+            if ($sign->at === null && in_array($anchor, self::SEEN_ITSELF, true)) {
+                $days[$anchor->value] = $sign->seen->on;
             }
         }
 
-        return SeasonSeen::of($this->shift($signs['spring']), $this->shift($signs['autumn']), $days);
+        return SeasonSeen::of($this->shift($halves['spring']), $this->shift($halves['autumn']), $days);
+    }
+
+    /**
+     * Days by which a sign came later than the plant book expects it at its own site; negative where it came earlier.
+     *
+     * @throws Fault when the event is unknown or tells nothing of a season
+     */
+    public function lateness(Observation $observation, SiteYear $average): int
+    {
+        return $this->expected($observation->event, $average)->daysUntil($observation->on);
     }
 
     /**
@@ -85,20 +105,17 @@ final readonly class SeasonReader
         return $event === Anchor::FirstFrost->value || str_ends_with($event, '-leaf-fall') ? 'autumn' : 'spring';
     }
 
-    /** @return array{int, string} days late, and the sign in words */
-    private function sign(Observation $observation, SiteYear $year, string $where): array
-    {
-        $late = $this->expected($observation->event, $year)->daysUntil($observation->on);
-
-        return [$late, sprintf('%s%s on %s, %s', str_replace('-', ' ', $observation->event), $where, $observation->on->inWords(), self::late($late))];
-    }
-
-    /** @param  list<array{int, string}>  $signs */
+    /** @param  list<Sign>  $signs */
     private function shift(array $signs): Shift
     {
-        $days = array_column($signs, 0);
+        $days = array_map(static fn (Sign $sign): int => $sign->lateDays, $signs);
+        $named = array_slice($signs, 0, Shift::NAMED);
 
-        return Shift::of($days === [] || count($days) < $this->book->figures->number(Figure::SignsNeeded) ? 0 : self::median($days), array_column($signs, 1));
+        return Shift::of(
+            $days === [] || count($days) < $this->book->figures->number(Figure::SignsNeeded) ? 0 : self::median($days),
+            array_map(static fn (Sign $sign): string => $sign->inWords(), $named),
+            count($signs) - count($named),
+        );
     }
 
     private function expected(string $event, SiteYear $average): Day

@@ -12,6 +12,9 @@ use PruningHook\Core\Effort\EffortRule;
 /** One task of a kind's year, as the plant book knows it, before it meets a plant, a site and a school. */
 final readonly class TaskRule
 {
+    /** @var list<string> */
+    private array $questions;
+
     /**
      * @param  list<Conditional<string>>  $methods  method keys; the first that holds is used
      * @param  list<Conditional<TaskWindow>>  $windows  the first that holds is used
@@ -37,6 +40,11 @@ final readonly class TaskRule
         public bool $takesFloweringWood,
         public array $cautions,
     ) {
+        $questions = $when->questions();
+        foreach ([...$methods, ...$windows, ...$amounts, ...$steps] as $piece) {
+            $questions = [...$questions, ...$piece->when->questions()];
+        }
+        $this->questions = array_values(array_unique($questions));
     }
 
     /**
@@ -68,7 +76,7 @@ final readonly class TaskRule
 
     public function window(Circumstances $plant): ?TaskWindow
     {
-        return Conditional::holding($this->windows, $plant)[0] ?? null;
+        return Conditional::first($this->windows, $plant);
     }
 
     public function windowIn(KindYear $year, Circumstances $plant): ?Window
@@ -78,23 +86,16 @@ final readonly class TaskRule
 
     public function method(Circumstances $plant): string
     {
-        return Conditional::holding($this->methods, $plant)[0] ?? 'light-tidy';
+        return Conditional::first($this->methods, $plant) ?? 'light-tidy';
     }
 
     /**
      * The questions of practice this task depends on.
-
      *
-
      * @return list<string>
      */
     public function questions(): array
     {
-        $questions = $this->when->questions();
-        foreach ([...$this->methods, ...$this->windows, ...$this->amounts, ...$this->steps] as $piece) {
-            $questions = [...$questions, ...$piece->when->questions()];
-        }
-
-        return array_values(array_unique($questions));
+        return $this->questions;
     }
 }

@@ -46,6 +46,10 @@ final readonly class Practice
      */
     public function forPlant(array $plant): self
     {
+        if ($plant === [] && ! isset($this->chosen[PracticeLevel::Plant->value])) {
+            return $this;
+        }
+
         return new self(
             $this->questions,
             [...$this->chosen, PracticeLevel::Plant->value => self::checked($this->questions, $plant)],

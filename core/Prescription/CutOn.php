@@ -25,6 +25,7 @@ use PruningHook\Core\Prescription\Days\FlowerBudsLost;
 use PruningHook\Core\Prescription\Days\Nesting;
 use PruningHook\Core\Prescription\Days\NewlyPlanted;
 use PruningHook\Core\Prescription\Days\OverBudget;
+use PruningHook\Core\Prescription\Days\SeasonCase;
 use PruningHook\Core\Prescription\Days\SwollenBuds;
 use PruningHook\Core\Prescription\Days\TenderRegrowth;
 use PruningHook\Core\Prescription\Days\WeatherAhead;
@@ -57,7 +58,7 @@ final readonly class CutOn
      */
     public function judge(Plant $plant, SiteYears $years, Day $day, Practice $practice, ?Forecast $forecast = null): CutVerdict
     {
-        return $this->day($plant, $years->holding($day), $this->tasks($plant, $years, Span::of($day, $day), $practice), $day, $practice, $forecast ?? Forecast::none());
+        return $this->day($this->season($plant, $years->holding($day), $practice), $this->tasks($plant, $years, Span::of($day, $day), $practice), $day, $forecast ?? Forecast::none());
     }
 
     /**
@@ -73,11 +74,13 @@ final readonly class CutOn
         $runs = [];
         $run = null;
         $season = null;
+        $ends = $span->from;
         for ($day = $span->from; ! $day->isAfter($span->to); $day = $day->plus(1)) {
-            if ($season === null || ! $day->isBefore($season->end())) {
-                $season = $years->holding($day);
+            if ($season === null || ! $day->isBefore($ends)) {
+                $ends = $years->holding($day)->end();
+                $season = $this->season($plant, $years->holding($day), $practice);
             }
-            $verdict = $this->day($plant, $season, $tasks, $day, $practice, $forecast ?? Forecast::none());
+            $verdict = $this->day($season, $tasks, $day, $forecast ?? Forecast::none());
             if ($run !== null && $run->goesOnWith($verdict)) {
                 $run = $run->until($day);
 
@@ -92,14 +95,30 @@ final readonly class CutOn
         return $run === null ? [] : [...$runs, $run];
     }
 
-    /** @param  list<Task>  $tasks  of this season and those around it */
-    private function day(Plant $plant, SiteYear $season, array $tasks, Day $day, Practice $practice, Forecast $forecast): CutVerdict
+    private function season(Plant $plant, SiteYear $season, Practice $practice): SeasonCase
     {
-        $case = $this->dayCase($plant, $season, $tasks, $day, $practice, $forecast);
-        $closed = $this->closure($case->kind, $season, $day);
+        $kind = $this->book->kind($plant->kind);
+        $circumstances = Prescriber::circumstances($plant, $season, $practice);
+
+        return new SeasonCase(
+            $plant,
+            $kind,
+            KindYear::of($season, $kind->phenology),
+            KindYear::of($season->after(), $kind->phenology),
+            $circumstances->yearInGround,
+            array_values(array_filter($kind->tasks, static fn (TaskRule $rule): bool => $rule->when->holds($circumstances))),
+            Prescriber::closed($kind, $season),
+        );
+    }
+
+    /** @param  list<Task>  $tasks  of this season and those around it */
+    private function day(SeasonCase $season, array $tasks, Day $day, Forecast $forecast): CutVerdict
+    {
+        $closed = self::closure($season->closed, $day);
         if ($closed !== null) {
             return CutVerdict::of($day, DayState::Closed, [], [$closed], $this->next($tasks, $day));
         }
+        $case = $this->dayCase($season, $tasks, $day, $forecast);
         $consequences = array_values(array_filter(array_map(
             static fn (DayRule $rule): ?Consequence => $rule->judge($case),
             $this->rules,
@@ -111,7 +130,7 @@ final readonly class CutOn
             $reasons = array_merge(...array_map(static fn (Task $task): array => $task->whenReasons(), $case->open));
         } else {
             $state = DayState::AtACost;
-            $consequences = [...$consequences, ...$this->besideTheWindow($case->kind, $tasks, $day)];
+            $consequences = [...$consequences, ...$this->besideTheWindow($season->kind, $tasks, $day)];
         }
         // What weighs most is said first.
         usort($consequences, static fn (Consequence $a, Consequence $b): int => $b->state->severity() <=> $a->state->severity());
@@ -127,26 +146,12 @@ final readonly class CutOn
     }
 
     /** @param  list<Task>  $tasks */
-    private function dayCase(Plant $plant, SiteYear $season, array $tasks, Day $day, Practice $practice, Forecast $forecast): DayCase
+    private function dayCase(SeasonCase $season, array $tasks, Day $day, Forecast $forecast): DayCase
     {
-        $kind = $this->book->kind($plant->kind);
-        $circumstances = Prescriber::circumstances($plant, $season, $practice);
         $open = array_values(array_filter($tasks, static fn (Task $task): bool => $task->window->contains($day)));
-        [$cap, $source] = $this->book->caps->for($kind, $open === [] ? null : $open[0]->methodKey);
+        [$cap, $source] = $this->book->caps->for($season->kind, $open === [] ? null : $open[0]->methodKey);
 
-        return DayCase::of(
-            $day,
-            $plant,
-            $kind,
-            KindYear::of($season, $kind->phenology),
-            KindYear::of($season->after(), $kind->phenology),
-            $circumstances->yearInGround,
-            array_values(array_filter($kind->tasks, static fn (TaskRule $rule): bool => $rule->when->holds($circumstances))),
-            $open,
-            Budget::of($cap, $source, $plant->history, $season->season),
-            $forecast,
-            $this->book->figures,
-        );
+        return new DayCase($day, $season, $open, Budget::of($cap, $source, $season->plant->history, $season->year->site->season), $forecast, $this->book->figures);
     }
 
     /**
@@ -167,9 +172,10 @@ final readonly class CutOn
         return $tasks;
     }
 
-    private function closure(Kind $kind, SiteYear $season, Day $day): ?Reason
+    /** @param  list<Closure>  $closures */
+    private static function closure(array $closures, Day $day): ?Reason
     {
-        foreach (Prescriber::closed($kind, $season) as $closure) {
+        foreach ($closures as $closure) {
             if ($closure->contains($day)) {
                 return self::closed($closure);
             }

@@ -54,17 +54,60 @@ final readonly class Prescriber
         $kindYear = KindYear::of($year, $kind->phenology);
         $circumstances = self::circumstances($plant, $year, $practice);
         $tasks = [];
-        foreach ($kind->tasks as $rule) {
-            $timing = $rule->when->holds($circumstances) ? $rule->window($circumstances) : null;
-            $window = $timing?->rule->in($kindYear);
-            // How and how much is only worked out for what is asked for: most of a season's cost lies there.
-            if ($timing !== null && $window !== null && ($within === null || $within->touches($window->opens, $window->closes))) {
-                $tasks[] = $this->task($rule, $timing, $window, $plant, $kind, $kindYear, $circumstances);
-            }
+        foreach (self::timed($kind, $kindYear, $circumstances, $within) as [$rule, $timing, $window]) {
+            $tasks[] = $this->task($rule, $timing, $window, $plant, $kind, $kindYear, $circumstances);
         }
-        usort($tasks, static fn (Task $a, Task $b): int => $a->window->opens->number <=> $b->window->opens->number);
 
         return Prescription::of($plant->ref, $kind, $year->season, $tasks, self::closed($kind, $year));
+    }
+
+    /**
+     * The cheap way in: when each task falls, how long it takes and who can do it. The same tasks as `prescribe` gives,
+     * with the same windows and minutes, without steps, amounts and reasons: most of a season's cost lies there.
+     *
+     * @param  Practice  $practice  of firm and garden
+     * @param  ?Span  $within  only the tasks whose windows touch these days; all of them where left out
+     * @return list<SeasonTask> by opening
+     *
+     * @throws Fault when the kind is unknown or the plant not in the ground in this season
+     */
+    public function windows(Plant $plant, SiteYear $year, Practice $practice, ?Span $within = null): array
+    {
+        $kind = $this->book->kind($plant->kind);
+        $circumstances = self::circumstances($plant, $year, $practice);
+        $packing = Packing::with($this->book->figures);
+        $tasks = [];
+        foreach (self::timed($kind, KindYear::of($year, $kind->phenology), $circumstances, $within) as [$rule, , $window]) {
+            $method = $rule->method($circumstances);
+            $tasks[] = new SeasonTask(
+                $rule->key, $rule->name, $method, $year->season, $window,
+                $rule->effort->alone($plant, $kind, $rule->key, self::missedPass($rule, $plant, $kind, $year->season)->factor ?? 1.0),
+                $packing->people($plant, $kind, $rule),
+                $packing->skills($plant, $kind, $method),
+            );
+        }
+
+        return $tasks;
+    }
+
+    /**
+     * The tasks that hold for a plant in a season, each with its window there, by opening.
+     *
+     * @return list<array{TaskRule, TaskWindow, Window}>
+     */
+    private static function timed(Kind $kind, KindYear $year, Circumstances $circumstances, ?Span $within): array
+    {
+        $timed = [];
+        foreach ($kind->tasks as $rule) {
+            $timing = $rule->when->holds($circumstances) ? $rule->window($circumstances) : null;
+            $window = $timing?->rule->in($year);
+            if ($timing !== null && $window !== null && ($within === null || $within->touches($window->opens, $window->closes))) {
+                $timed[] = [$rule, $timing, $window];
+            }
+        }
+        usort($timed, static fn (array $a, array $b): int => $a[2]->opens->number <=> $b[2]->opens->number);
+
+        return $timed;
     }
 
     /** @throws Fault when the plant is not in the ground in this season */
@@ -119,6 +162,7 @@ final readonly class Prescriber
         [$cap, $capSource] = $this->book->caps->for($kind, $method->key());
         $budget = Budget::of($cap, $capSource, $plant->history, $year->site->season);
         $packing = Packing::with($this->book->figures);
+        [$litres, $debris] = $packing->debris($plant, $kind, $method, $amounts, $cap);
         $schools = array_map(static fn (string $key): Choice => $circumstances->choice($key), $rule->questions());
 
         return Task::of(
@@ -145,8 +189,8 @@ final readonly class Prescriber
                 $effort->reason,
                 $budget->reason(),
             ],
-            $packing->for($plant, $kind, $rule, $method, $amounts, $cap),
-            [...$workings, $effort->working, $budget->working(), $packing->debris($plant, $kind, $method, $amounts, $cap)[1]],
+            $packing->for($plant, $kind, $rule, $method, $litres),
+            [...$workings, $effort->working, $budget->working(), $debris],
         );
     }
 

@@ -71,6 +71,12 @@ final readonly class Task
         return new self($key, $name, $method, $methodKey, $rank, $season, $schools, $window, $amounts, $steps, $minutes, $cautions, $reasons, $kit, $workings);
     }
 
+    /** The same task as planning sees it. */
+    public function timed(): SeasonTask
+    {
+        return new SeasonTask($this->key, $this->name, $this->methodKey, $this->season, $this->window, $this->minutes, $this->kit->people, $this->kit->skills);
+    }
+
     /** One of its amounts by what it is of, or null where it has no such. */
     public function amount(string $what): ?Amount
     {

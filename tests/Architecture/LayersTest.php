@@ -18,7 +18,7 @@ final class LayersTest
             ->canOnlyDependOn()
             ->classes(
                 Selector::inNamespace('PruningHook\Core'),
-                Selector::classname('/^(InvalidArgumentException|Stringable|ArrayObject|BackedEnum|UnitEnum)$/', true),
+                Selector::classname('/^(InvalidArgumentException|Stringable|ArrayObject|WeakMap|BackedEnum|UnitEnum)$/', true),
             )
             ->because('the computation is tested and used without any framework');
     }

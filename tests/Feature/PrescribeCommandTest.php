@@ -19,7 +19,7 @@ final class PrescribeCommandTest extends TestCase
     public function test_all_kinds_answer_in_the_documented_shape(): void
     {
         $plants = array_values(array_map(static fn (Kind $kind): array => ['ref' => $kind->id, 'kind' => $kind->botanical, 'planted' => '2015-03-01',
-            'height_mm' => 2000, 'sure' => true, 'stems' => ['old' => 9, 'young' => 4]], TestBook::read()->kinds));
+            'height_mm' => 2000, 'sure' => true, 'stems' => ['old' => 9, 'young' => 4]], TestBook::read()->all()));
         $run = $this->prescribe(['season' => 2027, 'site' => self::SITE, 'practice' => ['crape-myrtle-height' => 'natural'], 'plants' => $plants]);
         self::assertSame([0, ''], [$run->getExitCode(), $run->getErrorOutput()]);
         $answer = json_decode($run->getOutput());

@@ -14,6 +14,6 @@ final class TestBook
 
     public static function read(): PlantBook
     {
-        return self::$book ??= (new PlantBookFiles(dirname(__DIR__, 2).'/plant-book', sys_get_temp_dir()))->read();
+        return self::$book ??= (new PlantBookFiles(dirname(__DIR__, 2).'/plant-book', sys_get_temp_dir()))->readAll();
     }
 }

@@ -63,7 +63,7 @@ final class BenchCommand extends Command
             $years[] = SiteYear::of(Site::of(50 + $garden / 100, -2, $garden, MonthDay::parse(sprintf('04-%02d', 1 + $garden % 30)),
                 MonthDay::parse(sprintf('10-%02d', 1 + $garden % 30)), WinterClass::Cool), 2027);
         }
-        $kinds = array_values($book->kinds);
+        $kinds = array_values($book->all());
         $plants = [];
         for ($index = 0; $index < self::PLANTS; $index++) {
             $plants[] = Plant::of("p$index", $kinds[$index % count($kinds)]->id, heightMm: 800 + $index % 3000, count: 1 + $index % 5);
@@ -92,7 +92,7 @@ final class BenchCommand extends Command
     private function judge(PlantBook $book): int
     {
         mt_srand(20270220);
-        $kinds = array_values($book->kinds);
+        $kinds = array_values($book->all());
         $aims = StemAims::with($book);
         $practice = Practice::of($book->questions);
         $cases = [];

@@ -28,7 +28,7 @@ final class CheckPlantBookCommand extends Command
                     $faults[] = "$file $id: $fault";
                 }
             }
-            $kinds = $faults === [] ? count($files->read()->kinds) : 0;
+            $kinds = $faults === [] ? count($files->readAll()->names) : 0;
         } catch (Fault $fault) {
             $faults[] = $fault->getMessage();
         }

@@ -36,7 +36,7 @@ final class OwnKindController extends Controller
     {
         $this->authorize('update', Firm::class);
 
-        return view('plant-book.form', ['kind' => $book->kinds[$kind] ?? abort(404), 'like' => null, 'book' => $book, 'entry' => $kinds->entry($kind)]);
+        return view('plant-book.form', ['kind' => $book->has($kind) ? $book->kind($kind) : abort(404), 'like' => null, 'book' => $book, 'entry' => $kinds->entry($kind)]);
     }
 
     public function update(OwnKindRequest $request, string $kind, OwnKinds $kinds): RedirectResponse

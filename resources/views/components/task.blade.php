@@ -1,5 +1,4 @@
-@props(['row'])
-@php($task = $row->due->task)
+@props(['row', 'task'])
 <article class="task">
     <div class="top">
         <h3>{{ $task->name }}</h3>
@@ -16,8 +15,8 @@
     <p class="mb-0 mt-2">
         @if ($row->visit)
             Planned for <a href="{{ route('visits.show', $row->visit) }}">{{ \App\Support\Say::date($row->visit->on->format('Y-m-d')) }}</a>.
-        @elseif ($row->due->logged?->outcome->value === 'done')
-            Done on {{ \App\Support\Say::date($row->due->logged->on) }}.
+        @elseif ($row->due->loggedOn && $row->due->urgency === PruningHook\Core\Planning\Urgency::Done)
+            Done on {{ \App\Support\Say::date($row->due->loggedOn) }}.
         @else
             @can('plan', $row->plant->garden)<a class="btn btn-outline-primary" href="{{ route('visits.create', [$row->plant->garden, 'tasks' => [(string) $row->choice()]]) }}">Plan a visit</a>@endcan
         @endif

@@ -9,7 +9,7 @@
         <form action="{{ route('own-kinds.create') }}" class="d-flex gap-2 align-items-end mb-3" style="max-width: 40rem">
             <div class="flex-fill"><label for="like">Begin from the kind it is most like</label><input class="form-control" id="like" name="like" list="kinds" value="{{ $like->name ?? request('like') }}"></div>
             <button class="btn {{ $like ? 'btn-quiet' : 'btn-primary' }}">Begin</button>
-            <datalist id="kinds">@foreach ($book->kinds as $each)<option value="{{ $each->name }}">{{ $each->botanical }}</option>@endforeach</datalist>
+            <datalist id="kinds">@foreach ($book->names as $each)<option value="{{ $each->name }}">{{ $each->botanical }}</option>@endforeach</datalist>
         </form>
         @if (! $like && request('like'))<p class="wrong-note">The plant book has no kind "{{ request('like') }}".@if ($near = $book->nearestName(request('like'))) Did you mean <a href="{{ route('own-kinds.create', ['like' => $near]) }}">{{ $near }}</a>?@endif</p>@endif
     @endif

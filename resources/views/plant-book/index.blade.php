@@ -1,10 +1,10 @@
 @php($months = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'])
 <x-layout title="Plant book">
-    <div class="head"><h1>Plant book</h1><p class="mb-0">{{ count($kinds) }} of {{ count($book->kinds) }} kinds @can('update', App\Models\Firm::class)<a class="btn btn-quiet ms-3 no-print" href="{{ route('own-kinds.create') }}">Add a kind of our own</a>@endcan</p></div>
+    <div class="head"><h1>Plant book</h1><p class="mb-0">{{ count($kinds) }} of {{ count($book->names) }} kinds @can('update', App\Models\Firm::class)<a class="btn btn-quiet ms-3 no-print" href="{{ route('own-kinds.create') }}">Add a kind of our own</a>@endcan</p></div>
     <form class="filters" action="{{ route('plant-book.index') }}">
         <div><label for="q">Any name, or family</label><input class="form-control" id="q" name="q" type="search" value="{{ $filter->text }}"></div>
         <div><label for="wood">Flowers on</label><select class="form-select" id="wood" name="wood"><option value="">any wood</option>@foreach (['old' => "last year's wood", 'new' => "this year's growth", 'both' => 'both', 'none' => 'grown for green'] as $value => $name)<option value="{{ $value }}" @selected($filter->wood?->value === $value)>{{ $name }}</option>@endforeach</select></div>
-        <div><label for="habit">Use</label><select class="form-select" id="habit" name="habit"><option value="">any</option>@foreach (collect($book->kinds)->pluck('habit')->unique()->sort() as $habit)<option value="{{ $habit }}" @selected($filter->habit === $habit)>{{ $habit }}</option>@endforeach</select></div>
+        <div><label for="habit">Use</label><select class="form-select" id="habit" name="habit"><option value="">any</option>@foreach (collect($book->names)->pluck('habit')->unique()->sort() as $habit)<option value="{{ $habit }}" @selected($filter->habit === $habit)>{{ $habit }}</option>@endforeach</select></div>
         <div><label for="month">Best pruned in</label><select class="form-select" id="month" name="month"><option value="">any month</option>@foreach ($months as $index => $month)<option value="{{ $index + 1 }}" @selected($filter->month === $index + 1)>{{ $month }}</option>@endforeach</select></div>
         <button class="btn btn-primary">Show</button>
     </form>

@@ -7,10 +7,10 @@
     @if ($own->isNotEmpty())
         @php($latest = $own->first())
         <section class="said d-block" aria-labelledby="own-title">
-            <h2 id="own-title" class="mt-0 border-0 mb-1">{{ $latest->like ? 'A kind of our own, like '.lcfirst($book->kinds[$latest->like]->name) : 'Corrected by the firm' }}</h2>
+            <h2 id="own-title" class="mt-0 border-0 mb-1">{{ $latest->like ? 'A kind of our own, like '.lcfirst($book->nameOf($latest->like)) : 'Corrected by the firm' }}</h2>
             <p class="mb-1">{{ $latest->note }} <span class="soft">{{ $latest->writtenBy?->name }}, {{ \App\Support\Say::date($latest->created_at->format('Y-m-d')) }}@if ($own->count() > 1); version {{ $own->count() }}@endif</span></p>
-            <details><summary>What differs from {{ $latest->like ? lcfirst($book->kinds[$latest->like]->name) : 'the book' }}</summary>
-                <table class="ledger"><thead><tr><th scope="col">What</th><th scope="col">{{ $latest->like ? ucfirst($book->kinds[$latest->like]->name) : 'The book' }}</th><th scope="col">Ours</th></tr></thead>
+            <details><summary>What differs from {{ $latest->like ? lcfirst($book->nameOf($latest->like)) : 'the book' }}</summary>
+                <table class="ledger"><thead><tr><th scope="col">What</th><th scope="col">{{ $latest->like ? ucfirst($book->nameOf($latest->like)) : 'The book' }}</th><th scope="col">Ours</th></tr></thead>
                     <tbody>@foreach ($differs as $each)<tr><td>{{ $each['what'] }}</td><td>{{ $each['was'] === '' ? 'nothing' : $each['was'] }}</td><td><b>{{ $each['is'] === '' ? 'nothing' : $each['is'] }}</b></td></tr>@endforeach</tbody></table>
             </details>
             @can('update', App\Models\Firm::class)<form method="post" action="{{ route('own-kinds.destroy', $kind->id) }}" class="no-print mt-1">@csrf @method('delete')<button class="btn btn-quiet">{{ $latest->like ? 'Take this kind out of the book' : 'Back to what the book says' }}</button></form>@endcan

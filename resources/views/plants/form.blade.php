@@ -13,7 +13,7 @@
                 <div class="col-md-4"><x-field name="planted_on" label="Planted on" type="date" :value="$plant->planted_on?->format('Y-m-d')" help="Leave empty where nobody knows." /></div>
                 <div class="col-md-4"><x-field name="count" label="How many" type="number" :value="$plant->count" min="1" required help="A group is one record." /></div>
             </div>
-            <datalist id="kinds">@foreach ($book->kinds as $kind)<option value="{{ $kind->name }}">{{ $kind->botanical }}</option>@endforeach</datalist>
+            <datalist id="kinds">@foreach ($book->names as $kind)<option value="{{ $kind->name }}">{{ $kind->botanical }}</option>@endforeach</datalist>
         </fieldset>
         <fieldset><legend>Its measures</legend>
             <div class="row">

@@ -65,7 +65,7 @@
                 </section>
             @endif
             <h2 class="mt-0">Prescription, season {{ $season }}</h2>
-            @foreach ($rows as $row)<x-task :row="$row" />@endforeach
+            @foreach ($rows as $row)<x-task :row="$row" :task="$tasks[(string) $row->choice()]" />@endforeach
             @if ($rows === [])<p>Nothing is to be done to it in the coming year.</p>@endif
             @if ($kind->phenology->has(PruningHook\Core\Calendar\Anchor::BloomStart))
                 <h2>At bloom</h2>

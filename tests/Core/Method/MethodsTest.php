@@ -47,7 +47,7 @@ final class MethodsTest extends TestCase
     public function test_every_method_the_book_uses_is_one_of_them_and_most_are_used(): void
     {
         $used = [];
-        foreach (TestBook::read()->kinds as $kind) {
+        foreach (TestBook::read()->all() as $kind) {
             foreach ($kind->tasks as $task) {
                 $used = [...$used, ...array_map(static fn ($piece): string => $piece->value, $task->methods)];
             }
@@ -92,7 +92,7 @@ final class MethodsTest extends TestCase
 
     public function test_no_task_of_the_book_lacks_a_kit(): void
     {
-        foreach (TestBook::read()->kinds as $kind) {
+        foreach (TestBook::read()->all() as $kind) {
             foreach ($this->prescribe(Plant::of('p', $kind->id))->tasks as $task) {
                 self::assertContains('eye protection', $task->kit->gear, $kind->id);
                 self::assertGreaterThanOrEqual(1, $task->kit->people);

@@ -62,7 +62,7 @@ final class StepsTest extends TestCase
     public static function methods(): array
     {
         $used = [];
-        foreach (TestBook::read()->kinds as $kind) {
+        foreach (TestBook::read()->all() as $kind) {
             foreach ($kind->tasks as $task) {
                 foreach ($task->methods as $method) {
                     $used[$method->value] = [$method->value];

@@ -111,7 +111,7 @@ final class PlanningTest extends TestCase
     {
         $log = $logged === null ? null : LoggedWork::of('winter-pass', 2027, $this->day('2027-01-20'), $logged, 40);
 
-        return DueTask::of($this->task(Plant::of('w', 'wisteria'), 'winter-pass'), $log, $this->day($today));
+        return DueTask::of($this->task(Plant::of('w', 'wisteria'), 'winter-pass')->timed(), $log, $this->day($today));
     }
 
     private function window(string ...$days): Window

@@ -33,7 +33,7 @@ final class EveryKindTest extends TestCase
     #[DataProvider('sites')]
     public function test_every_kind_has_a_best_day_in_a_year(Site $site): void
     {
-        foreach (TestBook::read()->kinds as $kind) {
+        foreach (TestBook::read()->all() as $kind) {
             $prescription = $this->prescribe(Plant::of('p', $kind->id), $site);
             $days = 0;
             foreach ($prescription->tasks as $task) {
@@ -62,7 +62,7 @@ final class EveryKindTest extends TestCase
 
     public function test_a_later_last_frost_never_makes_a_window_earlier(): void
     {
-        $kinds = array_keys(TestBook::read()->kinds);
+        $kinds = array_keys(TestBook::read()->all());
         $this->limitTo(150)->forAll(Generators::choose(0, count($kinds) - 1), Generators::choose(0, 40), Generators::choose(1, 25), Generators::elements('cold', 'cool'))
             ->then(function (int $index, int $start, int $later, string $winter) use ($kinds): void {
                 $kind = $kinds[$index];
@@ -98,7 +98,7 @@ final class EveryKindTest extends TestCase
     public function test_the_book_covers_what_a_crew_meets(): void
     {
         $book = TestBook::read();
-        self::assertGreaterThanOrEqual(150, count($book->kinds));
+        self::assertGreaterThanOrEqual(150, count($book->names));
         foreach (['Hydrangea macrophylla', 'Hydrangea paniculata', 'Hydrangea arborescens', 'Hydrangea quercifolia', 'Hydrangea petiolaris',
             'clematis group 1', 'clematis group 2', 'clematis group 3', 'red currant', 'white currant', 'gooseberry', 'summer raspberry',
             'autumn raspberry', 'blueberry', 'lavender', 'sage', 'perovskia', 'miscanthus', 'leylandii', 'yew', 'holly', 'apple', 'espalier apple', 'plum',

@@ -66,7 +66,7 @@ final class FiguresTest extends TestCase
     public function test_every_habit_in_the_book_has_a_cap(): void
     {
         $book = TestBook::read();
-        foreach ($book->kinds as $kind) {
+        foreach ($book->all() as $kind) {
             [$percent, $source] = $book->caps->for($kind, null);
             self::assertTrue($percent > 0 && $percent <= 100 && $source !== '', $kind->id);
         }

@@ -48,13 +48,13 @@ final class InheritanceTest extends TestCase
     public function test_a_file_that_is_not_yaml_is_named(): void
     {
         $this->expectExceptionMessage('broken.yaml');
-        $this->book(['kinds/broken.yaml' => "id: [x\n"])->read();
+        $this->book(['kinds/broken.yaml' => "id: [x\n"])->readAll();
     }
 
     public function test_a_fault_in_a_kind_names_file_kind_and_place(): void
     {
         $this->expectExceptionMessage('kinds/rose.yaml dog-rose: phenology.bud-break: "easter" is not an anchor of the year');
-        $this->book(['kinds/rose.yaml' => "id: dog-rose\nname: Dog rose\nbotanical: Rosa canina\nhabit: shrub\nwood: old\nphenology: {bud-break: easter}\ntasks: []\n"])->read();
+        $this->book(['kinds/rose.yaml' => "id: dog-rose\nname: Dog rose\nbotanical: Rosa canina\nhabit: shrub\nwood: old\nphenology: {bud-break: easter}\ntasks: []\n"])->readAll();
     }
 
     public function test_two_kinds_may_not_answer_to_one_name(): void
@@ -62,7 +62,7 @@ final class InheritanceTest extends TestCase
         $this->expectExceptionMessage('a and b are both called "Dog rose"');
         $kind = static fn (string $id): string => "  - {id: $id, name: Dog rose, botanical: Rosa $id, habit: shrub, wood: old, about: x, tasks: [{key: t, name: T, methods: [{use: thin}], windows: [{opens: midwinter, best_from: midwinter, best_to: midwinter, closes: midwinter, because: x}]}]}\n";
         $real = dirname(__DIR__, 3).'/plant-book';
-        $this->book(['kinds/rose.yaml' => "kinds:\n".$kind('a').$kind('b'), 'figures.yaml' => (string) file_get_contents("$real/figures.yaml"), 'general.yaml' => "removal_caps: {by_habit: {shrub: {percent: 33}}}\n"])->read();
+        $this->book(['kinds/rose.yaml' => "kinds:\n".$kind('a').$kind('b'), 'figures.yaml' => (string) file_get_contents("$real/figures.yaml"), 'general.yaml' => "removal_caps: {by_habit: {shrub: {percent: 33}}}\n"])->readAll();
     }
 
     public function test_a_changed_file_is_read_anew(): void
@@ -77,7 +77,7 @@ final class InheritanceTest extends TestCase
     public function test_an_empty_folder_is_told(): void
     {
         $this->expectExceptionMessage('no plant book files');
-        $this->book([])->read();
+        $this->book([])->readAll();
     }
 
     /** @param  array<string, string>  $files */

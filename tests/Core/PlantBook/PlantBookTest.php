@@ -43,7 +43,7 @@ final class PlantBookTest extends TestCase
         foreach ($kinds as [$file, $kind]) {
             self::assertSame([], $schema->faults(json_decode((string) json_encode($kind))), $file);
         }
-        self::assertCount(count($kinds), TestBook::read()->kinds);
+        self::assertCount(count($kinds), TestBook::read()->all());
     }
 
     public function test_the_schema_catches_a_misspelt_field(): void

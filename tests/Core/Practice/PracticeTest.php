@@ -76,7 +76,7 @@ final class PracticeTest extends TestCase
     public function test_every_school_of_the_book_is_asked_by_some_kind_and_its_default_is_an_answer(): void
     {
         $asked = [];
-        foreach (TestBook::read()->kinds as $kind) {
+        foreach (TestBook::read()->all() as $kind) {
             $asked = [...$asked, ...$kind->questions()];
         }
         foreach (TestBook::read()->questions as $question) {

@@ -65,7 +65,7 @@ final class CutOnTest extends TestCase
     public function test_every_day_of_the_year_has_a_state_and_a_reason_for_every_kind(): void
     {
         $span = Span::of($this->day('2027-01-01'), $this->day('2027-12-31'));
-        foreach (TestBook::read()->kinds as $kind) {
+        foreach (TestBook::read()->all() as $kind) {
             $runs = CutOn::with(TestBook::read())->through(Plant::of('p', $kind->id), SiteYears::of(Sites::missouri()), $span, $this->practice());
             $days = 0;
             foreach ($runs as $run) {

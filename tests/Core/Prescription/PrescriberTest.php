@@ -23,7 +23,7 @@ final class PrescriberTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function kinds(): iterable
     {
-        foreach (TestBook::read()->kinds as $kind) {
+        foreach (TestBook::read()->all() as $kind) {
             yield $kind->id => [$kind->id];
         }
     }

@@ -65,7 +65,7 @@ final class CoursesTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function kinds(): iterable
     {
-        foreach (array_keys(TestBook::read()->kinds) as $kind) {
+        foreach (array_keys(TestBook::read()->all()) as $kind) {
             yield $kind => [$kind];
         }
     }

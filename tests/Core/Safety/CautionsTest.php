@@ -68,7 +68,7 @@ final class CautionsTest extends TestCase
     public function test_every_caution_is_short_and_called_for_somewhere(): void
     {
         $called = ['power-line', 'road', 'glass', 'nests', 'ladder', 'thorns'];
-        foreach (TestBook::read()->kinds as $kind) {
+        foreach (TestBook::read()->all() as $kind) {
             $called = [...$called, ...$kind->cautions];
             foreach ($kind->tasks as $task) {
                 $called = [...$called, ...$task->cautions];
