@@ -35,6 +35,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/', [SeasonController::class, 'index'])->name('season');
     Route::get('season/groups/{group}', [SeasonController::class, 'group'])->name('season.group');
     Route::get('search', [SearchController::class, 'index'])->name('search');
+    Route::get('search/gardens', [SearchController::class, 'gardens'])->name('search.gardens');
 
     Route::get('frost-dates', [FrostController::class, 'show'])->name('frost');
     Route::resource('gardens', GardenController::class)->except('destroy');

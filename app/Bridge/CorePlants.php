@@ -4,52 +4,56 @@ declare(strict_types=1);
 
 namespace App\Bridge;
 
+use App\Due\SignShifts;
 use App\Models\Firm;
 use App\Models\Garden;
-use App\Models\Observation;
 use App\Models\Plant;
 use App\Models\WorkLog;
-use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Amount\FloweringHeight;
 use PruningHook\Core\Amount\Thirds;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\SeasonSeen;
+use PruningHook\Core\Calendar\Shift;
 use PruningHook\Core\Calendar\Site;
-use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\WinterClass;
-use PruningHook\Core\PlantBook\Figure;
-use PruningHook\Core\PlantBook\Observation as CoreObservation;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\PlantBook\SeasonReader;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\LoggedWork;
 use PruningHook\Core\Prescription\Plant as CorePlant;
 use PruningHook\Core\Prescription\StemCount;
 
-/** Turns rows into the core's values. Nothing else does. */
+/** Turns rows into the core's values. Nothing else does. One serves a whole request, so that nothing is read twice. */
 final class CorePlants
 {
     private ?Firm $firm = null;
 
-    /** @var ?Collection<int, Observation> */
-    private ?Collection $observations = null;
-
     /** @var array<int, SiteYears> */
     private array $years = [];
+
+    /** @var array<string, Site> */
+    private array $places = [];
+
+    /** @var array<int, Practice> */
+    private array $practices = [];
 
     public function __construct(private readonly PlantBook $book)
     {
     }
 
-    /** @throws \PruningHook\Core\Fault when the row holds what the core refuses */
-    public function plant(Plant $row): CorePlant
+    /**
+     * @param  ?list<LoggedWork>  $history  its record, where it is read already and only windows and minutes are asked for
+     *
+     * @throws \PruningHook\Core\Fault when the row holds what the core refuses
+     */
+    public function plant(Plant $row, ?array $history = null): CorePlant
     {
         return CorePlant::of(
             ref: (string) $row->id,
             kind: $row->kind,
-            planted: $row->planted_on === null ? null : self::day($row->planted_on),
+            planted: $row->planted_on,
             heightMm: $row->height_mm,
             spreadMm: $row->spread_mm,
             runMm: $row->run_mm,
@@ -59,16 +63,16 @@ final class CorePlants
             form: $row->form,
             aim: $row->aim,
             grafted: $row->grafted,
-            practice: $row->practice,
+            practice: $this->known($row->practice),
             hazards: $row->hazards,
-            history: array_values($row->workLogs->map(static fn (WorkLog $log): LoggedWork => LoggedWork::of(
-                $log->task, $log->season, self::day($log->on), $log->outcome, $log->minutes,
+            history: $history ?? array_values($row->workLogs->map(static fn (WorkLog $log): LoggedWork => LoggedWork::of(
+                $log->task, $log->season, $log->on, $log->outcome, $log->minutes,
                 $log->removed_percent, in_array('Nest', $log->findings, true) || $log->why === 'Nest found',
                 collect($log->amounts)->contains(static fn (array $amount): bool => $amount['what'] === Thirds::TAKE && $amount['value'] > 0),
             ))->all()),
             pruningsG: $row->prunings_g,
             budMortalityPercent: $row->bud_mortality_percent,
-            growthSeenMm: self::growthSeen($row),
+            growthSeenMm: $history === null ? self::growthSeen($row) : [],
         );
     }
 
@@ -109,57 +113,81 @@ final class CorePlants
         );
     }
 
-    /** The garden's site through its seasons, with the signs its crew and its neighbours' have seen. */
-    public function years(Garden $row): SiteYears
+    /** A place as far as its distance from others goes. */
+    public function place(float $latitude, float $longitude): Site
     {
-        return $this->years[$row->id] ??= $this->readYears($row);
+        return $this->places["$latitude $longitude"] ??= Site::of($latitude, $longitude, 0, null, null, WinterClass::Warm);
     }
 
-    private function readYears(Garden $row): SiteYears
+    /**
+     * The garden's site through its seasons, with what the signs its crew and its neighbours' have seen come to.
+     *
+     * @throws \PruningHook\Core\Fault when the garden lies nowhere on earth, or lacks its frost dates
+     */
+    public function years(Garden $row): SiteYears
     {
-        $site = $this->site($row);
-        $reader = SeasonReader::with($this->book);
+        if (isset($this->years[$row->id])) {
+            return $this->years[$row->id];
+        }
+        app(SignShifts::class)->weighAllIfDue($this->firm());
         $seasons = [];
-        foreach ($this->observations()->groupBy('season') as $season => $seen) {
-            $season = (int) $season;
-            $average = SiteYear::of($site, $season);
-            $near = [];
-            foreach ($seen->where('garden_id', '!=', $row->id) as $observation) {
-                $there = $this->site($observation->garden);
-                if ($site->kilometresTo($there) <= $this->book->figures->number(Figure::NeighboursWithin)) {
-                    $near[] = [self::observation($observation), SiteYear::of($there, $season), $observation->garden->name];
-                }
-            }
-            $seasons[$season] = $reader->read(
-                array_values($seen->where('garden_id', $row->id)->map(self::observation(...))->all()),
-                $average,
-                $near,
+        foreach (DB::table('garden_seasons')->where('garden_id', $row->id)->get() as $kept) {
+            $seasons[(int) $kept->season] = SeasonSeen::of(
+                Shift::of((int) $kept->spring_days, self::words($kept->spring_from), (int) $kept->spring_more),
+                Shift::of((int) $kept->autumn_days, self::words($kept->autumn_from), (int) $kept->autumn_more),
+                array_map(Day::fromNumber(...), (array) json_decode($kept->days, true)),
             );
         }
 
-        return SiteYears::of($site, $seasons);
+        return $this->years[$row->id] = SiteYears::of($this->site($row), $seasons);
     }
 
-    /** @return Collection<int, Observation> */
-    private function observations(): Collection
+    /** @return list<string> */
+    private static function words(string $json): array
     {
-        return $this->observations ??= Observation::query()->with('garden')->get()->sortBy('on');
+        return array_values(array_filter((array) json_decode($json, true), is_string(...)));
     }
 
-    private static function observation(Observation $row): CoreObservation
+    /** What was worked out of a garden is forgotten: it has changed within this request. */
+    public function forget(): void
     {
-        return CoreObservation::of($row->event, self::day($row->on));
+        $this->years = $this->practices = [];
+        $this->firm = null;
     }
 
+    /** The schools of firm and garden. What the book no longer knows of them is put aside, and said by `putAside`. */
     public function practice(Garden $row): Practice
     {
-        $this->firm ??= Firm::ours();
-
-        return Practice::of($this->book->questions, $this->firm->practice, $row->practice);
+        return $this->practices[$row->id] ??= Practice::of($this->book->questions, $this->known($this->firm()->practice), $this->known($row->practice));
     }
 
-    public static function day(Carbon $date): Day
+    /**
+     * The choices that the book no longer offers, in words: what stands in their place is said by the prescription.
+     *
+     * @param  array<string, string>  $practice  question to option
+     * @return list<string>
+     */
+    public function putAside(array $practice): array
     {
-        return Day::parse($date->format('Y-m-d'));
+        $aside = [];
+        foreach (array_diff_key($practice, $this->known($practice)) as $question => $option) {
+            $aside[] = sprintf('The choice "%s" for "%s" is put aside: the plant book no longer offers it.', $option, $this->book->questions[$question]->name ?? $question);
+        }
+
+        return $aside;
+    }
+
+    public function firm(): Firm
+    {
+        return $this->firm ??= Firm::ours();
+    }
+
+    /**
+     * @param  array<string, string>  $practice  question to option
+     * @return array<string, string>
+     */
+    private function known(array $practice): array
+    {
+        return array_filter($practice, fn (string $option, string $question): bool => isset($this->book->questions[$question]->options[$option]), ARRAY_FILTER_USE_BOTH);
     }
 }

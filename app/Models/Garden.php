@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Search\SearchTables;
 use Database\Factories\GardenFactory;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
 
 /**
  * @property int $id
@@ -25,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $winter
  * @property array<string, string> $practice question to option
  * @property ?string $notes
+ * @property int $revision raised by every change that what is due here rests on
+ * @property bool $own_practice
  * @property-read ?Crew $crew
  * @property-read Collection<int, Plant> $plants
  * @property-read Collection<int, Observation> $observations
@@ -45,6 +49,24 @@ final class Garden extends Model
     }
 
     protected $attributes = ['practice' => '{}'];
+
+    /** The garden of an id or a name, or the first that is called so in part; null where there is none. */
+    public static function called(string $text): ?self
+    {
+        if ($text === '') {
+            return null;
+        }
+
+        return (ctype_digit($text) ? self::query()->find((int) $text) : null)
+            ?? self::query()->where('name', $text)->first()
+            ?? self::query()->whereKey(DB::table('gardens')->whereIn('id', SearchTables::ids('gardens', $text))->orderBy('name')->limit(1)->pluck('id')->all())->first();
+    }
+
+    /** The garden that stands for the others where one must. */
+    public static function first(): ?self
+    {
+        return self::query()->whereKey(DB::table('gardens')->min('id'))->first();
+    }
 
     /** @return BelongsTo<Crew, $this> */
     public function crew(): BelongsTo

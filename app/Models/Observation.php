@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\AsDay;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Illuminate\Support\Carbon;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\PlantBook\SeasonReader;
 
 /**
@@ -15,8 +16,9 @@ use PruningHook\Core\PlantBook\SeasonReader;
  * @property int $id
  * @property int $garden_id
  * @property string $event as core/PlantBook/Observation has it
- * @property Carbon $on
+ * @property Day $on
  * @property int $season
+ * @property ?int $late_days against the day the book expects at its garden
  * @property-read Garden $garden
  * @property-read ?User $seenBy
  */
@@ -53,7 +55,7 @@ final class Observation extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['on' => 'date'];
+        return ['on' => AsDay::class];
     }
 
     /** @return BelongsTo<Garden, $this> */

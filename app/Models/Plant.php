@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\AsDay;
 use Database\Factories\PlantFactory;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
@@ -11,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
-use Illuminate\Support\Carbon;
+use PruningHook\Core\Calendar\Day;
 
 /**
  * @property int $id
@@ -19,7 +20,7 @@ use Illuminate\Support\Carbon;
  * @property string $kind the plant book's id
  * @property string $label
  * @property ?string $bed
- * @property ?Carbon $planted_on
+ * @property ?Day $planted_on
  * @property int $count
  * @property ?int $height_mm
  * @property ?int $spread_mm
@@ -35,6 +36,7 @@ use Illuminate\Support\Carbon;
  * @property list<string> $hazards
  * @property array<string, string> $practice question to option
  * @property ?string $notes
+ * @property bool $own_practice
  * @property-read Garden $garden
  * @property-read Collection<int, WorkLog> $workLogs
  * @property-read Collection<int, VisitTask> $visitTasks
@@ -53,7 +55,7 @@ final class Plant extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['planted_on' => 'date', 'grafted' => 'boolean', 'hazards' => 'array', 'practice' => 'array'];
+        return ['planted_on' => AsDay::class, 'grafted' => 'boolean', 'hazards' => 'array', 'practice' => 'array'];
     }
 
     protected $attributes = ['hazards' => '[]', 'practice' => '{}', 'count' => 1];
@@ -70,10 +72,10 @@ final class Plant extends Model
         return $this->hasMany(WorkLog::class);
     }
 
-    /** @return HasMany<VisitTask, $this> */
+    /** @return HasMany<VisitTask, $this> without the prescriptions, which are long */
     public function visitTasks(): HasMany
     {
-        return $this->hasMany(VisitTask::class);
+        return $this->hasMany(VisitTask::class)->select(['id', 'visit_id', 'plant_id', 'task', 'season', 'position', 'minutes']);
     }
 
     /** @return HasMany<BloomNote, $this> */

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\AsDay;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\Day;
 
 /**
  * A day's work of one crew in one garden.
@@ -16,9 +18,10 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $garden_id
  * @property ?int $crew_id
- * @property Carbon $on
+ * @property Day $on
  * @property ?string $outside_reason why the day lies outside the common window, where it does
  * @property ?int $planned_by
+ * @property int $unlogged tasks that wait for their log
  * @property-read Garden $garden
  * @property-read ?Crew $crew
  * @property-read Collection<int, VisitTask> $tasks
@@ -30,7 +33,7 @@ final class Visit extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['on' => 'date'];
+        return ['on' => AsDay::class];
     }
 
     /** @return BelongsTo<Garden, $this> */
@@ -53,7 +56,14 @@ final class Visit extends Model
 
     public function minutes(): int
     {
-        return (int) $this->tasks->sum(static fn (VisitTask $task): int => $task->prescribed['minutes']);
+        return (int) $this->tasks->sum('minutes');
+    }
+
+    /** Counts anew how many of a visit's tasks wait for their log: the round asks for it of every visit. */
+    public static function recount(mixed $visit): void
+    {
+        DB::table('visits')->where('id', $visit)->update(['unlogged' => DB::table('visit_tasks')->where('visit_id', $visit)
+            ->whereNotExists(static fn ($log) => $log->from('work_logs')->whereColumn('work_logs.visit_task_id', 'visit_tasks.id'))->count()]);
     }
 
     public function isLogged(): bool

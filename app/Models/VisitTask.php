@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $task
  * @property int $season
  * @property int $position
+ * @property int $minutes as prescribed
  * @property Prescribed $prescribed
  * @property ?array{state: State, aim: array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string, grafted: bool, young: int, pencil: int, school: string}} $cut_plan the stems and the aim they were judged by for this visit
  * @property-read Visit $visit
@@ -30,7 +31,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  */
 final class VisitTask extends Model
 {
-    protected $fillable = ['visit_id', 'plant_id', 'task', 'season', 'position', 'prescribed', 'cut_plan'];
+    protected $fillable = ['visit_id', 'plant_id', 'task', 'season', 'position', 'minutes', 'prescribed', 'cut_plan'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\AsDay;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Illuminate\Support\Carbon;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Prescription\Outcome;
 
 /**
@@ -17,7 +18,7 @@ use PruningHook\Core\Prescription\Outcome;
  * @property int $plant_id
  * @property string $task
  * @property int $season
- * @property Carbon $on
+ * @property Day $on
  * @property Outcome $outcome
  * @property ?string $why
  * @property ?int $minutes
@@ -44,7 +45,7 @@ final class WorkLog extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['on' => 'date', 'outcome' => Outcome::class, 'amounts' => 'array', 'findings' => 'array'];
+        return ['on' => AsDay::class, 'outcome' => Outcome::class, 'amounts' => 'array', 'findings' => 'array'];
     }
 
     protected $attributes = ['amounts' => '[]', 'findings' => '[]'];

@@ -21,7 +21,7 @@ final readonly class AnchorScreen
     /** @return array<string, mixed> */
     public function show(Day $today): array
     {
-        $garden = Garden::query()->get()->sortBy('id')->first();
+        $garden = Garden::first();
         $year = $garden === null ? null : $this->bridge->years($garden)->season(SiteYear::seasonOn($this->bridge->site($garden), $today));
 
         return [

@@ -9,7 +9,7 @@ use App\Models\Garden;
 use Illuminate\Http\Request;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
-use PruningHook\Core\Calendar\SiteYears;
+use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\PlantBook\FloweringWood;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -43,10 +43,11 @@ final readonly class KindFilter
     /** @return list<Kind> by name */
     public function kinds(PlantBook $book, Day $today): array
     {
+        $best = $this->month === null ? null : $this->best($book, $today);
         $found = array_filter($book->all(), fn (Kind $kind): bool => ($this->wood === null || $kind->wood === $this->wood)
             && ($this->habit === null || $kind->habit === $this->habit)
             && $this->named($kind)
-            && ($this->month === null || $this->bestIn($kind, $book, $today)));
+            && ($best === null || in_array($kind->id, $best, true)));
         usort($found, static fn (Kind $a, Kind $b): int => strcasecmp($a->name, $b->name));
 
         return $found;
@@ -63,29 +64,40 @@ final readonly class KindFilter
         return false;
     }
 
-    /** Months differ from place to place: the firm's first garden stands for the others. */
-    private function bestIn(Kind $kind, PlantBook $book, Day $today): bool
+    /**
+     * Kinds with a best day in the month. Months differ from place to place: the firm's first garden stands for the others.
+     *
+     * @return list<string> ids
+     */
+    private function best(PlantBook $book, Day $today): array
     {
-        $years = self::where();
-        if ($years === null) {
-            return false;
+        $garden = Garden::first();
+        if ($garden === null) {
+            return [];
         }
-        $season = SiteYear::seasonOn($years->site, $today);
-        foreach (Prescriber::with($book)->prescribe(Plant::of('kind', $kind->id), $years->season($season), Practice::of($book->questions))->tasks as $task) {
-            for ($day = $task->window->bestFrom; ! $day->isAfter($task->window->bestTo); $day = $day->plus(7)) {
-                if ($day->month() === $this->month) {
-                    return true;
+        $years = app(CorePlants::class)->years($garden);
+        $season = $years->season(SiteYear::seasonOn($years->site, $today));
+        $practice = Practice::of($book->questions);
+        $best = [];
+        foreach ($book->all() as $kind) {
+            foreach (Prescriber::with($book)->windows(Plant::of('kind', $kind->id), $season, $practice) as $task) {
+                if (self::touches($task->window, (int) $this->month)) {
+                    $best[] = $kind->id;
                 }
             }
         }
 
-        return false;
+        return $best;
     }
 
-    private static function where(): ?SiteYears
+    private static function touches(Window $window, int $month): bool
     {
-        $garden = Garden::query()->get()->sortBy('id')->first();
+        for ($day = $window->bestFrom; ! $day->isAfter($window->bestTo); $day = $day->plus(7)) {
+            if ($day->month() === $month) {
+                return true;
+            }
+        }
 
-        return $garden === null ? null : app(CorePlants::class)->years($garden);
+        return $window->bestTo->month() === $month;
     }
 }

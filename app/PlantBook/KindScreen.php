@@ -28,6 +28,9 @@ use PruningHook\Core\Prescription\Prescriber;
 /** A kind's page: its year in one of the firm's gardens, its tasks, schools and sources. */
 final readonly class KindScreen
 {
+    /** Plants of the kind before it says how many more there are. */
+    private const LISTED = 12;
+
     public function __construct(
         private PlantBook $book,
         private CorePlants $bridge,
@@ -36,10 +39,11 @@ final readonly class KindScreen
     }
 
     /** @return array<string, mixed> */
-    public function show(Kind $kind, ?int $gardenId, Day $today): array
+    public function show(Kind $kind, string $called, Day $today): array
     {
-        $gardens = Garden::query()->get()->sortBy('name');
-        $garden = $gardens->firstWhere('id', $gardenId) ?? $gardens->first();
+        $garden = Garden::called($called) ?? Garden::first();
+        $ours = Plant::query();
+        $ours->where('kind', $kind->id);
         $years = $garden === null ? SiteYears::of(self::anywhere()) : $this->bridge->years($garden);
         $practice = $garden === null ? Practice::of($this->book->questions) : $this->bridge->practice($garden);
         /** @var Collection<int, OwnKind> $own */
@@ -50,20 +54,23 @@ final readonly class KindScreen
         $span = Span::of($today->minus(45), $today->plus(319));
         $days = CutOn::with($this->book)->through($plant, $years, $span, $practice);
 
+        $year = PlantYear::gather($this->book, $plant, $years, $practice, $today, $span, []);
+
         return [
             'kind' => $kind,
             'book' => $this->book,
             'season' => $season,
             'garden' => $garden,
-            'gardens' => $gardens,
             'today' => $today,
             'tasks' => Prescriber::with($this->book)->prescribe($plant, $years->season($season), $practice)->tasks,
-            'ring' => Ring::of(PlantYear::gather($this->book, $plant, $years, $practice, $today, $span, []), $days),
+            'faults' => $year->faults,
+            'ring' => Ring::of($year, $days),
             'days' => $days,
             'questions' => array_intersect_key($this->book->questions, array_flip($kind->questions())),
             'own' => $own,
             'differs' => $latest === null ? [] : $this->form->differences($latest),
-            'ours' => Plant::query()->with('garden')->where('kind', $kind->id)->orderBy('label')->get(),
+            'count' => (clone $ours)->count(),
+            'ours' => $ours->with('garden')->orderBy('id')->limit(self::LISTED)->get(),
         ];
     }
 

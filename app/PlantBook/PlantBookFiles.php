@@ -63,7 +63,7 @@ final readonly class PlantBookFiles
             $names,
             $folded,
             new WrittenKinds($entries, $ours, $reader),
-            $questions, $cautions, $sources, $figures, $caps, $putAside,
+            $questions, $cautions, $sources, $figures, $caps, $putAside, $this->mark(),
         );
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Bridge\CorePlants;
+use App\Due\Watch;
 use App\Models\OwnKind;
 use App\PlantBook\PlantBookFiles;
 use App\Weather\SimulatedStation;
@@ -14,10 +16,16 @@ use PruningHook\Core\PlantBook\PlantBook;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    public function boot(): void
+    {
+        Watch::start();
+    }
+
     public function register(): void
     {
+        $this->app->scoped(CorePlants::class);
         $this->app->singleton(WeatherStation::class, SimulatedStation::class);
         $this->app->singleton(PlantBookFiles::class, static fn (): PlantBookFiles => new PlantBookFiles(base_path('plant-book'), storage_path('framework')));
-        $this->app->singleton(PlantBook::class, static fn (Application $app): PlantBook => $app->make(PlantBookFiles::class)->read(OwnKind::inForce()));
+        $this->app->scoped(PlantBook::class, static fn (Application $app): PlantBook => $app->make(PlantBookFiles::class)->read(OwnKind::inForce()));
     }
 }

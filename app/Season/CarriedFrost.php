@@ -6,12 +6,16 @@ namespace App\Season;
 
 use App\Bridge\CorePlants;
 use App\Models\Garden;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Hopkins;
 use PruningHook\Core\Calendar\Site;
 
 /** Frost dates carried to a new garden from the nearest one that has them, by Hopkins' law. */
 final readonly class CarriedFrost
 {
+    private const CANDIDATES = 8;
+
     public function __construct(private CorePlants $bridge)
     {
     }
@@ -21,9 +25,9 @@ final readonly class CarriedFrost
     {
         $nearest = null;
         $away = INF;
-        foreach (Garden::query()->get()->whereNotNull('last_frost') as $garden) {
+        foreach ($this->candidates($site, $besides) as $garden) {
             $km = $this->bridge->site($garden)->kilometresTo($site);
-            if ($garden->id !== $besides?->id && $km < $away) {
+            if ($km < $away) {
                 [$nearest, $away] = [$garden, $km];
             }
         }
@@ -43,5 +47,20 @@ final readonly class CarriedFrost
                 $delay === 0 ? 'on the same day' : sprintf('%d days %s', abs($delay), $delay > 0 ? 'later' : 'earlier'), $delay > 0 ? 'earlier' : 'later',
             ),
         ];
+    }
+
+    /**
+     * The few gardens with frost dates that lie nearest on a flat map: one of them is the nearest on the globe.
+     *
+     * @return Collection<int, Garden>
+     */
+    private function candidates(Site $site, ?Garden $besides): Collection
+    {
+        $narrower = cos(deg2rad($site->latitude));
+        $ids = DB::table('gardens')->whereNotNull('last_frost')->where('id', '!=', $besides->id ?? 0)
+            ->orderByRaw('(latitude - ?) * (latitude - ?) + (longitude - ?) * (longitude - ?) * ?', [$site->latitude, $site->latitude, $site->longitude, $site->longitude, $narrower ** 2])
+            ->limit(self::CANDIDATES)->pluck('id')->all();
+
+        return Garden::query()->whereKey($ids)->get();
     }
 }

@@ -34,16 +34,21 @@ enum Grouping: string
     {
         return match ($this) {
             self::Garden => $plant->garden->name,
-            self::Kind => $book->kind($plant->kind)->name,
+            self::Kind => $book->nameOf($plant->kind),
             self::Crew => $plant->garden->crew->name ?? 'No crew yet',
-            self::Urgency => match ($year->mostPressing()) {
-                Urgency::Closing => 'Closing within two weeks',
-                Urgency::Missed => 'Passed and not logged',
-                Urgency::Open => 'Open now',
-                Urgency::Coming => 'Coming in six weeks',
-                Urgency::Done => 'Done',
-                Urgency::Later => 'Later',
-            },
+            self::Urgency => self::pressing($year->mostPressing()),
+        };
+    }
+
+    public static function pressing(Urgency $urgency): string
+    {
+        return match ($urgency) {
+            Urgency::Closing => 'Closing within two weeks',
+            Urgency::Missed => 'Passed and not logged',
+            Urgency::Open => 'Open now',
+            Urgency::Coming => 'Coming in six weeks',
+            Urgency::Done => 'Done',
+            Urgency::Later => 'Later',
         };
     }
 

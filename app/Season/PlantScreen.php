@@ -37,7 +37,7 @@ final readonly class PlantScreen
     /** @return array<string, mixed> */
     public function show(Plant $plant, Day $today, Day $cut): array
     {
-        $plant->load(['garden', 'workLogs.loggedBy', 'visitTasks.visit']);
+        $plant->load(['garden.crew', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id'], 'bloomNotes', 'visitTasks.visit']);
         $kind = $this->book->kind($plant->kind);
         $core = $this->bridge->plant($plant);
         $years = $this->bridge->years($plant->garden);
@@ -46,16 +46,20 @@ final readonly class PlantScreen
         $practice = $this->bridge->practice($plant->garden);
         $forecast = $this->outlook->forecast($years->site, $today);
         $days = CutOn::with($this->book)->through($core, $years, $span, $practice, $forecast);
-        $rows = $this->once($this->rows->for([$plant], $today, $span->from, $span->to));
+        $rows = $this->once($this->rows->of($plant, $today, $span));
+
+        $year = $this->years->of($plant, $today, $span);
 
         return [
             ...$this->drawing->show($plant, $rows[0]->due->task->key ?? null),
             'budgets' => YearsBudget::of($core, SiteYear::seasonOn($years->site, $today), ...$this->book->caps->for($kind, $rows[0]->due->task->methodKey ?? null)),
             'plant' => $plant,
+            'putAside' => $this->bridge->putAside($plant->practice),
             'kind' => $kind,
             'today' => $today,
             'season' => SiteYear::seasonOn($years->site, $today),
-            'ring' => Ring::of($this->years->of($plant, $today, $span), $days),
+            'faults' => $year->faults,
+            'ring' => Ring::of($year, $days),
             'days' => $days,
             'rows' => $rows,
             'tasks' => $this->inFull($rows, $core, $years, $practice),

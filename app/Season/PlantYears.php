@@ -40,7 +40,7 @@ final readonly class PlantYears
             $this->bridge->practice($plant->garden),
             $today,
             $span,
-            array_values($plant->visitTasks->map(static fn (VisitTask $task): Day => CorePlants::day($task->visit->on))->unique('number')->all()),
+            array_values($plant->visitTasks->map(static fn (VisitTask $task): Day => $task->visit->on)->unique('number')->all()),
         );
     }
 }

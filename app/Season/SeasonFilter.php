@@ -4,96 +4,102 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Models\Plant;
-use Illuminate\Database\Eloquent\Builder;
+use App\Models\Garden;
+use App\Search\SearchTables;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Planning\Urgency;
 use PruningHook\Core\PlantBook\PlantBook;
 
 /** What the Season screen is narrowed to; all of it stands in the address, so that a view can be kept as a link. */
 final readonly class SeasonFilter
 {
+    /** @param  list<string>  $kinds  those in one of whose names the text stands */
     private function __construct(
         public string $text,
-        public ?int $garden,
+        public ?Garden $garden,
         public ?int $crew,
         public ?string $kind,
-        public ?string $show,
+        public ?Urgency $show,
         public Zoom $zoom,
         public Grouping $by,
+        private array $kinds,
     ) {
     }
 
     public static function from(Request $request, PlantBook $book): self
     {
         $kind = $request->string('kind')->toString();
-        $show = $request->string('show')->toString();
+        $text = $request->string('q')->trim()->toString();
+        $show = Urgency::tryFrom($request->string('show')->toString());
 
         return new self(
-            $request->string('q')->trim()->toString(),
-            $request->integer('garden') ?: null,
+            $text,
+            Garden::called($request->string('garden')->trim()->toString()),
             $request->integer('crew') ?: null,
             $book->has($kind) ? $kind : null,
-            in_array($show, ['closing', 'open', 'missed', 'coming'], true) ? $show : null,
+            in_array($show, KeptTasks::URGENCIES, true) ? $show : null,
             Zoom::tryFrom($request->string('zoom')->toString()) ?? Zoom::Year,
             Grouping::tryFrom($request->string('by')->toString()) ?? Grouping::Garden,
+            $text === '' ? [] : $book->named($text),
         );
     }
 
-    /** @return Builder<Plant> */
-    public function plants(PlantBook $book): Builder
+    /**
+     * Narrows a query on `season_tasks` or `kept_plants`, which both name plant, garden and kind.
+     *
+     * @param  'season_tasks'|'kept_plants'  $table
+     */
+    public function narrow(Builder $query, string $table, Day $today): Builder
     {
-        $query = Plant::query()->with(['garden.crew', 'workLogs', 'bloomNotes', 'visitTasks.visit']);
-        $query->orderBy('garden_id')->orderBy('bed')->orderBy('label');
+        $this->narrowGardens($query, "$table.garden_id");
+        if ($this->kind !== null) {
+            $query->where("$table.kind", $this->kind);
+        }
+        if ($this->text !== '') {
+            self::matching($query, $this->text, $this->kinds, $table);
+        }
+        if ($this->show !== null && $table === 'kept_plants') {
+            $query->whereIn('kept_plants.plant_id', KeptTasks::urgent(DB::table('season_tasks')->select('season_tasks.plant_id'), $this->show, $today));
+        }
+
+        return $query;
+    }
+
+    public function narrowGardens(Builder $query, string $column): Builder
+    {
         if ($this->garden !== null) {
-            $query->where('garden_id', $this->garden);
+            $query->where($column, $this->garden->id);
         }
         if ($this->crew !== null) {
-            $query->whereHas('garden', fn (Builder $garden) => $garden->where('crew_id', $this->crew));
-        }
-        if ($this->kind !== null) {
-            $query->where('kind', $this->kind);
+            $query->whereIn($column, DB::table('gardens')->select('id')->where('crew_id', $this->crew));
         }
 
-        return $this->text === '' ? $query : self::matching($query, $this->text, $book);
+        return $query;
     }
 
     /**
-     * Only the plants that can stand in one group of the wall. What is pressing only shows once it is worked out.
+     * Rows whose plant's label or place, garden, client or address, or kind in any of its names, holds the text.
      *
-     * @param  Builder<Plant>  $query
-     * @return Builder<Plant>
+     * @param  list<string>  $kinds
      */
-    public function ofGroup(Builder $query, string $key): Builder
+    public static function matching(Builder $query, string $text, array $kinds, string $table): Builder
     {
-        return match ($this->by) {
-            Grouping::Garden => $query->where('garden_id', (int) $key),
-            Grouping::Kind => $query->where('kind', $key),
-            Grouping::Crew => $query->whereHas('garden', static fn (Builder $garden) => $key === '0' ? $garden->whereNull('crew_id') : $garden->where('crew_id', (int) $key)),
-            Grouping::Urgency => $query,
-        };
+        return $query->where(static fn (Builder $any) => $any->whereIn("$table.kind", $kinds)
+            ->orWhereIn($table === 'plants' ? 'plants.id' : "$table.plant_id", SearchTables::ids('plants', $text))
+            ->orWhereIn("$table.garden_id", SearchTables::ids('gardens', $text)));
     }
 
-    /**
-     * Plants whose label, place, garden or kind, in any of its names, holds the text.
-     *
-     * @param  Builder<Plant>  $query
-     * @return Builder<Plant>
-     */
-    public static function matching(Builder $query, string $text, PlantBook $book): Builder
+    /** True where whole gardens are looked at, so that what is kept of gardens will do. */
+    public function isOfGardens(): bool
     {
-        $kinds = $book->named($text);
-        $like = '%'.addcslashes($text, '%_\\').'%';
-
-        return $query->where(static function (Builder $any) use ($like, $kinds): void {
-            $any->whereIn('kind', array_unique($kinds))
-                ->orWhereLike('label', $like)
-                ->orWhereLike('bed', $like)
-                ->orWhereHas('garden', static fn (Builder $garden) => $garden->whereLike('name', $like)->orWhereLike('client', $like));
-        });
+        return $this->text === '' && $this->kind === null && $this->show === null;
     }
 
     public function isOn(): bool
     {
-        return $this->text !== '' || $this->garden !== null || $this->crew !== null || $this->kind !== null || $this->show !== null;
+        return ! $this->isOfGardens() || $this->garden !== null || $this->crew !== null;
     }
 }

@@ -11,7 +11,7 @@ use PruningHook\Core\Drawing\Strip;
 /** One group of the wall: either a strip for each plant, or, where the wall is folded, one line for all of them. */
 final readonly class WallGroup
 {
-    /** @param  list<array{plant: Plant, strip: Strip}>  $rows  empty where it is folded */
+    /** @param  list<array{plant: Plant, strip: Strip, faults: list<string>}>  $rows  empty where it is folded */
     public function __construct(
         public string $key,
         public string $heading,

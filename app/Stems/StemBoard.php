@@ -79,7 +79,7 @@ final readonly class StemBoard
             'hand' => $inHand === null ? null : $stems[$inHand] ?? null,
             'inWords' => $this->words($judged),
             'tasks' => VisitTask::query()->with('visit')->where('plant_id', $plant->id)->doesntHave('log')->get()
-                ->filter(static fn (VisitTask $task): bool => ! CorePlants::day($task->visit->on)->isBefore(Today::day()))->values(),
+                ->filter(static fn (VisitTask $task): bool => ! $task->visit->on->isBefore(Today::day()))->values(),
         ];
     }
 

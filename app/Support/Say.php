@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use Carbon\CarbonInterface;
 use Illuminate\Support\Carbon;
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Calendar\Day;
@@ -48,11 +47,11 @@ final readonly class Say
     }
 
     /** A time of day in the firm's own time zone, "07:05", of minutes after midnight UTC. */
-    public static function clock(int $minutes, CarbonInterface $day): string
+    public static function clock(int $minutes, Day $day): string
     {
         $zone = config('hook.time_zone');
 
-        return Carbon::parse($day->format('Y-m-d'), 'UTC')->addMinutes($minutes)->setTimezone(is_string($zone) ? $zone : 'UTC')->format('H:i');
+        return Carbon::parse((string) $day, 'UTC')->addMinutes($minutes)->setTimezone(is_string($zone) ? $zone : 'UTC')->format('H:i');
     }
 
     public static function length(?int $mm): ?string

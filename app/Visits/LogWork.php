@@ -20,7 +20,7 @@ final readonly class LogWork
             'plant_id' => $task->plant_id,
             'task' => $task->task,
             'season' => $task->season,
-            'on' => $task->visit->on->format('Y-m-d'),
+            'on' => $task->visit->on,
             'outcome' => $said['outcome'],
             'why' => $said['why'] ?? null,
             'minutes' => $said['minutes'] ?? null,

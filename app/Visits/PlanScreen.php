@@ -4,76 +4,82 @@ declare(strict_types=1);
 
 namespace App\Visits;
 
+use App\Due\Basis;
+use App\Due\DueKeeper;
 use App\Models\Garden;
 use App\Season\DueRow;
-use App\Season\DueRows;
+use App\Season\KeptTasks;
 use Illuminate\Http\Request;
-use Illuminate\Validation\ValidationException;
+use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Planning\CommonWindow;
 use PruningHook\Core\Planning\DueTask;
-use PruningHook\Core\Planning\Job;
-use PruningHook\Core\Planning\Urgency;
+use PruningHook\Core\Prescription\SeasonTask;
+use stdClass;
 
 /** What the planning page shows: what could be done, what is chosen, and the days the chosen share. */
 final readonly class PlanScreen
 {
-    /** How far ahead tasks are offered. */
-    private const DAYS_AHEAD = 180;
-
     public function __construct(
-        private DueRows $rows,
-        private PlanVisit $plan,
+        private DueKeeper $keeper,
+        private KeptTasks $tasks,
     ) {
     }
 
     /** @return array<string, mixed> */
     public function show(Garden $garden, Request $request, Day $today): array
     {
-        $garden->load(['plants' => ['garden', 'workLogs', 'visitTasks.visit']]);
+        $this->keeper->ensure([$garden->id]);
         /** @var list<string> $chosen */
         $chosen = array_values(array_filter((array) $request->old('tasks', $request->input('tasks', [])), is_string(...)));
-        $jobs = $this->jobs($garden, $chosen);
-        $common = PlanVisit::common($jobs);
+        $tasks = $this->chosen($garden, $chosen);
+        $common = CommonWindow::of(...array_map(static fn (SeasonTask $task): Window => $task->window, $tasks));
 
         return [
             'garden' => $garden,
             'today' => $today,
             'rows' => $this->offered($garden, $today),
             'chosen' => $chosen,
-            'jobs' => $jobs,
+            'tasks' => $tasks,
             'common' => $common,
-            'minutes' => array_sum(array_map(static fn (Job $job): int => $job->task->minutes, $jobs)),
+            'minutes' => array_sum(array_map(static fn (SeasonTask $task): int => $task->minutes, $tasks)),
             'suggested' => self::suggested($common, $today),
             'on' => $this->day($request) ?? self::suggested($common, $today),
         ];
     }
 
-    /** @return list<DueRow> */
+    /** @return list<DueRow> by opening */
     private function offered(Garden $garden, Day $today): array
     {
-        $rows = array_filter(
-            $this->rows->for($garden->plants, $today, $today->minus(DueTask::MISSED_DAYS), $today->plus(self::DAYS_AHEAD)),
-            static fn (DueRow $row): bool => $row->due->urgency !== Urgency::Done && $row->visit === null,
-        );
-        usort($rows, static fn (DueRow $a, DueRow $b): int => $a->due->task->window->opens->number <=> $b->due->task->window->opens->number);
-
-        return $rows;
+        return array_values(array_filter($this->tasks->rows(
+            DB::table('season_tasks')->where('garden_id', $garden->id)->where('done', false)->where('closes', '>=', $today->number - DueTask::MISSED_DAYS)
+                ->where('opens', '<=', $today->number + Basis::PLANNED_AHEAD)->orderBy('opens')->orderBy('id'), $today,
+        ), static fn (DueRow $row): bool => $row->visit === null));
     }
 
     /**
+     * What is kept of the chosen tasks. A link to tasks that are no longer there still opens the page, without them.
+     *
      * @param  list<string>  $chosen
-     * @return list<Job>
+     * @return list<SeasonTask>
      */
-    private function jobs(Garden $garden, array $chosen): array
+    private function chosen(Garden $garden, array $chosen): array
     {
-        try {
-            return $this->plan->jobs($garden, array_map(TaskChoice::parse(...), $chosen));
-        } catch (Fault|ValidationException) {
-            // A link to tasks that are no longer there still opens the page, with nothing chosen.
-            return [];
+        $choices = [];
+        foreach ($chosen as $text) {
+            try {
+                $choices[$text] = TaskChoice::parse($text);
+            } catch (Fault) {
+                continue;
+            }
         }
+        $kept = DB::table('season_tasks')->where('garden_id', $garden->id)
+            ->whereIn('plant_id', array_map(static fn (TaskChoice $choice): int => $choice->plant, $choices))->orderBy('opens')->get();
+
+        return array_values(array_map(KeptTasks::task(...), array_filter($kept->all(),
+            static fn (stdClass $row): bool => isset($choices[(string) TaskChoice::of((int) $row->plant_id, $row->task, (int) $row->season)]))));
     }
 
     private function day(Request $request): ?Day

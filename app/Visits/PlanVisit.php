@@ -42,7 +42,7 @@ final readonly class PlanVisit
      */
     public function jobs(Garden $garden, array $choices): array
     {
-        $plants = $garden->plants->keyBy('id');
+        $plants = $garden->plants()->with(['workLogs', 'bloomNotes'])->whereKey(array_map(static fn (TaskChoice $choice): int => $choice->plant, $choices))->get()->keyBy('id');
         $years = $this->bridge->years($garden);
         $practice = $this->bridge->practice($garden);
         $jobs = [];
@@ -93,9 +93,12 @@ final readonly class PlanVisit
                     'task' => $job->task->key,
                     'season' => $job->task->season,
                     'position' => $position,
+                    'minutes' => $job->task->minutes,
                     'prescribed' => $job->task->toArray(),
                 ]);
             }
+
+            Visit::recount($visit->id);
 
             return $visit;
         });
@@ -111,14 +114,15 @@ final readonly class PlanVisit
      */
     private function refuseTwice(array $jobs): void
     {
+        $standing = VisitTask::query()->with(['visit', 'plant'])->doesntHave('log')
+            ->whereIn('plant_id', array_map(static fn (Job $job): int => (int) $job->plant, $jobs))
+            ->whereHas('visit', static fn (Builder $visit) => $visit->where('on', '>=', (string) Today::day()))
+            ->get(['id', 'visit_id', 'plant_id', 'task', 'season']);
         foreach ($jobs as $job) {
-            $planned = VisitTask::query()->with(['visit', 'plant'])->doesntHave('log')
-                ->where(['plant_id' => (int) $job->plant, 'task' => $job->task->key, 'season' => $job->task->season])
-                ->whereHas('visit', static fn (Builder $visit) => $visit->whereDate('on', '>=', (string) Today::day()))
-                ->first();
+            $planned = $standing->first(static fn (VisitTask $task): bool => $task->plant_id === (int) $job->plant && $task->task === $job->task->key && $task->season === $job->task->season);
             if ($planned !== null) {
                 throw ValidationException::withMessages(['tasks' => sprintf(
-                    '%s of %s is already planned for %s.', $job->task->name, $planned->plant->label, CorePlants::day($planned->visit->on)->inWords(),
+                    '%s of %s is already planned for %s.', $job->task->name, $planned->plant->label, $planned->visit->on->inWords(),
                 )]);
             }
         }
@@ -140,7 +144,7 @@ final readonly class PlanVisit
 
     private function diseased(Plant $plant): bool
     {
-        $last = $plant->workLogs->sortByDesc(static fn (WorkLog $log): string => $log->on->format('Y-m-d'))->first();
+        $last = $plant->workLogs->sortByDesc(static fn (WorkLog $log): Day => $log->on)->first();
 
         return $last !== null && in_array('Disease', $last->findings, true);
     }

@@ -123,7 +123,14 @@ final readonly class Day implements Stringable
     /** 1 is Monday, 7 is Sunday. */
     public function weekday(): int
     {
-        return (int) gmdate('N', $this->number * 86_400);
+        // 1970-01-01 was a Thursday.
+        return ($this->number % 7 + 10) % 7 + 1;
+    }
+
+    /** The Monday of its week, itself where it is one. */
+    public function monday(): self
+    {
+        return $this->minus($this->weekday() - 1);
     }
 
     /** "14 February", as the reasons say it. */

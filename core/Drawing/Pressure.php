@@ -6,17 +6,18 @@ namespace PruningHook\Core\Drawing;
 
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Span;
-use PruningHook\Core\Planning\PlantYear;
-use PruningHook\Core\Planning\Urgency;
 
 /**
- * How much is open at once: for each week (or day, on short stretches) of a stretch, how many of a group's plants have
- * work open, and how many of them at its best. Many strips laid over each other, told in one line.
+ * How much is open at once: for each week (or day, on short stretches) of a stretch, how many of a group's tasks are
+ * open, and how many of them at their best. Many strips laid over each other, told in one line and drawn in two paths.
  */
 final readonly class Pressure
 {
     /** Stretches up to this long are counted by days. */
     private const BY_DAY = 45;
+
+    /** The gap between two bars, in mm. */
+    private const GAP = 0.8;
 
     /**
      * @param  list<array{x: float, width: float, open: int, best: int, from: Day}>  $steps
@@ -31,59 +32,65 @@ final readonly class Pressure
     ) {
     }
 
-    /**
-     * @param  list<PlantYear>  $years  of the group's plants, reaching over the stretch
-     */
-    public static function of(array $years, Span $shown, Day $today, float $mmPerDay = 1.0): self
+    /** Days of one step: 1 or 7. Weeks begin on a Monday. */
+    public static function step(Span $shown): int
     {
-        $step = $shown->days() <= self::BY_DAY ? 1 : 7;
+        return $shown->days() <= self::BY_DAY ? 1 : 7;
+    }
+
+    /**
+     * @param  array<int, array{int, int}>  $counts  tasks open and at their best, by the first day of the step (a Monday, where
+     *                                               steps are weeks) as days since 1970-01-01; steps with none may be left out
+     */
+    public static function of(array $counts, int $plants, Span $shown, Day $today, float $mmPerDay = 1.0): self
+    {
+        $step = self::step($shown);
         $steps = [];
-        for ($from = $shown->from; ! $from->isAfter($shown->to); $from = $from->plus($step)) {
-            $to = Day::earliest($from->plus($step - 1), $shown->to);
-            $steps[] = [
-                'x' => $shown->from->daysUntil($from) * $mmPerDay,
-                'width' => ($from->daysUntil($to) + 1) * $mmPerDay,
-                'open' => self::count($years, static fn (PlantYear $year): bool => self::has($year, $from, $to, false)),
-                'best' => self::count($years, static fn (PlantYear $year): bool => self::has($year, $from, $to, true)),
-                'from' => $from,
-            ];
+        for ($day = $step === 1 ? $shown->from : $shown->from->monday(); ! $day->isAfter($shown->to); $day = $day->plus($step)) {
+            $seen = $shown->clip($day, $day->plus($step - 1));
+            [$open, $best] = $counts[$day->number] ?? [0, 0];
+            if ($seen !== null) {
+                $steps[] = ['x' => $shown->from->daysUntil($seen->from) * $mmPerDay, 'width' => $seen->days() * $mmPerDay, 'open' => $open, 'best' => $best, 'from' => $day];
+            }
         }
 
-        return new self($shown->days() * $mmPerDay, $steps, count($years), $shown->holds($today) ? $shown->from->daysUntil($today) * $mmPerDay : null, self::inWords($steps, $step, count($years)));
+        return new self($shown->days() * $mmPerDay, $steps, $plants, $shown->holds($today) ? $shown->from->daysUntil($today) * $mmPerDay : null, self::inWords($steps, $step, $plants));
     }
 
-    /** How high a bar for so many plants stands where the highest of all is `$full` mm; never too low to be seen. */
-    public static function height(int $plants, int $peak, float $full): float
+    /** How high a bar for so many tasks stands where the highest of all is `$full` mm; never too low to be seen. */
+    public static function height(int $tasks, int $peak, float $full): float
     {
-        return $plants === 0 ? 0.0 : max($full / 10, $full * $plants / max(1, $peak));
+        return $tasks === 0 ? 0.0 : max($full / 10, $full * $tasks / max(1, $peak));
     }
 
-    /** The most plants open at once. */
+    /** The most tasks open at once. */
     public function peak(): int
     {
         return max([0, ...array_column($this->steps, 'open')]);
     }
 
-    private static function has(PlantYear $year, Day $from, Day $to, bool $best): bool
+    /**
+     * All bars of one sort as SVG path data, standing on a line `$full` + 2 mm below the top.
+     *
+     * @param  'open'|'best'  $what
+     * @param  int  $peak  the most tasks of all groups drawn together
+     */
+    public function path(string $what, int $peak, float $full): string
     {
-        foreach ($year->tasks as $due) {
-            $window = $due->task->window;
-            [$opens, $closes] = $best ? [$window->bestFrom, $window->bestTo] : [$window->opens, $window->closes];
-            if ($due->urgency !== Urgency::Done && ! $closes->isBefore($from) && ! $opens->isAfter($to)) {
-                return true;
+        $path = '';
+        foreach ($this->steps as $step) {
+            if ($step[$what] > 0) {
+                $high = self::short(self::height($step[$what], $peak, $full));
+                $path .= sprintf('M%s %sv-%sh%sv%sz', self::short($step['x'] + self::GAP / 2), self::short($full + 2), $high, self::short(max(0.2, $step['width'] - self::GAP)), $high);
             }
         }
 
-        return false;
+        return $path;
     }
 
-    /**
-     * @param  list<PlantYear>  $years
-     * @param  callable(PlantYear): bool  $holds
-     */
-    private static function count(array $years, callable $holds): int
+    private static function short(float $mm): string
     {
-        return count(array_filter($years, $holds));
+        return (string) round($mm, 1);
     }
 
     /** @param  list<array{x: float, width: float, open: int, best: int, from: Day}>  $steps */
@@ -95,7 +102,7 @@ final readonly class Pressure
         }
 
         return $busiest === null || $busiest['best'] === 0
-            ? sprintf('%d plants, none at its best in these days', $plants)
-            : sprintf('%d plants; most at their best %s %s: %d, and %d open', $plants, $step === 1 ? 'on' : 'in the week of', $busiest['from']->inWords(), $busiest['best'], $busiest['open']);
+            ? sprintf('%d plants, nothing at its best in these days', $plants)
+            : sprintf('%d plants; most at their best %s %s: %d %s, and %d open', $plants, $step === 1 ? 'on' : 'in the week of', $busiest['from']->inWords(), $busiest['best'], $busiest['best'] === 1 ? 'task' : 'tasks', $busiest['open']);
     }
 }

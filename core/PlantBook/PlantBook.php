@@ -31,6 +31,8 @@ final readonly class PlantBook
         public Figures $figures,
         public RemovalCaps $caps,
         public array $putAside,
+        /** changes whenever what the book says does */
+        public string $mark,
     ) {
         /** @var ArrayObject<string, Kind> $read */
         $read = new ArrayObject;
@@ -67,9 +69,9 @@ final readonly class PlantBook
      * @param  array<string, string>  $cautions  by key
      * @param  array<string, string>  $putAside  by kind
      */
-    public static function lazy(array $names, array $folded, KindSource $source, array $questions, array $cautions, Sources $sources, Figures $figures, RemovalCaps $caps, array $putAside = []): self
+    public static function lazy(array $names, array $folded, KindSource $source, array $questions, array $cautions, Sources $sources, Figures $figures, RemovalCaps $caps, array $putAside = [], string $mark = ''): self
     {
-        return new self($names, $folded, $source, $questions, $cautions, $sources, $figures, $caps, $putAside);
+        return new self($names, $folded, $source, $questions, $cautions, $sources, $figures, $caps, $putAside, $mark);
     }
 
     /**

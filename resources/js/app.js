@@ -1,4 +1,5 @@
 import Alpine from 'alpinejs';
+import { anew } from './anew';
 import { keys } from './keys';
 import { board } from './board';
 import { drawing } from './drawing';
@@ -6,7 +7,9 @@ import { fold } from './fold';
 import { frost } from './frost';
 import { plan } from './plan';
 import { logForm } from './log-form';
+import { offer } from './offer';
 
+Alpine.data('anew', anew);
 Alpine.data('keys', keys);
 Alpine.data('board', board);
 Alpine.data('drawing', drawing);
@@ -14,4 +17,5 @@ Alpine.data('fold', fold);
 Alpine.data('frost', frost);
 Alpine.data('plan', plan);
 Alpine.data('logForm', logForm);
+Alpine.data('offer', offer);
 Alpine.start();

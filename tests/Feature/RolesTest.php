@@ -21,6 +21,7 @@ final class RolesTest extends FeatureTestCase
         ['season', 'get', 200, 200, 200, 200, 200],
         ['season.group', 'get', 200, 200, 200, 200, 200],
         ['search', 'get', 200, 200, 200, 200, 200],
+        ['search.gardens', 'get', 200, 200, 200, 200, 200],
         ['round', 'get', 200, 200, 200, 200, 200],
         ['gardens.index', 'get', 200, 200, 200, 200, 200],
         ['gardens.show', 'get', 200, 200, 200, 200, 200],

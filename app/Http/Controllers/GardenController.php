@@ -8,6 +8,7 @@ use App\Http\Requests\GardenRequest;
 use App\Models\Crew;
 use App\Models\Garden;
 use App\Season\GardenScreen;
+use App\Season\GardensScreen;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -16,21 +17,14 @@ use PruningHook\Core\PlantBook\PlantBook;
 
 final class GardenController extends Controller
 {
-    public function index(Request $request): View
+    public function index(Request $request, GardensScreen $screen): View
     {
-        $text = $request->string('q')->trim()->toString();
-        $like = '%'.addcslashes($text, '%_\\').'%';
-
-        return view('gardens.index', [
-            'text' => $text,
-            'gardens' => Garden::query()->with('crew')->withCount('plants')->orderBy('name')
-                ->whereAny(['name', 'client', 'address'], 'like', $like)->get(),
-        ]);
+        return view('gardens.index', $screen->show($request, Today::day()));
     }
 
-    public function show(Garden $garden, GardenScreen $screen): View
+    public function show(Request $request, Garden $garden, GardenScreen $screen): View
     {
-        return view('gardens.show', $screen->show($garden, Today::day()));
+        return view('gardens.show', $screen->show($garden, $request, Today::day()));
     }
 
     public function create(PlantBook $book): View

@@ -29,6 +29,6 @@ final class PlantBookController extends Controller
 
     public function show(Request $request, string $kind, KindScreen $screen, PlantBook $book): View
     {
-        return view('plant-book.show', $screen->show($book->has($kind) ? $book->kind($kind) : abort(404), $request->integer('garden') ?: null, Today::day()));
+        return view('plant-book.show', $screen->show($book->has($kind) ? $book->kind($kind) : abort(404), $request->string('garden')->trim()->toString(), Today::day()));
     }
 }

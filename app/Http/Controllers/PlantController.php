@@ -31,7 +31,7 @@ final class PlantController extends Controller
 
     public function record(Plant $plant, PlantBook $book): View
     {
-        $plant->load(['garden', 'workLogs' => ['loggedBy', 'visitTask']]);
+        $plant->load(['garden', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id']]);
 
         return view('plants.record', [
             'plant' => $plant,

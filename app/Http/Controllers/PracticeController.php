@@ -4,23 +4,37 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Bridge\CorePlants;
 use App\Http\Requests\HousePracticeRequest;
 use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Plant;
+use App\Support\Pages;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use PruningHook\Core\PlantBook\PlantBook;
 
 final class PracticeController extends Controller
 {
-    public function edit(PlantBook $book): View
+    /** Gardens and plants of one page that have a practice of their own. */
+    private const LISTED = 20;
+
+    public function edit(Request $request, PlantBook $book, CorePlants $bridge): View
     {
+        $gardens = Garden::query();
+        $gardens->where('own_practice', true);
+        $plants = Plant::query();
+        $plants->where('own_practice', true);
+        $pages = ['gardens' => Pages::of($request, $gardens->count(), self::LISTED, 'gardens'), 'plants' => Pages::of($request, $plants->count(), self::LISTED, 'plants')];
+
         return view('practice.edit', [
-            'firm' => Firm::ours(),
+            'firm' => $bridge->firm(),
             'book' => $book,
-            'gardens' => Garden::query()->get()->filter(static fn (Garden $garden): bool => $garden->practice !== []),
-            'plants' => Plant::query()->with('garden')->get()->filter(static fn (Plant $plant): bool => $plant->practice !== []),
+            'putAside' => $bridge->putAside($bridge->firm()->practice),
+            'pages' => $pages,
+            'gardens' => $gardens->orderBy('id')->limit(self::LISTED)->offset($pages['gardens']->offset())->get(),
+            'plants' => $plants->with('garden')->orderBy('id')->limit(self::LISTED)->offset($pages['plants']->offset())->get(),
         ]);
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Crew;
-use App\Models\Garden;
 use App\Season\SeasonFilter;
 use App\Season\SeasonScreen;
 use App\Support\Today;
@@ -20,9 +19,8 @@ final class SeasonController extends Controller
         $filter = SeasonFilter::from($request, $book);
 
         return view('season.index', [
-            ...$screen->show($filter, Today::day()),
+            ...$screen->show($filter, $request, Today::day()),
             'filter' => $filter,
-            'gardens' => Garden::query()->orderBy('name')->get(),
             'crews' => Crew::query()->orderBy('name')->get(),
             'book' => $book,
         ]);
@@ -31,6 +29,6 @@ final class SeasonController extends Controller
     /** The rows of one group of a folded wall. */
     public function group(Request $request, string $group, SeasonScreen $screen, PlantBook $book): View
     {
-        return view('season.group', $screen->group(SeasonFilter::from($request, $book), $group, Today::day()));
+        return view('season.group', $screen->group(SeasonFilter::from($request, $book), $group, $request, Today::day()));
     }
 }

@@ -28,7 +28,7 @@ final class VisitController extends Controller
         /** @var User $user */
         $user = $request->user();
 
-        return view('visits.index', $screen->show($user, $request->integer('crew') ?: null, Today::day()));
+        return view('visits.index', $screen->show($user, $request, Today::day()));
     }
 
     public function create(Request $request, Garden $garden, PlanScreen $screen): View
@@ -50,7 +50,7 @@ final class VisitController extends Controller
 
     public function store(PlanRequest $request, Garden $garden, PlanVisit $plan): RedirectResponse
     {
-        $visit = $plan->plan($garden->load('plants.workLogs'), $request->day(), $request->choices(), $request->reason(), $request->crew(), $request->user());
+        $visit = $plan->plan($garden, $request->day(), $request->choices(), $request->reason(), $request->crew(), $request->user());
 
         return redirect()->route('visits.show', $visit)
             ->with('said', 'The visit is planned.')
@@ -62,7 +62,7 @@ final class VisitController extends Controller
         $visit->load(['garden', 'crew', 'tasks' => ['plant', 'log', 'visit']]);
 
         $site = $bridge->site($visit->garden);
-        $day = CorePlants::day($visit->on);
+        $day = $visit->on;
 
         return view('visits.show', [
             'visit' => $visit,

@@ -23,7 +23,7 @@ final class WorkLogController extends Controller
     public function destroy(VisitTask $task): RedirectResponse
     {
         $this->authorize('log', $task->visit);
-        $task->log()->delete();
+        $task->log?->delete();
 
         return redirect()->to(route('visits.show', $task->visit_id)."#task-$task->id")->with('said', "{$task->plant->label}: the log is taken back.");
     }

@@ -7,7 +7,7 @@
             <span class="where">{{ $row->due->task->name }}@if ($garden), {{ $row->plant->garden->name }}@endif</span>
             <span class="act">
                 @if ($row->visit)
-                    <a href="{{ route('visits.show', $row->visit) }}">visit {{ \App\Support\Say::date($row->visit->on->format('Y-m-d')) }}</a>
+                    <a href="{{ route('visits.show', $row->visit) }}">visit {{ \App\Support\Say::date($row->visit->on) }}</a>
                 @else
                     @can('plan', $row->plant->garden)<a href="{{ route('visits.create', [$row->plant->garden, 'tasks' => [(string) $row->choice()]]) }}" aria-label="Plan a visit for {{ $row->plant->label }}, {{ $row->due->task->name }}">Plan</a>@endcan
                 @endif

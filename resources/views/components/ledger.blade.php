@@ -4,7 +4,7 @@
     <tbody>
     @foreach ($logs as $log)
         <tr>
-            <td><a href="{{ route('visits.show', $log->visitTask->visit_id) }}">{{ \App\Support\Say::date($log->on->format('Y-m-d')) }}</a></td>
+            <td><a href="{{ route('visits.show', $log->visitTask->visit_id) }}">{{ \App\Support\Say::date($log->on) }}</a></td>
             <td>{{ $kind->tasks[$log->task]->name ?? $log->task }}</td>
             <td><span class="outcome-said">{{ ucfirst($log->outcome->inWords()) }}</span>{{ $log->why ? ': '.lcfirst($log->why) : '' }}</td>
             <td data-th="Amounts">@foreach ($log->amounts as $amount){{ $loop->first ? '' : '; ' }}{{ $amount['what'] }}: {{ \App\Support\Say::value($amount['value'], $amount['unit']) }}@endforeach</td>

@@ -14,7 +14,7 @@
     </details>
     <p class="mb-0 mt-2">
         @if ($row->visit)
-            Planned for <a href="{{ route('visits.show', $row->visit) }}">{{ \App\Support\Say::date($row->visit->on->format('Y-m-d')) }}</a>.
+            Planned for <a href="{{ route('visits.show', $row->visit) }}">{{ \App\Support\Say::date($row->visit->on) }}</a>.
         @elseif ($row->due->loggedOn && $row->due->urgency === PruningHook\Core\Planning\Urgency::Done)
             Done on {{ \App\Support\Say::date($row->due->loggedOn) }}.
         @else

@@ -7,5 +7,6 @@
     <div class="wall-row">
         <a href="{{ route('plants.show', $row['plant']) }}">{{ $row['plant']->label }}@if ($garden), {{ $row['plant']->garden->name }}@endif</a>
         <x-strip :strip="$row['strip']" />
+        @if ($row['faults'] !== [])<p class="wall-fault wrong-note">{{ implode(' ', $row['faults']) }}</p>@endif
     </div>
 @endforeach

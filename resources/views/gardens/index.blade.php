@@ -16,8 +16,11 @@
             <li>
                 <h2><a href="{{ route('gardens.show', $garden) }}">{{ $garden->name }}</a></h2>
                 <p class="mb-1">{{ $garden->client }}<br><span class="soft">{{ $garden->address }}</span></p>
-                <p class="mb-0">{{ $garden->plants_count }} {{ $garden->plants_count === 1 ? 'plant' : 'plants' }} and groups · {{ $garden->crew?->name ?? 'no crew yet' }} · {{ $garden->winter }} winter, {{ $garden->elevation_m }}&nbsp;m</p>
+                <p class="mb-0">{{ $kept[$garden->id]->plants ?? 0 }} {{ ($kept[$garden->id]->plants ?? 0) === 1 ? 'plant' : 'plants' }} and groups · {{ $garden->crew?->name ?? 'no crew yet' }} · {{ $garden->winter }} winter, {{ $garden->elevation_m }}&nbsp;m</p>
+                <p class="mb-0 pressing">@foreach (['closing' => 'closing', 'missed' => 'passed', 'open' => 'open'] as $key => $word)@if ($pressing[$key][$garden->id] ?? 0)<a href="{{ route('season', ['garden' => $garden->id, 'show' => $key]) }}" aria-label="{{ $garden->name }}: {{ $pressing[$key][$garden->id] }} {{ $word }}"><b>{{ $pressing[$key][$garden->id] }}</b> {{ $word }}</a>@endif @endforeach @if (collect($pressing)->every(fn ($counts) => ! isset($counts[$garden->id])))<span class="soft">nothing open</span>@endif</p>
+                @if ($kept[$garden->id]->faults ?? 0)<p class="mb-0 wrong-note">{{ $kept[$garden->id]->faults }} {{ $kept[$garden->id]->faults === 1 ? 'plant' : 'plants' }} could not be worked out in full; the garden's page says why.</p>@endif
             </li>
         @endforeach
     </ul>
+    @if ($pages->last > 1)<x-pages :pages="$pages" what="gardens" />@endif
 </x-layout>

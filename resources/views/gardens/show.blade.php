@@ -22,9 +22,10 @@
                 <dt>Winter</dt><dd>{{ $garden->winter }}</dd>
                 <dt>Place</dt><dd>{{ abs($garden->latitude) }}° {{ $garden->latitude < 0 ? 'S' : 'N' }}, {{ abs($garden->longitude) }}° {{ $garden->longitude < 0 ? 'W' : 'E' }}, {{ $garden->elevation_m }} m</dd>
                 @foreach ($garden->practice as $question => $option)
-                    <dt>{{ $book->questions[$question]->name }}</dt><dd>{{ $book->questions[$question]->options[$option] }}</dd>
+                    @isset($book->questions[$question]->options[$option])<dt>{{ $book->questions[$question]->name }}</dt><dd>{{ $book->questions[$question]->options[$option] }}</dd>@endisset
                 @endforeach
             </dl>
+            @foreach ($putAside as $says)<p class="wrong-note mt-2 mb-0">{{ $says }}</p>@endforeach
             @if ($garden->notes)<p class="mt-2"><em>{{ $garden->notes }}</em></p>@endif
 
             <h2>Due here</h2>
@@ -36,13 +37,14 @@
 
             <h2>Visits</h2>
             @forelse ($coming as $visit)
-                <p class="mb-1"><a href="{{ route('visits.show', $visit) }}">{{ \App\Support\Say::date($visit->on->format('Y-m-d')) }}</a>, {{ $visit->tasks->count() }} {{ $visit->tasks->count() === 1 ? 'task' : 'tasks' }}, {{ $visit->crew?->name }}, about {{ \App\Support\Say::minutes($visit->minutes()) }}{{ $visit->isTouched() ? ', partly logged' : '' }}</p>
+                <p class="mb-1"><a href="{{ route('visits.show', $visit) }}">{{ \App\Support\Say::date($visit->on) }}</a>, {{ $visit->tasks->count() }} {{ $visit->tasks->count() === 1 ? 'task' : 'tasks' }}, {{ $visit->crew?->name }}, about {{ \App\Support\Say::minutes($visit->minutes()) }}{{ $visit->unlogged < $visit->tasks->count() ? ', partly logged' : '' }}</p>
             @empty
                 <p>No visit is planned.</p>
             @endforelse
             @if ($past->isNotEmpty())
-                <details><summary>{{ $past->count() }} past visits</summary>
-                    @foreach ($past as $visit)<p class="mb-1"><a href="{{ route('visits.show', $visit) }}">{{ \App\Support\Say::date($visit->on->format('Y-m-d')) }}</a>, {{ $visit->tasks->count() }} tasks</p>@endforeach
+                <details @if (request()->has('visits')) open @endif><summary>{{ $pages->total }} past {{ $pages->total === 1 ? 'visit' : 'visits' }}</summary>
+                    @foreach ($past as $visit)<p class="mb-1"><a href="{{ route('visits.show', $visit) }}">{{ \App\Support\Say::date($visit->on) }}</a>, {{ $visit->tasks->count() }} tasks</p>@endforeach
+                    @if ($pages->last > 1)<x-pages :pages="$pages" what="visits" />@endif
                 </details>
             @endif
         </div>

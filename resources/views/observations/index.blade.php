@@ -36,7 +36,7 @@
         @if ($seen->isEmpty())<p>Nothing yet in this garden.</p>@endif
         <ul class="due">
             @foreach ($seen as $each)
-                <li><span class="what">{{ App\Models\Observation::SIGNS[$each->event] }}</span><span class="when">{{ \App\Support\Say::date($each->on->format('Y-m-d')) }}</span>
+                <li><span class="what">{{ App\Models\Observation::SIGNS[$each->event] }}</span><span class="when">{{ \App\Support\Say::date($each->on) }}</span>
                     <span class="where">{{ $each->seenBy?->name }}</span>
                     <span class="act">@can('delete', $each)<form method="post" action="{{ route('observations.destroy', $each) }}">@csrf @method('delete')<button class="btn btn-link" aria-label="Take back: {{ App\Models\Observation::SIGNS[$each->event] }}">Take back</button></form>@endcan</span></li>
             @endforeach

@@ -21,9 +21,9 @@
             <x-ring :ring="$ring" :label="'The year of '.$kind->name.': '.collect($ring->sectors)->pluck('says')->unique()->implode('; ')" heart="" />
             <x-legend :days="true" />
             <x-days :days="$days" />
-            @if ($gardens->isNotEmpty())
+            @if ($garden)
                 <form class="d-flex gap-2 align-items-end no-print mb-3" action="{{ route('plant-book.show', $kind->id) }}">
-                    <div><label class="soft" for="garden">Its year at</label><select class="form-select" id="garden" name="garden">@foreach ($gardens as $each)<option value="{{ $each->id }}" @selected($garden?->id === $each->id)>{{ $each->name }}</option>@endforeach</select></div>
+                    <x-garden-field :garden="$garden" label="Its year at" empty="a garden" />
                     <button class="btn btn-quiet">Show</button>
                 </form>
             @endif
@@ -44,6 +44,8 @@
             <h2>In our gardens</h2>
             @if ($ours->isEmpty())<p>None yet.</p>@endif
             @foreach ($ours as $plant)<p class="mb-1"><a href="{{ route('plants.show', $plant) }}">{{ $plant->label }}</a>, {{ $plant->garden->name }}</p>@endforeach
+            @if ($count > count($ours))<p><a href="{{ route('season', ['kind' => $kind->id]) }}">All {{ number_format($count) }} of them in the season</a></p>@endif
+            @foreach ($faults as $says)<p class="wrong-note">{{ $says }}</p>@endforeach
         </div>
         <div>
             <h2 class="mt-0">Tasks, season {{ $season }}{{ $garden ? ' at '.$garden->name : '' }}</h2>

@@ -1,7 +1,7 @@
 <x-layout :title="'Record of '.$plant->label">
     <p class="crumbs"><a href="{{ route('gardens.show', $plant->garden) }}">{{ $plant->garden->name }}</a> / <a href="{{ route('plants.show', $plant) }}">{{ $plant->label }}</a></p>
     <h1>Record of {{ $plant->label }}</h1>
-    <p>{{ $kind->name }}, <em>{{ $kind->botanical }}</em>@if ($plant->planted_on), planted {{ \App\Support\Say::date($plant->planted_on->format('Y-m-d')) }}@endif.</p>
+    <p>{{ $kind->name }}, <em>{{ $kind->botanical }}</em>@if ($plant->planted_on), planted {{ \App\Support\Say::date($plant->planted_on) }}@endif.</p>
     @forelse ($seasons as $season => $logs)
         <h2>Season {{ $season }}</h2>
         <x-ledger :logs="$logs" :kind="$kind" />

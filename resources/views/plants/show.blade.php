@@ -31,7 +31,7 @@
             <h2>As it stands</h2>
             <dl class="facts">
                 <dt>Wood</dt><dd>{{ $kind->wood->inWords() }}</dd>
-                <dt>Planted</dt><dd>{{ $plant->planted_on ? \App\Support\Say::date($plant->planted_on->format('Y-m-d')) : 'not known' }}</dd>
+                <dt>Planted</dt><dd>{{ $plant->planted_on ? \App\Support\Say::date($plant->planted_on) : 'not known' }}</dd>
                 @foreach (['Height' => $plant->height_mm, 'Spread' => $plant->spread_mm, 'Run' => $plant->run_mm, 'Flowers wanted at' => $plant->flowering_height_mm] as $name => $mm)
                     @if ($mm !== null)<dt>{{ $name }}</dt><dd>{{ \App\Support\Say::length($mm) }}</dd>@endif
                 @endforeach
@@ -42,8 +42,9 @@
             @if ($plant->notes)<p class="mt-2"><em>{{ $plant->notes }}</em></p>@endif
         </div>
         <div>
+            @foreach ([...$faults, ...$putAside] as $says)<div class="said wrong"><span>{{ $says }}</span></div>@endforeach
             @if ($left->isNotEmpty())
-                <div class="said"><div><b>Left for this year</b>@foreach ($left as $log)<br>{{ $log->left_for_next_year }} <span class="soft">({{ \App\Support\Say::date($log->on->format('Y-m-d')) }})</span>@endforeach</div></div>
+                <div class="said"><div><b>Left for this year</b>@foreach ($left as $log)<br>{{ $log->left_for_next_year }} <span class="soft">({{ \App\Support\Say::date($log->on) }})</span>@endforeach</div></div>
             @endif
             @if ($task)
                 <section class="drawn" x-data="drawing(@js(route('plants.drawing', $plant)))" aria-label="Drawn for {{ lcfirst($task->name) }}">

@@ -16,6 +16,7 @@
     @endif
     @if ($plants->isNotEmpty())
         <h2>Plants</h2>
-        <ul class="due">@foreach ($plants as $plant)<li><span class="what"><a href="{{ route('plants.show', $plant) }}">{{ $plant->label }}</a></span><span class="when">{{ $plant->garden->name }}</span><span class="where">{{ $book->kind($plant->kind)->name }}, {{ $plant->bed }}</span></li>@endforeach</ul>
+        <ul class="due">@foreach ($plants as $plant)<li><span class="what"><a href="{{ route('plants.show', $plant) }}">{{ $plant->label }}</a></span><span class="when">{{ $plant->garden->name }}</span><span class="where">{{ $book->nameOf($plant->kind) }}, {{ $plant->bed }}</span></li>@endforeach</ul>
     @endif
+    @if ($more)<p class="soft mt-2">There are more. Write more of the name, or look in the <a href="{{ route('season', ['q' => $text]) }}">season</a>, which shows all of them.</p>@endif
 </x-layout>

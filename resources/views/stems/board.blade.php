@@ -90,7 +90,7 @@
                 @if ($tasks->isNotEmpty())
                     <form method="post" action="{{ route('stems.plan', $plant) }}" class="d-flex gap-2 flex-wrap align-items-end mt-3 no-print" data-leave>
                         @csrf
-                        <div><label class="soft" for="task">Put this on the sheet of</label><select class="form-select" id="task" name="task">@foreach ($tasks as $task)<option value="{{ $task->id }}">{{ $task->prescribed['name'] }}, {{ \App\Support\Say::date($task->visit->on->format('Y-m-d')) }}</option>@endforeach</select></div>
+                        <div><label class="soft" for="task">Put this on the sheet of</label><select class="form-select" id="task" name="task">@foreach ($tasks as $task)<option value="{{ $task->id }}">{{ $task->prescribed['name'] }}, {{ \App\Support\Say::date($task->visit->on) }}</option>@endforeach</select></div>
                         <button class="btn btn-primary">Save as the cut plan</button>
                     </form>
                 @endif

@@ -2,7 +2,7 @@
     <div class="sheet">
         <p class="crumbs"><a href="{{ route('round') }}">Round</a> / <a href="{{ route('gardens.show', $visit->garden) }}">{{ $visit->garden->name }}</a></p>
         <h1>{{ $visit->garden->name }}</h1>
-        <p>{{ \App\Support\Say::longDate(\App\Bridge\CorePlants::day($visit->on)) }}, {{ $visit->crew?->name ?? 'no crew yet' }}. {{ $visit->tasks->count() }} {{ $visit->tasks->count() === 1 ? 'task' : 'tasks' }}, about {{ \App\Support\Say::minutes($visit->minutes()) }}; {{ $visit->tasks->whereNotNull('log')->count() }} logged.@if ($visit->garden->notes)<br><em>{{ $visit->garden->notes }}</em>@endif</p>
+        <p>{{ \App\Support\Say::longDate($visit->on) }}, {{ $visit->crew?->name ?? 'no crew yet' }}. {{ $visit->tasks->count() }} {{ $visit->tasks->count() === 1 ? 'task' : 'tasks' }}, about {{ \App\Support\Say::minutes($visit->minutes()) }}; {{ $visit->tasks->whereNotNull('log')->count() }} logged.@if ($visit->garden->notes)<br><em>{{ $visit->garden->notes }}</em>@endif</p>
         @if ($visit->outside_reason)<div class="said wrong">Outside the common days: {{ $visit->outside_reason }}</div>@endif
         <p class="mb-2">Daylight {{ \App\Support\Say::clock($sun->rise, $visit->on) }} to {{ \App\Support\Say::clock($sun->set, $visit->on) }}, {{ \App\Support\Say::minutes($sun->daylight) }}.@if ($visit->minutes() > 0 && $visit->crew && $visit->minutes() / 2 > $sun->daylight) Two people cannot do it all by daylight.@endif</p>
         @if ($weather)
@@ -15,7 +15,7 @@
             <details class="no-print" @if ($errors->hasAny(['on', 'outside_reason', 'visit'])) open @endif><summary>Move or cancel this visit</summary>
                 <form method="post" action="{{ route('visits.update', $visit) }}" novalidate>
                     @csrf @method('put')
-                    <x-field name="on" label="Move to" type="date" :value="$visit->on->format('Y-m-d')" />
+                    <x-field name="on" label="Move to" type="date" :value="$visit->on" />
                     <x-field name="outside_reason" label="Reason, if outside the common days" :value="$visit->outside_reason" />
                     <button class="btn btn-primary">Move the visit</button>
                 </form>

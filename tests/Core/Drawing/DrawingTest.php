@@ -94,18 +94,29 @@ final class DrawingTest extends TestCase
         self::assertNotSame([], array_filter($sectors, static fn (Sector $sector): bool => $sector->kind === 'cost'));
     }
 
-    public function test_pressure_counts_the_plants_open_and_at_their_best_each_week(): void
+    public function test_pressure_draws_counts_by_the_week_in_two_paths(): void
     {
-        $years = [$this->year('wisteria'), $this->year('wisteria'), $this->year('lilac')];
-        $pressure = Pressure::of($years, Span::of($this->day('2027-01-01'), $this->day('2027-12-31')), $this->day('2027-02-20'));
-        // The wisterias are best from 4 January to 28 February and open until 16 March, the lilac from 13 May on.
-        self::assertSame([2, 2], [$pressure->steps[2]['open'], $pressure->steps[2]['best']]);
-        self::assertSame([2, 0], [$pressure->steps[9]['open'], $pressure->steps[9]['best']]);
-        self::assertSame(0, $pressure->steps[13]['open']);
-        self::assertSame([0.0, 3.0, 15.0, 30.0], array_map(static fn (int $plants): float => Pressure::height($plants, 20, 30), [0, 1, 10, 20]));
-        self::assertSame(3, $pressure->peak(), 'in early July the lilac is still open and both wisterias are open again');
-        self::assertStringContainsString('most at their best in the week of 1 January: 2', $pressure->says);
+        $year = Span::of($this->day('2027-01-01'), $this->day('2027-12-31'));
+        $counts = [$this->day('2027-01-04')->number => [20, 10], $this->day('2027-01-11')->number => [1, 0]];
+        $pressure = Pressure::of($counts, 3, $year, $this->day('2027-02-20'));
+        // 1 January 2027 is a Friday: the first week is the three days that are left of it.
+        self::assertSame([0.0, 3.0, 0, 0], [$pressure->steps[0]['x'], $pressure->steps[0]['width'], $pressure->steps[0]['open'], $pressure->steps[0]['best']]);
+        self::assertSame([3.0, 7.0, 20, 10], [$pressure->steps[1]['x'], $pressure->steps[1]['width'], $pressure->steps[1]['open'], $pressure->steps[1]['best']]);
+        self::assertSame(20, $pressure->peak());
+        self::assertSame('M3.4 32v-30h6.2v30zM10.4 32v-3h6.2v3z', $pressure->path('open', 20, 30));
+        self::assertSame('M3.4 32v-15h6.2v15z', $pressure->path('best', 20, 30));
+        self::assertSame([0.0, 3.0, 15.0, 30.0], array_map(static fn (int $tasks): float => Pressure::height($tasks, 20, 30), [0, 1, 10, 20]));
+        self::assertSame('3 plants; most at their best in the week of 4 January: 10 tasks, and 20 open', $pressure->says);
         self::assertEqualsWithDelta(365, array_sum(array_column($pressure->steps, 'width')), .001);
+        self::assertSame(50.0, $pressure->today);
+    }
+
+    public function test_pressure_counts_short_stretches_by_the_day(): void
+    {
+        $pressure = Pressure::of([$this->day('2027-02-03')->number => [2, 1]], 2, Span::of($this->day('2027-02-02'), $this->day('2027-02-15')), $this->day('2027-03-01'), 10);
+        self::assertSame([10.0, 10.0, 2, 1], [$pressure->steps[1]['x'], $pressure->steps[1]['width'], $pressure->steps[1]['open'], $pressure->steps[1]['best']]);
+        self::assertStringContainsString('on 3 February: 1 task,', $pressure->says);
+        self::assertNull($pressure->today);
     }
 
     public function test_a_narrowed_stretch_keeps_only_what_touches_it(): void

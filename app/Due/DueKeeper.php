@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Due;
+
+use App\Bridge\CorePlants;
+use App\Models\Garden;
+use App\Support\Today;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Keeps what is due in the gardens, so that no page works out more than it shows. A garden's rows are written in one
+ * stroke and carry the revision they were read at; whoever worked from a later one wins.
+ */
+final readonly class DueKeeper
+{
+    /** So many stale gardens are worked out while a page waits; more are left to the queue. */
+    public const WHILE_WAITING = 20;
+
+    private const INSERTED_AT_ONCE = 200;
+
+    public function __construct(
+        private DueReckoner $reckoner,
+        private SignShifts $signs,
+        private CorePlants $bridge,
+    ) {
+    }
+
+    /**
+     * Works out those of the gardens that are stale.
+     *
+     * @param  list<int>  $gardens
+     */
+    public function ensure(array $gardens): void
+    {
+        $basis = $this->basis();
+        foreach ($this->stale($basis)->whereIn('gardens.id', $gardens)->pluck('gardens.id') as $id) {
+            $this->renew((int) $id, $basis);
+        }
+    }
+
+    /**
+     * Works out whatever is stale in the firm, as long as it is little; otherwise leaves it to the queue. What is shown
+     * of all gardens must keep to the fresh ones until all are.
+     */
+    public function ready(): Readiness
+    {
+        $basis = $this->basis();
+        $stale = $this->stale($basis)->limit(self::WHILE_WAITING + 1)->pluck('gardens.id');
+        if ($stale->count() > self::WHILE_WAITING) {
+            RenewDue::dispatch();
+
+            return new Readiness($basis, $this->stale($basis)->count(), Garden::query()->count());
+        }
+        foreach ($stale as $id) {
+            $this->renew((int) $id, $basis);
+        }
+        if ($this->stale($basis->soon())->exists()) {
+            RenewDue::dispatch();
+        }
+
+        return new Readiness($basis, 0, 0);
+    }
+
+    /** Works out everything that is stale, or soon will be. */
+    public function renewAll(): int
+    {
+        $basis = $this->basis();
+        $ids = $this->stale($basis->soon())->orderBy('gardens.id')->pluck('gardens.id');
+        foreach ($ids as $id) {
+            $this->renew((int) $id, $basis);
+        }
+
+        return $ids->count();
+    }
+
+    /** @return bool false where somebody else worked it out from a later revision meanwhile */
+    public function renew(int $garden, ?Basis $basis = null): bool
+    {
+        $basis ??= $this->basis();
+        // One transaction reads one state of the database: plants, record and revision belong together.
+        $kept = DB::transaction(function () use ($garden, $basis): ?KeptGarden {
+            $row = Garden::query()->with('plants')->find($garden);
+
+            return $row === null ? null : $this->reckoner->reckon($row, $basis->from, $basis->coversTo());
+        });
+
+        return $kept !== null && $this->write($kept, $basis);
+    }
+
+    private function write(KeptGarden $kept, Basis $basis): bool
+    {
+        return DB::transaction(static function () use ($kept, $basis): bool {
+            // The first statement writes, so that the row is ours before anything is compared.
+            DB::table('kept_gardens')->insertOrIgnore(['garden_id' => $kept->garden, 'revision' => 0, 'firm_revision' => 0,
+                'book_mark' => '', 'covers_from' => 0, 'covers_to' => 0, 'plants' => 0, 'tasks' => 0, 'faults' => 0]);
+            $ours = DB::table('kept_gardens')->where('garden_id', $kept->garden)
+                ->where('revision', '<=', $kept->revision)->where('firm_revision', '<=', $basis->firmRevision)
+                ->update([
+                    'revision' => $kept->revision, 'firm_revision' => $basis->firmRevision, 'book_mark' => $basis->mark,
+                    'covers_from' => $kept->from, 'covers_to' => $kept->to, 'plants' => count($kept->plants), 'tasks' => count($kept->tasks),
+                    'faults' => count(array_filter($kept->plants, static fn (array $plant): bool => $plant['fault'] !== null)),
+                ]);
+            if ($ours === 0) {
+                return false;
+            }
+            foreach (['season_tasks' => $kept->tasks, 'kept_plants' => $kept->plants, 'kept_weeks' => $kept->weeks()] as $table => $rows) {
+                DB::table($table)->where('garden_id', $kept->garden)->delete();
+                foreach (array_chunk($rows, self::INSERTED_AT_ONCE) as $chunk) {
+                    DB::table($table)->insert($chunk);
+                }
+            }
+
+            return true;
+        });
+    }
+
+    /** What holds now. Signs are weighed before anything is read that rests on them. */
+    private function basis(): Basis
+    {
+        $this->signs->weighAllIfDue($this->bridge->firm());
+
+        return Basis::on(Today::day());
+    }
+
+    /** Gardens whose rows are not fresh. */
+    private function stale(Basis $basis): Builder
+    {
+        return $basis->stale(DB::table('gardens')->leftJoin('kept_gardens', 'kept_gardens.garden_id', '=', 'gardens.id'));
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Due;
+
+use App\Bridge\CorePlants;
+use App\Models\Garden;
+use App\Models\Plant;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\Closure;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\SiteYears;
+use PruningHook\Core\Calendar\Span;
+use PruningHook\Core\Fault;
+use PruningHook\Core\Planning\Agenda;
+use PruningHook\Core\Planning\DueTask;
+use PruningHook\Core\Planning\PlantYear;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Prescription\LoggedWork;
+use PruningHook\Core\Prescription\Outcome;
+use PruningHook\Core\Prescription\SeasonTask;
+use Throwable;
+
+/**
+ * Works out what is due in one garden over a stretch of days, plant by plant. What cannot be worked out of one plant is
+ * said of that plant, and keeps none of the others.
+ *
+ * @phpstan-import-type TaskRow from KeptGarden
+ * @phpstan-import-type PlantRow from KeptGarden
+ */
+final readonly class DueReckoner
+{
+    public function __construct(
+        private PlantBook $book,
+        private CorePlants $bridge,
+    ) {
+    }
+
+    public function reckon(Garden $garden, int $from, int $to): KeptGarden
+    {
+        $span = Span::of(Day::fromNumber($from), Day::fromNumber($to));
+        $histories = $this->histories($garden);
+        $tasks = [];
+        $plants = [];
+        $kinds = [];
+        foreach ($garden->plants as $plant) {
+            $faults = [];
+            $bloom = $closed = [];
+            try {
+                $years = $this->bridge->years($garden);
+                [$closed, $bloom, $faults] = $kinds[$plant->kind] ??= $this->nature($plant->kind, $years->reaching($span->from, $span->to));
+                $faults = [...$faults, ...$this->bridge->putAside($plant->practice)];
+                $tasks = [...$tasks, ...$this->tasks($plant, $histories[$plant->id] ?? [], $years, $this->bridge->practice($garden), $span)];
+            } catch (Fault $fault) {
+                $faults[] = ucfirst($fault->getMessage()).'.';
+            } catch (Throwable $error) {
+                report($error);
+                $faults[] = 'It could not be worked out; what went wrong is in the log.';
+            }
+            $plants[] = [
+                'plant_id' => $plant->id, 'garden_id' => $garden->id, 'kind' => $plant->kind, 'bloom' => $bloom === [] ? '[]' : (string) json_encode($bloom),
+                'closed' => $closed === [] ? '[]' : (string) json_encode($closed), 'fault' => $faults === [] ? null : implode(' ', $faults),
+            ];
+        }
+
+        return new KeptGarden($garden->id, $garden->revision, $from, $to, $tasks, $plants);
+    }
+
+    /**
+     * @param  list<SiteYear>  $seasons
+     * @return array{list<array{int, int, string}>, list<array{int, int}>, list<string>} closures, bloom, faults
+     */
+    private function nature(string $kind, array $seasons): array
+    {
+        [$closed, $bloom, $faults] = PlantYear::nature($this->book->kind($kind), $seasons);
+
+        return [
+            array_map(static fn (Closure $closure): array => [$closure->from->number, $closure->to->number, $closure->name], $closed),
+            array_map(static fn (Span $flowers): array => [$flowers->from->number, $flowers->to->number], $bloom),
+            $faults,
+        ];
+    }
+
+    /**
+     * @param  list<LoggedWork>  $history
+     * @return list<TaskRow>
+     */
+    private function tasks(Plant $plant, array $history, SiteYears $years, Practice $practice, Span $span): array
+    {
+        return array_map(static fn (DueTask $due): array => self::row($plant, $due->task, $due->outcome, $due->loggedOn),
+            Agenda::with($this->book)->between($this->bridge->plant($plant, $history), $years, $practice, $span->from, $span->from, $span->to));
+    }
+
+    /** @return TaskRow */
+    private static function row(Plant $plant, SeasonTask $task, ?Outcome $outcome, ?Day $loggedOn): array
+    {
+        return [
+            'garden_id' => $plant->garden_id, 'plant_id' => $plant->id, 'kind' => $plant->kind,
+            'season' => $task->season, 'task' => $task->key, 'name' => $task->name, 'method' => $task->methodKey,
+            'opens' => $task->window->opens->number, 'best_from' => $task->window->bestFrom->number,
+            'best_to' => $task->window->bestTo->number, 'closes' => $task->window->closes->number,
+            'minutes' => $task->minutes, 'people' => $task->people, 'skills' => (string) json_encode($task->skills),
+            'outcome' => $outcome?->value, 'logged_on' => $loggedOn?->number, 'done' => $outcome === Outcome::Done,
+        ];
+    }
+
+    /**
+     * The record as far as windows and minutes rest on it, read without what they do not.
+     *
+     * @return array<int, list<LoggedWork>> by plant
+     */
+    private function histories(Garden $garden): array
+    {
+        $histories = [];
+        $logs = DB::table('work_logs')->whereIn('plant_id', $garden->plants->modelKeys())->orderBy('id')
+            ->get(['plant_id', 'task', 'season', 'on', 'outcome', 'minutes', 'removed_percent']);
+        foreach ($logs as $log) {
+            $histories[(int) $log->plant_id][] = LoggedWork::of(
+                $log->task, (int) $log->season, Day::parse($log->on), Outcome::from($log->outcome),
+                $log->minutes === null ? null : (int) $log->minutes, $log->removed_percent === null ? null : (int) $log->removed_percent,
+            );
+        }
+
+        return $histories;
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Due;
+
+use PruningHook\Core\Calendar\Day;
+
+/**
+ * Everything that is kept of what is due in one garden, as the rows of the tables have it. What it rests on is said by
+ * the revision it was read at.
+ *
+ * @phpstan-type TaskRow array{garden_id: int, plant_id: int, kind: string, season: int, task: string, name: string, method: string, opens: int, best_from: int, best_to: int, closes: int, minutes: int, people: int, skills: string, outcome: ?string, logged_on: ?int, done: bool}
+ * @phpstan-type PlantRow array{plant_id: int, garden_id: int, kind: string, bloom: string, closed: string, fault: ?string}
+ */
+final readonly class KeptGarden
+{
+    /**
+     * @param  list<TaskRow>  $tasks
+     * @param  list<PlantRow>  $plants
+     */
+    public function __construct(
+        public int $garden,
+        public int $revision,
+        public int $from,
+        public int $to,
+        public array $tasks,
+        public array $plants,
+    ) {
+    }
+
+    /**
+     * How many tasks not yet done are open, and at their best, in each week.
+     *
+     * @return list<array{garden_id: int, week: int, open: int, best: int}> by week; those with none are left out
+     */
+    public function weeks(): array
+    {
+        $open = $best = [];
+        foreach ($this->tasks as $task) {
+            foreach ($task['done'] ? [] : $this->mondays($task['opens'], $task['closes']) as $week) {
+                $open[$week] = ($open[$week] ?? 0) + 1;
+            }
+            foreach ($task['done'] ? [] : $this->mondays($task['best_from'], $task['best_to']) as $week) {
+                $best[$week] = ($best[$week] ?? 0) + 1;
+            }
+        }
+        ksort($open);
+
+        return array_map(fn (int $week, int $count): array => ['garden_id' => $this->garden, 'week' => $week, 'open' => $count, 'best' => $best[$week] ?? 0], array_keys($open), $open);
+    }
+
+    /** @return list<int> the Mondays of the weeks that a stretch of days touches, as far as this reaches */
+    private function mondays(int $from, int $to): array
+    {
+        $weeks = [];
+        $last = min($to, $this->to);
+        for ($week = Day::fromNumber(max($from, $this->from))->monday()->number; $week <= $last; $week += 7) {
+            $weeks[] = $week;
+        }
+
+        return $weeks;
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Due;
+
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Raises the revision of whatever a change touches, in the same transaction as the change, and asks the queue to work it
+ * out anew. From then on what is kept of it counts as stale.
+ */
+final readonly class Revisions
+{
+    public static function gardens(int ...$ids): void
+    {
+        if ($ids !== []) {
+            DB::table('gardens')->whereIn('id', array_unique($ids))->increment('revision');
+            RenewDue::dispatch();
+        }
+    }
+
+    /** A change that all gardens rest on: the house practice. */
+    public static function firm(): void
+    {
+        DB::table('firms')->increment('revision');
+        RenewDue::dispatch();
+    }
+
+    /** A change of the firm's own kinds, on which the weighing of the signs rests as well. */
+    public static function kinds(): void
+    {
+        DB::table('firms')->incrementEach(['revision' => 1, 'kinds_revision' => 1]);
+        RenewDue::dispatch();
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Due;
+
+use App\Bridge\CorePlants;
+use App\Models\BloomNote;
+use App\Models\Firm;
+use App\Models\Garden;
+use App\Models\Observation;
+use App\Models\OwnKind;
+use App\Models\Plant;
+use App\Models\Visit;
+use App\Models\WorkLog;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\DB;
+
+/** Watches every change that what is kept rests on, and says what goes stale by it. */
+final readonly class Watch
+{
+    /** What of a garden its year rests on, and its neighbours' words of its signs. */
+    private const SITE = ['latitude', 'longitude', 'elevation_m', 'last_frost', 'first_frost', 'winter', 'name'];
+
+    public static function start(): void
+    {
+        self::on(Plant::class, static fn (Plant $plant) => self::gardens($plant->garden_id, $plant->getOriginal('garden_id')));
+        self::on(WorkLog::class, static function (WorkLog $log): void {
+            Visit::recount(DB::table('visit_tasks')->where('id', $log->visit_task_id)->value('visit_id'));
+            self::ofPlant($log->plant_id);
+        });
+        self::on(BloomNote::class, static fn (BloomNote $note) => self::ofPlant($note->plant_id));
+        self::on(OwnKind::class, static fn () => self::all(Revisions::kinds(...)));
+        Firm::updated(static fn (Firm $firm) => $firm->wasChanged('practice') ? self::all(Revisions::firm(...)) : null);
+        Garden::saving(static function (Garden $garden): void {
+            $garden->own_practice = $garden->practice !== [];
+        });
+        Plant::saving(static function (Plant $plant): void {
+            $plant->own_practice = $plant->practice !== [];
+        });
+        Garden::created(static fn (Garden $garden) => self::all(static fn () => app(SignShifts::class)->moved($garden, null)));
+        Garden::updated(static fn (Garden $garden) => self::garden($garden));
+        Observation::saving(static function (Observation $sign): void {
+            $sign->late_days = app(SignShifts::class)->lateness($sign);
+        });
+        self::on(Observation::class, static fn (Observation $sign) => self::all(static fn () => app(SignShifts::class)->noted($sign->garden, $sign->season)));
+    }
+
+    private static function garden(Garden $garden): void
+    {
+        if ($garden->wasChanged(self::SITE)) {
+            self::all(static fn () => app(SignShifts::class)->moved($garden, [(float) $garden->getOriginal('latitude'), (float) $garden->getOriginal('longitude')]));
+        }
+        if ($garden->wasChanged([...self::SITE, 'practice'])) {
+            self::gardens($garden->id);
+        }
+    }
+
+    private static function ofPlant(int $plant): void
+    {
+        self::gardens(DB::table('plants')->where('id', $plant)->value('garden_id'));
+    }
+
+    private static function gardens(mixed ...$ids): void
+    {
+        self::all(static fn () => Revisions::gardens(...array_map(intval(...), array_filter($ids, is_numeric(...)))));
+    }
+
+    /** Within the request that changed something, nothing remembered of before holds any more. */
+    private static function all(callable $say): void
+    {
+        $say();
+        app(CorePlants::class)->forget();
+    }
+
+    /**
+     * @param  class-string<Model>  $model
+     * @param  callable  $changed  given the row
+     */
+    private static function on(string $model, callable $changed): void
+    {
+        $model::saved($changed);
+        $model::deleted($changed);
+    }
+}
