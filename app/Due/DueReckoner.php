@@ -6,22 +6,18 @@ namespace App\Due;
 
 use App\Bridge\CorePlants;
 use App\Models\Garden;
-use App\Models\Plant;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
-use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Planning\Agenda;
 use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Planning\PlantYear;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\LoggedWork;
 use PruningHook\Core\Prescription\Outcome;
-use PruningHook\Core\Prescription\SeasonTask;
 use Throwable;
 
 /**
@@ -47,23 +43,24 @@ final readonly class DueReckoner
         $plants = [];
         $kinds = [];
         foreach ($garden->plants as $plant) {
+            [$id, $kind] = [$plant->id, $plant->kind];
             $faults = [];
-            $bloom = $closed = [];
+            $bloom = $closed = '[]';
             try {
                 $years = $this->bridge->years($garden);
-                [$closed, $bloom, $faults] = $kinds[$plant->kind] ??= $this->nature($plant->kind, $years->reaching($span->from, $span->to));
-                $faults = [...$faults, ...$this->bridge->putAside($plant->practice)];
-                $tasks = [...$tasks, ...$this->tasks($plant, $histories[$plant->id] ?? [], $years, $this->bridge->practice($garden), $span)];
+                [$closed, $bloom, $faults] = $kinds[$kind] ??= $this->nature($kind, $years->reaching($span->from, $span->to));
+                $faults = $plant->own_practice ? [...$faults, ...$this->bridge->putAside($plant->practice)] : $faults;
+                $due = Agenda::with($this->book)->between($this->bridge->plant($plant, $histories[$id] ?? []), $years, $this->bridge->practice($garden), $span->from, $span->from, $span->to);
+                foreach ($due as $each) {
+                    $tasks[] = self::row($garden->id, $id, $kind, $each);
+                }
             } catch (Fault $fault) {
                 $faults[] = ucfirst($fault->getMessage()).'.';
             } catch (Throwable $error) {
                 report($error);
                 $faults[] = 'It could not be worked out; what went wrong is in the log.';
             }
-            $plants[] = [
-                'plant_id' => $plant->id, 'garden_id' => $garden->id, 'kind' => $plant->kind, 'bloom' => $bloom === [] ? '[]' : (string) json_encode($bloom),
-                'closed' => $closed === [] ? '[]' : (string) json_encode($closed), 'fault' => $faults === [] ? null : implode(' ', $faults),
-            ];
+            $plants[] = ['plant_id' => $id, 'garden_id' => $garden->id, 'kind' => $kind, 'bloom' => $bloom, 'closed' => $closed, 'fault' => $faults === [] ? null : implode(' ', $faults)];
         }
 
         return new KeptGarden($garden->id, $garden->revision, $from, $to, $tasks, $plants);
@@ -71,39 +68,31 @@ final readonly class DueReckoner
 
     /**
      * @param  list<SiteYear>  $seasons
-     * @return array{list<array{int, int, string}>, list<array{int, int}>, list<string>} closures, bloom, faults
+     * @return array{string, string, list<string>} closures and bloom as JSON, faults
      */
     private function nature(string $kind, array $seasons): array
     {
         [$closed, $bloom, $faults] = PlantYear::nature($this->book->kind($kind), $seasons);
 
         return [
-            array_map(static fn (Closure $closure): array => [$closure->from->number, $closure->to->number, $closure->name], $closed),
-            array_map(static fn (Span $flowers): array => [$flowers->from->number, $flowers->to->number], $bloom),
+            (string) json_encode(array_map(static fn (Closure $closure): array => [$closure->from->number, $closure->to->number, $closure->name], $closed)),
+            (string) json_encode(array_map(static fn (Span $flowers): array => [$flowers->from->number, $flowers->to->number], $bloom)),
             $faults,
         ];
     }
 
-    /**
-     * @param  list<LoggedWork>  $history
-     * @return list<TaskRow>
-     */
-    private function tasks(Plant $plant, array $history, SiteYears $years, Practice $practice, Span $span): array
-    {
-        return array_map(static fn (DueTask $due): array => self::row($plant, $due->task, $due->outcome, $due->loggedOn),
-            Agenda::with($this->book)->between($this->bridge->plant($plant, $history), $years, $practice, $span->from, $span->from, $span->to));
-    }
-
     /** @return TaskRow */
-    private static function row(Plant $plant, SeasonTask $task, ?Outcome $outcome, ?Day $loggedOn): array
+    private static function row(int $garden, int $plant, string $kind, DueTask $due): array
     {
+        $task = $due->task;
+
         return [
-            'garden_id' => $plant->garden_id, 'plant_id' => $plant->id, 'kind' => $plant->kind,
+            'garden_id' => $garden, 'plant_id' => $plant, 'kind' => $kind,
             'season' => $task->season, 'task' => $task->key, 'name' => $task->name, 'method' => $task->methodKey,
             'opens' => $task->window->opens->number, 'best_from' => $task->window->bestFrom->number,
             'best_to' => $task->window->bestTo->number, 'closes' => $task->window->closes->number,
             'minutes' => $task->minutes, 'people' => $task->people, 'skills' => (string) json_encode($task->skills),
-            'outcome' => $outcome?->value, 'logged_on' => $loggedOn?->number, 'done' => $outcome === Outcome::Done,
+            'outcome' => $due->outcome?->value, 'logged_on' => $due->loggedOn?->number, 'done' => $due->outcome === Outcome::Done,
         ];
     }
 

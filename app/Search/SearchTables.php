@@ -16,8 +16,11 @@ final readonly class SearchTables
     /** What each table is found by. */
     private const COLUMNS = ['plants' => ['label', 'bed'], 'gardens' => ['name', 'client', 'address']];
 
-    /** Shorter pieces than this are not in the full-text tables, which are then looked through instead. */
+    /** Shorter texts than this are looked for at the beginnings of words. */
     private const PIECE = 3;
+
+    /** The full-text tables of each: three-letter pieces anywhere, and words by their first letters. */
+    private const SORTS = ['search' => "tokenize = 'trigram'", 'words' => "tokenize = 'unicode61', prefix = '1 2'"];
 
     /** Makes the full-text tables and fills them; nothing where the database has none. */
     public static function create(): void
@@ -27,14 +30,17 @@ final readonly class SearchTables
         }
         foreach (self::COLUMNS as $table => $columns) {
             $text = static fn (string $row): string => implode(" || ' ' || ", array_map(static fn (string $column): string => "coalesce($row.$column, '')", $columns));
-            DB::statement("create virtual table search_$table using fts5(text, tokenize = 'trigram')");
-            DB::statement("insert into search_$table (rowid, text) select id, {$text($table)} from $table");
-            DB::statement("create trigger search_{$table}_insert after insert on $table begin
-                insert into search_$table (rowid, text) values (new.id, {$text('new')}); end");
-            DB::statement("create trigger search_{$table}_update after update of ".implode(', ', $columns)." on $table begin
-                update search_$table set text = {$text('new')} where rowid = new.id; end");
-            DB::statement("create trigger search_{$table}_delete after delete on $table begin
-                delete from search_$table where rowid = old.id; end");
+            foreach (self::SORTS as $sort => $options) {
+                $full = "{$sort}_$table";
+                DB::statement("create virtual table $full using fts5(text, $options)");
+                DB::statement("insert into $full (rowid, text) select id, {$text($table)} from $table");
+                DB::statement("create trigger {$full}_insert after insert on $table begin
+                    insert into $full (rowid, text) values (new.id, {$text('new')}); end");
+                DB::statement("create trigger {$full}_update after update of ".implode(', ', $columns)." on $table begin
+                    update $full set text = {$text('new')} where rowid = new.id; end");
+                DB::statement("create trigger {$full}_delete after delete on $table begin
+                    delete from $full where rowid = old.id; end");
+            }
         }
     }
 
@@ -52,11 +58,10 @@ final readonly class SearchTables
                 }
             });
         }
-        $found = DB::table("search_$table")->select('rowid as id');
+        $quoted = '"'.str_replace('"', '""', $text).'"';
+        [$full, $match] = mb_strlen($text) < self::PIECE ? ["words_$table", "$quoted*"] : ["search_$table", $quoted];
 
-        return mb_strlen($text) < self::PIECE
-            ? $found->whereRaw("text like ? escape '\\'", [self::like($text)])
-            : $found->whereRaw("search_$table match ?", ['"'.str_replace('"', '""', $text).'"']);
+        return DB::table($full)->select('rowid as id')->whereRaw("$full match ?", [$match]);
     }
 
     private static function like(string $text): string

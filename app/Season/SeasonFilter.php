@@ -9,7 +9,6 @@ use App\Search\SearchTables;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Planning\Urgency;
 use PruningHook\Core\PlantBook\PlantBook;
 
@@ -52,7 +51,7 @@ final readonly class SeasonFilter
      *
      * @param  'season_tasks'|'kept_plants'  $table
      */
-    public function narrow(Builder $query, string $table, Day $today): Builder
+    public function narrow(Builder $query, string $table): Builder
     {
         $this->narrowGardens($query, "$table.garden_id");
         if ($this->kind !== null) {
@@ -60,9 +59,6 @@ final readonly class SeasonFilter
         }
         if ($this->text !== '') {
             self::matching($query, $this->text, $this->kinds, $table);
-        }
-        if ($this->show !== null && $table === 'kept_plants') {
-            $query->whereIn('kept_plants.plant_id', KeptTasks::urgent(DB::table('season_tasks')->select('season_tasks.plant_id'), $this->show, $today));
         }
 
         return $query;

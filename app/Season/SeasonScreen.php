@@ -37,7 +37,7 @@ final readonly class SeasonScreen
             $lists = [];
             $pages = null;
             foreach (KeptTasks::URGENCIES as $urgency) {
-                $tasks = KeptTasks::urgent($filter->narrow(KeptTasks::query($ready), 'season_tasks', $today), $urgency, $today);
+                $tasks = KeptTasks::urgent($filter->narrow(KeptTasks::query($ready), 'season_tasks'), $urgency, $today);
                 $counts[$urgency->value] = (clone $tasks)->count();
                 if ($filter->show === $urgency) {
                     $pages = Pages::of($request, $counts[$urgency->value], self::LISTED_ALONE, 'list');

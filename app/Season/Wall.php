@@ -91,9 +91,15 @@ final readonly class Wall
             : $this->plants($filter, $today, $ready)->count();
     }
 
+    /** The plants that are shown: plant_id, garden_id and kind of each, as `kept_plants` names them. */
     private function plants(SeasonFilter $filter, Day $today, Readiness $ready): Builder
     {
-        return $filter->narrow($ready->keepFresh(DB::table('kept_plants'), 'kept_plants.garden_id'), 'kept_plants', $today);
+        if ($filter->show === null) {
+            return $filter->narrow($ready->keepFresh(DB::table('kept_plants'), 'kept_plants.garden_id'), 'kept_plants');
+        }
+        $tasks = KeptTasks::urgent($filter->narrow(KeptTasks::query($ready), 'season_tasks'), $filter->show, $today);
+
+        return DB::query()->fromSub($tasks->select(['season_tasks.plant_id', 'season_tasks.garden_id', 'season_tasks.kind'])->distinct(), 'kept_plants');
     }
 
     /**
@@ -167,7 +173,7 @@ final readonly class Wall
     {
         $groups = [];
         foreach ($filter->show === null ? KeptTasks::URGENCIES : [$filter->show] as $urgency) {
-            $tasks = KeptTasks::urgent($filter->narrow(KeptTasks::query($ready), 'season_tasks', $today), $urgency, $today);
+            $tasks = KeptTasks::urgent($filter->narrow(KeptTasks::query($ready), 'season_tasks'), $urgency, $today);
             $groups[] = ['key' => $urgency->value, 'heading' => Grouping::pressing($urgency), 'plants' => $tasks->distinct()->count('season_tasks.plant_id')];
         }
 

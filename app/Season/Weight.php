@@ -50,7 +50,7 @@ final readonly class Weight
         if ($filter->by === Grouping::Garden) {
             $weeks->whereIn('kept_weeks.garden_id', $keys)->select(['kept_weeks.garden_id as key', 'week', 'open', 'best']);
         } else {
-            $weeks->join('gardens', 'gardens.id', '=', 'kept_weeks.garden_id')
+            $weeks->join('gardens', 'gardens.id', '=', 'kept_weeks.garden_id')->whereIn(DB::raw('coalesce(gardens.crew_id, 0)'), array_map(intval(...), $keys))
                 ->selectRaw('coalesce(gardens.crew_id, 0) as "key", week, sum("open") as "open", sum("best") as "best"')->groupBy('gardens.crew_id', 'week');
         }
         $counts = [];
@@ -72,13 +72,13 @@ final readonly class Weight
         $from = ($step === 1 ? $span->from : $span->from->monday())->number;
         $steps = intdiv($span->to->number - $from, $step) + 1;
         $tasks = function () use ($filter, $keys, $today, $ready, $urgency): Builder {
-            $tasks = $filter->narrow(KeptTasks::query($ready), 'season_tasks', $today)->where('season_tasks.done', false);
+            $tasks = $filter->narrow(KeptTasks::query($ready), 'season_tasks')->where('season_tasks.done', false);
             $shown = $urgency ?? $filter->show;
 
             return match ($filter->by) {
-                Grouping::Garden => $tasks->whereIn('season_tasks.garden_id', $keys)->selectRaw('season_tasks.garden_id as "key"'),
+                Grouping::Garden => $tasks->whereIn('season_tasks.garden_id', array_map(intval(...), $keys))->selectRaw('season_tasks.garden_id as "key"'),
                 Grouping::Kind => $tasks->whereIn('season_tasks.kind', $keys)->selectRaw('season_tasks.kind as "key"'),
-                Grouping::Crew => $tasks->join('gardens', 'gardens.id', '=', 'season_tasks.garden_id')->selectRaw('coalesce(gardens.crew_id, 0) as "key"'),
+                Grouping::Crew => $tasks->join('gardens', 'gardens.id', '=', 'season_tasks.garden_id')->whereIn(DB::raw('coalesce(gardens.crew_id, 0)'), array_map(intval(...), $keys))->selectRaw('coalesce(gardens.crew_id, 0) as "key"'),
                 Grouping::Urgency => $shown === null ? $tasks : KeptTasks::urgent($tasks, $shown, $today)->selectRaw("'' as \"key\""),
             };
         };
@@ -107,7 +107,8 @@ final readonly class Weight
         // Each edge as the step it falls in, those outside the stretch drawn in to its ends: +1 where it begins, -1 after it ends.
         $edges = [["case when $begins < $from then $from else $begins end", 0, 1], ["case when $ends > $to then $to else $ends end", 1, -1]];
         foreach ($edges as [$edge, $later, $sign]) {
-            $rows = $tasks()->where($begins, '<=', $to)->where($ends, '>=', $from)
+            // Written as a sum, so that the index of the groups is used and not that of the days, which nearly all tasks touch.
+            $rows = $tasks()->whereRaw("$begins + 0 <= ? and $ends + 0 >= ?", [$to, $from])
                 ->selectRaw("(($edge) - $from) / $step as step, count(*) as tasks")->groupBy('key', 'step')->get();
             foreach ($rows as $row) {
                 $index = (int) $row->step + $later;

@@ -9,19 +9,21 @@ use App\Models\User;
 use App\Models\Visit;
 use App\Support\Pages;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 
 /** A crew's round: today's visits, what is still to be logged, and what comes. People of a crew see their own first. */
 final readonly class RoundScreen
 {
-    private const TODAY = 20;
+    private const TODAY = 12;
 
-    private const UNLOGGED = 10;
+    private const UNLOGGED = 6;
 
-    private const COMING = 10;
+    private const COMING = 8;
 
-    private const PAST = 8;
+    private const PAST = 6;
 
     /** @return array<string, mixed> */
     public function show(User $user, Request $request, Day $today): array
@@ -29,24 +31,42 @@ final readonly class RoundScreen
         $crews = Crew::query()->get()->sortBy('name')->values();
         $asked = $request->has('crew') ? $request->integer('crew') : $user->crew_id;
         $crew = $crews->firstWhere('id', $asked)?->id;
-        $visits = static function () use ($crew): Builder {
-            $visits = Visit::query()->with(['garden', 'tasks' => static fn ($tasks) => $tasks->select(['id', 'visit_id', 'plant_id', 'minutes', 'position']), 'tasks.plant' => static fn ($plant) => $plant->select(['id', 'label'])]);
-
-            return $crew === null ? $visits : $visits->where('crew_id', $crew);
-        };
+        $visits = static fn (): Builder => $crew === null ? Visit::query() : Visit::query()->where('crew_id', $crew);
         $now = $visits()->where('on', (string) $today);
         $waiting = $visits()->where('on', '<', (string) $today)->where('unlogged', '>', 0);
         $pages = ['now' => Pages::of($request, $now->count(), self::TODAY, 'today'), 'unlogged' => Pages::of($request, $waiting->count(), self::UNLOGGED, 'waiting')];
 
-        return [
-            'today' => $today,
-            'crew' => $crew,
-            'crews' => $crews,
-            'pages' => $pages,
+        $lists = [
             'now' => $now->orderBy('id')->limit($pages['now']->per)->offset($pages['now']->offset())->get(),
             'unlogged' => $waiting->orderBy('on')->orderBy('id')->limit($pages['unlogged']->per)->offset($pages['unlogged']->offset())->get(),
             'coming' => $visits()->where('on', '>', (string) $today)->orderBy('on')->limit(self::COMING)->get(),
             'past' => $visits()->where('on', '<', (string) $today)->orderByDesc('on')->limit(self::PAST)->get(),
         ];
+        /** @var list<Visit> $all */
+        $all = array_merge(...array_map(static fn ($list): array => $list->all(), array_values($lists)));
+        $shown = new Collection($all);
+        $shown->load('garden:id,name');
+
+        return ['today' => $today, 'crew' => $crew, 'crews' => $crews, 'pages' => $pages, ...$lists, 'work' => self::work($shown)];
+    }
+
+    /**
+     * What is to be done on the visits, in short.
+     *
+     * @param  Collection<int, Visit>  $visits
+     * @return array<int, array{plants: list<string>, tasks: int, minutes: int}> by visit
+     */
+    private static function work(Collection $visits): array
+    {
+        $tasks = DB::table('visit_tasks')->join('plants', 'plants.id', '=', 'visit_tasks.plant_id')
+            ->whereIn('visit_tasks.visit_id', $visits->modelKeys())->orderBy('visit_tasks.visit_id')->orderBy('position')
+            ->get(['visit_tasks.visit_id', 'plants.label', 'visit_tasks.minutes']);
+        $work = [];
+        foreach ($visits as $visit) {
+            $of = $tasks->where('visit_id', $visit->id);
+            $work[$visit->id] = ['plants' => array_values($of->pluck('label')->unique()->all()), 'tasks' => $of->count(), 'minutes' => (int) $of->sum('minutes')];
+        }
+
+        return $work;
     }
 }

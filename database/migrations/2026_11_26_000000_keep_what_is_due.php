@@ -41,10 +41,10 @@ return new class extends Migration
         Schema::table('visits', static function (Blueprint $table): void {
             $table->unsignedSmallInteger('unlogged')->default(0);
             $table->dropIndex(['on']);
-            $table->index(['on', 'unlogged']);
-            $table->index(['crew_id', 'on', 'unlogged']);
-            $table->index(['garden_id', 'on']);
-            $table->index(['unlogged', 'on']);
+            foreach ([[], ['crew_id'], ['garden_id']] as $of) {
+                $table->index([...$of, 'on']);
+                $table->index([...$of, 'unlogged', 'on']);
+            }
         });
         Schema::table('visit_tasks', static function (Blueprint $table): void {
             $table->unsignedInteger('minutes')->default(0);
@@ -126,10 +126,11 @@ return new class extends Migration
             $table->integer('logged_on')->nullable();
             $table->boolean('done');
             $table->unique(['plant_id', 'task', 'season']);
-            $table->index(['garden_id', 'done', 'closes']);
-            $table->index(['done', 'closes', 'opens', 'garden_id']);
-            $table->index(['done', 'opens', 'closes', 'garden_id']);
-            $table->index(['kind', 'done', 'opens']);
+            // Each holds all that is counted by it, so that the rows themselves need not be read.
+            $table->index(['garden_id', 'done', 'closes', 'opens', 'best_from', 'best_to'], 'season_tasks_of_gardens');
+            $table->index(['done', 'closes', 'opens', 'garden_id', 'plant_id', 'kind'], 'season_tasks_closing');
+            $table->index(['done', 'opens', 'closes', 'best_from', 'best_to', 'garden_id', 'plant_id', 'kind'], 'season_tasks_opening');
+            $table->index(['kind', 'done', 'opens', 'closes', 'best_from', 'best_to', 'garden_id'], 'season_tasks_of_kinds');
         });
         SearchTables::create();
 

@@ -16,7 +16,7 @@ use PruningHook\Core\PlantBook\PlantBook;
 
 final class SearchController extends Controller
 {
-    private const MOST = 50;
+    private const MOST = 24;
 
     private const OFFERED = 12;
 
@@ -24,7 +24,7 @@ final class SearchController extends Controller
     {
         $text = $request->string('q')->trim()->toString();
         $found = DB::table('plants')->whereNull('plants.deleted_at');
-        $plants = $text === '' ? [] : SeasonFilter::matching($found, $text, $book->named($text), 'plants')->orderBy('plants.id')->limit(self::MOST + 1)->pluck('plants.id')->all();
+        $plants = $text === '' ? [] : SeasonFilter::matching($found, $text, $book->named($text), 'plants')->limit(self::MOST + 1)->pluck('plants.id')->all();
         $gardens = $text === '' ? [] : SearchTables::ids('gardens', $text)->limit(self::MOST + 1)->pluck('id')->all();
 
         return view('search.index', [

@@ -16,8 +16,8 @@
                 <li>
                     <span class="what"><a href="{{ route('visits.show', $visit) }}">{{ $visit->garden->name }}</a></span>
                     <span class="when">{{ \App\Support\Say::date($visit->on) }}</span>
-                    <span class="where">{{ $visit->tasks->map(fn ($task) => $task->plant->label)->unique()->implode(', ') }}</span>
-                    <span class="act">{{ $visit->tasks->count() - $visit->unlogged }} of {{ $visit->tasks->count() }} logged, {{ \App\Support\Say::minutes($visit->minutes()) }}</span>
+                    <span class="where">{{ implode(', ', $work[$visit->id]['plants']) }}</span>
+                    <span class="act">{{ $work[$visit->id]['tasks'] - $visit->unlogged }} of {{ $work[$visit->id]['tasks'] }} logged, {{ \App\Support\Say::minutes($work[$visit->id]['minutes']) }}</span>
                 </li>
             @endforeach
         </ul>

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+/** One look at a page: what it took and what it asked the database. */
+final readonly class Look
+{
+    /** @param  list<array{sql: string, bindings: array<array-key, mixed>}>  $queries */
+    public function __construct(
+        public int $status,
+        public float $ms,
+        public int $bytes,
+        public int $peakBytes,
+        public array $queries,
+    ) {
+    }
+
+    /**
+     * The queries that only read.
+     *
+     * @return list<array{sql: string, bindings: array<array-key, mixed>}>
+     */
+    public function reads(): array
+    {
+        return array_values(array_filter($this->queries, static fn (array $query): bool => str_starts_with(ltrim(strtolower($query['sql'])), 'select')));
+    }
+}
