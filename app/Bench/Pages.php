@@ -18,7 +18,6 @@ final readonly class Pages
     {
         $garden = (int) DB::table('gardens')->orderBy('id')->skip(1)->value('id');
         $plant = (int) DB::table('plants')->where('garden_id', $garden)->orderBy('id')->value('id');
-        $kind = (string) DB::table('plants')->where('id', $plant)->value('kind');
         $sheet = (int) DB::table('visits')->where('on', '>=', (string) Today::day())->orderBy('on')->value('id');
         $crew = (int) DB::table('crews')->min('id');
         $task = DB::table('season_tasks')->where('garden_id', $garden)->where('done', false)->where('closes', '>=', Today::day()->number)->orderBy('opens')->first();
@@ -33,11 +32,11 @@ final readonly class Pages
             'season by crew' => '/?by=crew',
             'season by urgency' => '/?by=urgency',
             'season of a crew' => "/?crew=$crew",
-            'season of a kind' => "/?kind=$kind",
-            'season, a word' => '/?q=willow',
+            'season of a kind' => '/?kind=bush-rose',
+            'season, a word' => '/?q=rose',
             'a group of the wall' => "/season/groups/$garden",
             'gardens' => '/gardens',
-            'gardens, a word' => '/gardens?q=otter',
+            'gardens, a word' => '/gardens?q=lane',
             'garden' => "/gardens/$garden",
             'garden form' => "/gardens/$garden/edit",
             'signs' => "/gardens/$garden/signs",
@@ -52,14 +51,14 @@ final readonly class Pages
             'round' => '/round',
             'round of a crew' => "/round?crew=$crew",
             'sheet' => "/visits/$sheet",
-            'search' => '/search?q=willow',
+            'search' => '/search?q=rose',
             'search, two letters' => '/search?q=ro',
-            'offered gardens' => '/search/gardens?q=mill',
+            'offered gardens' => '/search/gardens?q=lane',
             'plant book' => '/plant-book',
             'plant book, a month' => '/plant-book?month=7',
-            'kind' => "/plant-book/$kind",
+            'kind' => '/plant-book/bush-rose',
             'anchors' => '/plant-book/anchors',
-            'own kind' => "/plant-book/$kind/own",
+            'own kind' => '/plant-book/bush-rose/own',
             'house practice' => '/house-practice',
             'frost dates' => '/frost-dates?latitude=52.1&longitude=-2.4&elevation_m=80',
         ];

@@ -87,10 +87,11 @@ final readonly class DueKeeper
             return $row === null ? null : $this->reckoner->reckon($row, $basis->from, $basis->coversTo());
         });
 
-        return $kept !== null && $this->write($kept, $basis);
+        return $kept !== null && $this->keep($kept, $basis);
     }
 
-    private function write(KeptGarden $kept, Basis $basis): bool
+    /** Writes a garden's rows in one stroke. @return bool false where what is there rests on something later */
+    public function keep(KeptGarden $kept, Basis $basis): bool
     {
         return DB::transaction(static function () use ($kept, $basis): bool {
             // The first statement writes, so that the row is ours before anything is compared.

@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Pressure;
 use PruningHook\Core\Drawing\Strip;
+use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Planning\PlantYear;
 use PruningHook\Core\Planning\Urgency;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -171,10 +172,12 @@ final readonly class Wall
     /** @return list<array{key: string, heading: string, plants: int}> the most pressing first */
     private function byUrgency(SeasonFilter $filter, Day $today, Readiness $ready): array
     {
+        $tasks = $filter->narrow(KeptTasks::query($ready), 'season_tasks')->where('season_tasks.done', false)
+            ->where('opens', '<=', $today->number + DueTask::COMING_DAYS)->where('closes', '>=', $today->number - DueTask::MISSED_DAYS);
+        $plants = $tasks->selectRaw(KeptTasks::urgency($today).' as "key", count(distinct season_tasks.plant_id) as plants')->groupBy('key')->pluck('plants', 'key');
         $groups = [];
         foreach ($filter->show === null ? KeptTasks::URGENCIES : [$filter->show] as $urgency) {
-            $tasks = KeptTasks::urgent($filter->narrow(KeptTasks::query($ready), 'season_tasks'), $urgency, $today);
-            $groups[] = ['key' => $urgency->value, 'heading' => Grouping::pressing($urgency), 'plants' => $tasks->distinct()->count('season_tasks.plant_id')];
+            $groups[] = ['key' => $urgency->value, 'heading' => Grouping::pressing($urgency), 'plants' => (int) ($plants[$urgency->value] ?? 0)];
         }
 
         return array_values(array_filter($groups, static fn (array $group): bool => $group['plants'] > 0));

@@ -127,10 +127,10 @@ return new class extends Migration
             $table->boolean('done');
             $table->unique(['plant_id', 'task', 'season']);
             // Each holds all that is counted by it, so that the rows themselves need not be read.
-            $table->index(['garden_id', 'done', 'closes', 'opens', 'best_from', 'best_to'], 'season_tasks_of_gardens');
+            $table->index(['garden_id', 'done', 'closes', 'opens', 'best_from', 'best_to', 'plant_id', 'kind'], 'season_tasks_of_gardens');
             $table->index(['done', 'closes', 'opens', 'garden_id', 'plant_id', 'kind'], 'season_tasks_closing');
             $table->index(['done', 'opens', 'closes', 'best_from', 'best_to', 'garden_id', 'plant_id', 'kind'], 'season_tasks_opening');
-            $table->index(['kind', 'done', 'opens', 'closes', 'best_from', 'best_to', 'garden_id'], 'season_tasks_of_kinds');
+            $table->index(['kind', 'done', 'opens', 'closes', 'best_from', 'best_to', 'garden_id', 'plant_id'], 'season_tasks_of_kinds');
         });
         SearchTables::create();
 

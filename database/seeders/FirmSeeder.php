@@ -29,7 +29,7 @@ final class FirmSeeder
 {
     public const PLANTS = 40;
 
-    private const GARDENS_A_CREW = 8;
+    private const GARDENS_A_CREW = 20;
 
     private const PAST_DAYS = 730;
 
@@ -77,7 +77,7 @@ final class FirmSeeder
     {
         $this->row('firms', ['name' => 'Two Counties Garden Care', 'practice' => '{}']);
         $crews = [];
-        foreach (range(1, max(2, intdiv($gardens, self::GARDENS_A_CREW))) as $number) {
+        foreach (range(1, max(1, intdiv($gardens, self::GARDENS_A_CREW))) as $number) {
             $crews[] = $this->row('crews', ['name' => sprintf('Crew %02d', $number)]);
         }
         $password = Hash::make(DemoSeeder::PASSWORD);
@@ -121,7 +121,8 @@ final class FirmSeeder
     /** @return list<array{plant: int, due: DueTask, prescribed: callable(): array<string, mixed>}> what it was and is due for */
     private function plant(int $garden, int $number, SiteYears $years, Day $today): array
     {
-        $kind = $this->book->kind($this->kinds[$number * 31 % count($this->kinds)]);
+        // Every garden has its roses.
+        $kind = $this->book->kind($number % 7 === 0 ? 'bush-rose' : $this->kinds[$number * 31 % count($this->kinds)]);
         $planted = Day::of($today->year() - 1 - $number % 23, 3, 1 + $number % 28);
         $height = (int) ($kind->typicalHeightMm * (0.5 + ($number * 13 % 50) / 60));
         $stems = in_array($kind->habit, ['shrub', 'cane'], true) ? [2 + $number % 8, 1 + $number % 5] : [null, null];
@@ -160,11 +161,11 @@ final class FirmSeeder
                 $fits = $item['due']->task->window->contains($on) && count($together) < self::TASKS_A_VISIT;
                 $fits ? $together[] = $item : $rest[] = $item;
             }
-            // What would fall before today by less than a week is left for the planner; one garden in four has a visit soon.
+            // What fell within the last week is left for the planner; half of the gardens have a visit today, the others soon.
             if ($on->isBefore($today->minus(6))) {
                 $this->visit($garden, $crew, $on, $together, true);
-            } elseif ($index % 4 === 0) {
-                $this->visit($garden, $crew, $today->plus($index % 12 === 0 ? 0 : $index % 17), array_slice($together, 0, 5), false);
+            } elseif (! $on->isBefore($today)) {
+                $this->visit($garden, $crew, $today->plus($index % 2 === 0 ? 0 : 1 + $index % 15), array_slice($together, 0, 3), false);
                 break;
             }
             $due = $rest;
@@ -174,8 +175,8 @@ final class FirmSeeder
     /** @param  list<array{plant: int, due: DueTask, prescribed: callable(): array<string, mixed>}>  $items */
     private function visit(int $garden, int $crew, Day $on, array $items, bool $past): void
     {
-        // One visit in forty was never logged.
-        $logged = $past && ($this->ids['visits'] ?? 0) % 40 !== 0;
+        // One visit in nine was never logged.
+        $logged = $past && ($this->ids['visits'] ?? 0) % 9 !== 0;
         $visit = $this->row('visits', ['garden_id' => $garden, 'crew_id' => $crew, 'on' => (string) $on, 'unlogged' => $logged ? 0 : count($items)]);
         foreach ($items as $position => $item) {
             $task = $item['due']->task;

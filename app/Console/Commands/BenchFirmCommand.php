@@ -19,7 +19,7 @@ use Symfony\Component\Console\Command\Command as Exit_;
 /** `./hook bench firm`: what every page takes in a firm of many gardens, made up for it in a database of its own. */
 final class BenchFirmCommand extends Command
 {
-    protected $signature = 'bench:firm {gardens=60 : how many gardens} {--keep : measure the firm that was made the last time} {--looks=15 : how often each page is looked at}';
+    protected $signature = 'bench:firm {gardens=60 : how many gardens} {--keep : measure the firm that was made the last time} {--looks=15 : how often each page is looked at} {--json : what does not depend on the machine, as JSON: queries, rows, bytes, status and scans of each page}';
 
     protected $description = 'Measure every page in a firm of many gardens';
 
@@ -36,7 +36,7 @@ final class BenchFirmCommand extends Command
         if (! $this->option('keep') || ! is_file($file)) {
             $this->make($file, $gardens, $boot);
         }
-        $this->measure($file, $boot, max(3, (int) $this->option('looks')));
+        $this->option('json') ? $this->counts($file, $boot) : $this->measure($file, $boot, max(3, (int) $this->option('looks')));
 
         return Exit_::SUCCESS;
     }
@@ -76,7 +76,7 @@ final class BenchFirmCommand extends Command
         $app->make(Console::class)->call('migrate', ['--force' => true]);
         $start = hrtime(true);
         $app->make(FirmSeeder::class)->fill($gardens);
-        $this->line(sprintf('made %d gardens, %d plants, %d visits, %d logs in %.1f s; %.0f MB on disk', $gardens, DB::table('plants')->count(),
+        $this->told(sprintf('made %d gardens, %d plants, %d visits, %d logs in %.1f s; %.0f MB on disk', $gardens, DB::table('plants')->count(),
             DB::table('visits')->count(), DB::table('work_logs')->count(), (hrtime(true) - $start) / 1e9, (filesize($file) + (int) @filesize("$file-wal")) / 1e6));
         gc_collect_cycles();
         memory_reset_peak_usage();
@@ -84,21 +84,50 @@ final class BenchFirmCommand extends Command
         $start = hrtime(true);
         $app->make(DueKeeper::class)->renewAll();
         $seconds = (hrtime(true) - $start) / 1e9;
-        $this->line(sprintf('kept what is due of all of them in %.1f s, %.2f ms a plant, %.0f MB: %d tasks', $seconds,
+        $this->told(sprintf('kept what is due of all of them in %.1f s, %.2f ms a plant, %.0f MB: %d tasks', $seconds,
             1000 * $seconds / DB::table('plants')->count(), (memory_get_peak_usage() - $before) / 1e6, DB::table('season_tasks')->count()));
         DB::disconnect();
         $app->flush();
     }
 
-    /** @param  callable(): Application  $boot */
-    private function measure(string $file, callable $boot, int $looks): void
+    private function told(string $line): void
     {
-        $probe = new Probe($boot);
+        if (! $this->option('json')) {
+            $this->line($line);
+        }
+    }
+
+    /** @param  callable(): Application  $boot */
+    private function counts(string $file, callable $boot): void
+    {
+        [$probe, $pages, $database] = self::ready($file, $boot);
+        $counts = [];
+        foreach ($pages as $name => $address) {
+            $look = $probe->look($address);
+            $counts[$name] = ['address' => $address, 'status' => $look->status, 'queries' => count($look->queries), 'rows' => Probe::raw($look, $database)[0],
+                'bytes' => $look->bytes, 'scans' => Probe::scans($look, $database)];
+        }
+        $this->output->write(json_encode($counts, JSON_THROW_ON_ERROR));
+    }
+
+    /**
+     * @param  callable(): Application  $boot
+     * @return array{Probe, array<string, string>, PDO}
+     */
+    private static function ready(string $file, callable $boot): array
+    {
         $app = $boot();
         $app->make(Console::class)->bootstrap();
         $pages = Pages::all();
         DB::disconnect();
-        $database = new PDO("sqlite:$file", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+
+        return [new Probe($boot), $pages, new PDO("sqlite:$file", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION])];
+    }
+
+    /** @param  callable(): Application  $boot */
+    private function measure(string $file, callable $boot, int $looks): void
+    {
+        [$probe, $pages, $database] = self::ready($file, $boot);
         $this->line(sprintf('%-22s %8s %8s %8s %7s %7s %8s %9s %9s', 'page', 'median', 'p95', 'queries', 'rows', 'MB', 'bytes', 'x empty', 'x raw'));
         foreach ($pages as $name => $address) {
             $look = $probe->look($address);
