@@ -161,11 +161,12 @@ final class FirmSeeder
                 $fits = $item['due']->task->window->contains($on) && count($together) < self::TASKS_A_VISIT;
                 $fits ? $together[] = $item : $rest[] = $item;
             }
-            // What fell within the last week is left for the planner; half of the gardens have a visit today, the others soon.
+            // What fell within the last week is left for the planner; three gardens of five have a visit today, the others soon.
             if ($on->isBefore($today->minus(6))) {
-                $this->visit($garden, $crew, $on, $together, true);
+                // In one garden of three the last weeks' work was not logged.
+                $this->visit($garden, $crew, $on, $together, $index % 3 !== 1 || $on->isBefore($today->minus(45)));
             } elseif (! $on->isBefore($today)) {
-                $this->visit($garden, $crew, $today->plus($index % 2 === 0 ? 0 : 1 + $index % 15), array_slice($together, 0, 3), false);
+                $this->visit($garden, $crew, $today->plus($index % 5 < 3 ? 0 : 1 + $index % 15), array_slice($together, 0, 3), false);
                 break;
             }
             $due = $rest;
@@ -173,10 +174,8 @@ final class FirmSeeder
     }
 
     /** @param  list<array{plant: int, due: DueTask, prescribed: callable(): array<string, mixed>}>  $items */
-    private function visit(int $garden, int $crew, Day $on, array $items, bool $past): void
+    private function visit(int $garden, int $crew, Day $on, array $items, bool $logged): void
     {
-        // One visit in nine was never logged.
-        $logged = $past && ($this->ids['visits'] ?? 0) % 9 !== 0;
         $visit = $this->row('visits', ['garden_id' => $garden, 'crew_id' => $crew, 'on' => (string) $on, 'unlogged' => $logged ? 0 : count($items)]);
         foreach ($items as $position => $item) {
             $task = $item['due']->task;
