@@ -31,7 +31,7 @@ final readonly class Watch
         });
         self::on(BloomNote::class, static fn (BloomNote $note) => self::ofPlant($note->plant_id));
         self::on(OwnKind::class, static fn () => self::all(Revisions::kinds(...)));
-        Firm::updated(static fn (Firm $firm) => $firm->wasChanged('practice') ? self::all(Revisions::firm(...)) : null);
+        Firm::saved(static fn (Firm $firm) => $firm->wasRecentlyCreated || $firm->wasChanged('practice') ? self::all(Revisions::firm(...)) : null);
         Garden::saving(static function (Garden $garden): void {
             $garden->own_practice = $garden->practice !== [];
         });

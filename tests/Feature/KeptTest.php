@@ -1,0 +1,299 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Bridge\CorePlants;
+use App\Due\Basis;
+use App\Due\DueKeeper;
+use App\Due\DueReckoner;
+use App\Due\RenewDue;
+use App\Models\BloomNote;
+use App\Models\Firm;
+use App\Models\Garden;
+use App\Models\Observation;
+use App\Models\OwnKind;
+use App\Models\Plant;
+use App\Models\VisitTask;
+use App\Models\WorkLog;
+use App\Support\Today;
+use App\Visits\LogWork;
+use Database\Seeders\DemoSeeder;
+use Database\Seeders\FirmSeeder;
+use Illuminate\Bus\UniqueLock;
+use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\SiteYears;
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\Observation as CoreObservation;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\SeasonReader;
+use PruningHook\Core\Prescription\Prescriber;
+
+/** What is kept of what is due is what a fresh and full working-out gives, and what is stale is never taken for fresh. */
+final class KeptTest extends FeatureTestCase
+{
+    private const CHANGES = 500;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        DB::table('gardens')->delete();
+        DB::table('crews')->delete();
+    }
+
+    public function test_kept_rows_are_a_fresh_working_out_of_the_demo_and_stay_so_through_random_changes(): void
+    {
+        $this->seed(DemoSeeder::class);
+        $this->holdsThrough(self::CHANGES, 5);
+    }
+
+    public function test_kept_rows_are_a_fresh_working_out_of_sixty_gardens_and_stay_so_through_random_changes(): void
+    {
+        $this->app->make(FirmSeeder::class)->fill(60, 5);
+        $this->holdsThrough(self::CHANGES, 20);
+    }
+
+    public function test_whoever_worked_from_a_later_revision_wins(): void
+    {
+        $garden = Garden::factory()->create();
+        $plant = Plant::factory()->create(['garden_id' => $garden->id]);
+        $basis = Basis::on(Today::day());
+        $early = $this->app->make(DueReckoner::class)->reckon(Garden::query()->findOrFail($garden->id), $basis->from, $basis->coversTo());
+        $plant->update(['height_mm' => 9000]);
+        self::assertTrue($this->keeper()->renew($garden->id));
+        $late = self::rows();
+        self::assertFalse($this->keeper()->keep($early, $basis), 'it was read before the change');
+        self::assertEquals($late, self::rows());
+        self::assertTrue($this->keeper()->renew($garden->id), 'the same revision may be written again');
+    }
+
+    public function test_a_change_makes_its_garden_stale_and_asks_the_queue(): void
+    {
+        [$touched, $other] = [Garden::factory()->create(), Garden::factory()->create(['latitude' => 40])];
+        $plant = Plant::factory()->create(['garden_id' => $touched->id]);
+        Plant::factory()->create(['garden_id' => $other->id]);
+        $this->keeper()->renewAll();
+        $this->fakeQueue();
+        $plant->update(['planted_on' => '2026-11-01']);
+        Queue::assertPushed(RenewDue::class);
+        self::assertSame([$touched->id], $this->stale());
+        Firm::ours()->fill(['practice' => ['wisteria-look' => 'relaxed']])->save();
+        self::assertCount(2, $this->stale(), 'also where the firm had never chosen before');
+        $this->keeper()->renewAll();
+        Firm::ours()->fill(['practice' => []])->save();
+        self::assertCount(2, $this->stale(), 'the house practice touches all gardens');
+        $this->app->make(RenewDue::class)->handle($this->keeper());
+        self::assertSame([], $this->stale());
+    }
+
+    public function test_a_sign_touches_only_the_gardens_whose_season_it_moves(): void
+    {
+        [$here, $near, $far] = [Garden::factory()->create(), Garden::factory()->create(['latitude' => 51.6]), Garden::factory()->create(['latitude' => 53])];
+        $this->keeper()->renewAll();
+        $note = static fn (string $event, string $on) => Observation::query()->create(['garden_id' => $here->id, 'event' => $event, 'on' => $on, 'season' => 2027]);
+        $note('plum-bloom', '2027-03-12');
+        self::assertSame([], $this->stale(), 'one sign moves nothing');
+        $lilac = $note('lilac-bloom', '2027-04-15');
+        self::assertEqualsCanonicalizing([$here->id, $near->id], $this->stale());
+        $this->keeper()->renewAll();
+        $lilac->delete();
+        self::assertEqualsCanonicalizing([$here->id, $near->id], $this->stale());
+        $this->keeper()->renewAll();
+        self::assertSame(0, DB::table('garden_seasons')->where('garden_id', $far->id)->count());
+    }
+
+    public function test_midnight_makes_nothing_stale_and_new_days_are_worked_out_before_they_are_looked_at(): void
+    {
+        Plant::factory()->create(['garden_id' => Garden::factory()->create()->id]);
+        $this->keeper()->renewAll();
+        foreach (['2027-02-21' => 0, '2027-04-01' => 0, '2027-09-01' => 1] as $day => $stale) {
+            config(['hook.today' => $day]);
+            self::assertCount($stale, $this->stale(), $day);
+        }
+    }
+
+    public function test_many_stale_gardens_are_left_out_and_said_until_they_are_worked_out(): void
+    {
+        $this->fakeQueue();
+        foreach (range(1, DueKeeper::WHILE_WAITING + 3) as $number) {
+            Plant::factory()->create(['garden_id' => Garden::factory()->create(['name' => "Garden $number"])->id]);
+        }
+        $this->actingAs($this->planner())->get('/')->assertOk()->assertSee('0 of 15 gardens are worked out anew')->assertDontSee('Winter pass');
+        Queue::assertPushed(RenewDue::class);
+        $this->get('/gardens/'.Garden::query()->min('id'))->assertOk()->assertSee('Winter pass');
+        $this->get('/')->assertSee('1 of 15 gardens are worked out anew')->assertSee('Winter pass');
+        $this->keeper()->renewAll();
+        $this->get('/')->assertDontSee('are worked out anew')->assertSee('Garden 15');
+    }
+
+    private function fakeQueue(): void
+    {
+        Queue::fake();
+        // The jobs asked for until now were thrown away, and with them what would have let the next one in.
+        (new UniqueLock($this->app->make(Repository::class)))->release(new RenewDue);
+    }
+
+    private function holdsThrough(int $changes, int $between): void
+    {
+        mt_srand(8);
+        $checked = 0;
+        $this->keeper()->renewAll();
+        $this->freshIsTrue(true);
+        for ($change = 1; $change <= $changes; $change++) {
+            $this->change();
+            if ($change % $between === 0) {
+                $checked += $this->freshIsTrue(false);
+                $stale = $this->stale();
+                shuffle($stale);
+                $this->keeper()->ensure(array_slice($stale, intdiv(count($stale), 2)));
+                $this->app->forgetScopedInstances();
+            }
+        }
+        self::assertGreaterThan(20, $checked, 'some gardens must have stayed fresh between the changes');
+        $this->keeper()->renewAll();
+        $this->freshIsTrue(true);
+    }
+
+    /** One change, of any sort a person can make. */
+    private function change(): void
+    {
+        $plant = Plant::query()->inRandomOrder(mt_rand())->firstOrFail();
+        $garden = Garden::query()->inRandomOrder(mt_rand())->firstOrFail();
+        $task = VisitTask::query()->inRandomOrder(mt_rand())->firstOrFail();
+        match (mt_rand(0, 40)) {
+            0, 13, 14, 15, 16 => $plant->update(['height_mm' => mt_rand(300, 6000), 'stems_old' => mt_rand(0, 9), 'count' => mt_rand(1, 9)]),
+            1, 17, 18, 19, 20 => $plant->update(['planted_on' => (string) Day::parse('2027-02-20')->minus(mt_rand(0, 1500))]),
+            2, 21, 22, 23, 24 => $plant->update(['kind' => ['lilac', 'forsythia', 'wisteria', 'grape-vine', 'box-hedge', 'sour-cherry'][mt_rand(0, 5)]]),
+            3, 25, 26, 27 => $plant->delete(),
+            4 => Plant::onlyTrashed()->inRandomOrder(mt_rand())->first()?->restore(),
+            5, 28, 29, 30, 31, 32 => $this->app->make(LogWork::class)->log($task->load('visit'), ['outcome' => ['done', 'partly', 'not-done'][mt_rand(0, 2)], 'minutes' => mt_rand(5, 300), 'removed_percent' => mt_rand(0, 30)], null),
+            6, 33, 34, 35 => WorkLog::query()->inRandomOrder(mt_rand())->first()?->delete(),
+            7 => Observation::query()->updateOrCreate(
+                ['garden_id' => $garden->id, 'season' => 2027, 'event' => ['witch-hazel-bloom', 'forsythia-bloom', 'plum-bloom', 'first-frost', 'apple-leaf-fall'][mt_rand(0, 4)]],
+                ['on' => (string) Day::parse('2027-02-01')->plus(mt_rand(-30, 60))],
+            ),
+            8 => Observation::query()->inRandomOrder(mt_rand())->first()?->delete(),
+            9 => $garden->update(['latitude' => $garden->latitude + mt_rand(-30, 30) / 100, 'last_frost' => sprintf('04-%02d', mt_rand(1, 30))]),
+            10 => $garden->update(['practice' => mt_rand(0, 1) === 0 ? [] : ['wisteria-look' => 'relaxed', 'crape-myrtle-height' => 'heading']]),
+            11 => $this->firm(),
+            default => BloomNote::query()->updateOrCreate(['plant_id' => $plant->id, 'season' => 2027], ['flowering_height_mm' => mt_rand(500, 2000)]),
+        };
+    }
+
+    private function firm(): void
+    {
+        if (mt_rand(0, 1) === 0) {
+            Firm::query()->firstOrFail()->fill(['practice' => mt_rand(0, 1) === 0 ? [] : ['bush-rose-severity' => 'light-arc']])->save();
+        } else {
+            OwnKind::query()->create(['kind' => 'lilac', 'entry' => ['phenology' => ['bloom-end' => 'bloom-start+'.mt_rand(10, 40)]], 'note' => 'Seen here.']);
+        }
+        // What was read of the firm in this request holds no more.
+        $this->app->forgetScopedInstances();
+    }
+
+    /** Every garden that counts as fresh holds what a full working-out gives; all of them do where all were renewed. */
+    private function freshIsTrue(bool $all): int
+    {
+        $this->app->forgetScopedInstances();
+        $stale = $this->stale();
+        self::assertSame([], $all ? $stale : []);
+        $kept = [];
+        foreach (DB::table('season_tasks')->get() as $row) {
+            $kept[(int) $row->garden_id][] = implode(' ', [$row->plant_id, $row->season, $row->task, $row->name, $row->method, $row->opens, $row->best_from, $row->best_to, $row->closes, $row->minutes, $row->people, $row->skills, $row->outcome, $row->logged_on, $row->done]);
+        }
+        $checked = 0;
+        $gardens = Garden::query()->with('plants.workLogs', 'plants.bloomNotes')->whereKeyNot($stale)->inRandomOrder(mt_rand())->limit($all ? 1000 : 4)->get();
+        foreach ($gardens as $garden) {
+            self::assertEqualsCanonicalizing($this->truth($garden), $kept[$garden->id] ?? [], "garden $garden->id, after which changes the seed tells");
+            $checked++;
+        }
+
+        return $checked;
+    }
+
+    /**
+     * What is due in a garden by the long way: the full prescription of each plant, with every sign of the firm read anew.
+     *
+     * @return list<string>
+     */
+    private function truth(Garden $garden): array
+    {
+        $book = $this->app->make(PlantBook::class);
+        $bridge = $this->app->make(CorePlants::class);
+        $years = $this->years($garden, $book, $bridge);
+        $covers = DB::table('kept_gardens')->where('garden_id', $garden->id)->first();
+        $truth = [];
+        foreach ($garden->plants as $plant) {
+            $core = $bridge->plant($plant);
+            foreach (range(2026, 2028) as $season) {
+                try {
+                    $tasks = Prescriber::with($book)->prescribe($core, $years->season($season), $bridge->practice($garden))->tasks;
+                } catch (Fault) {
+                    // Not in the ground in that season.
+                    continue;
+                }
+                foreach ($tasks as $task) {
+                    $window = $task->window;
+                    if ($window->closes->number < $covers->covers_from || $window->opens->number > $covers->covers_to || ($core->planted !== null && $window->closes->isBefore($core->planted))) {
+                        continue;
+                    }
+                    $log = $core->logged($task->key, $season);
+                    $truth[] = implode(' ', [$plant->id, $season, $task->key, $task->name, $task->methodKey, $window->opens->number, $window->bestFrom->number, $window->bestTo->number, $window->closes->number,
+                        $task->minutes, $task->kit->people, json_encode($task->kit->skills), $log?->outcome->value, $log?->on->number, (int) ($log?->outcome->value === 'done')]);
+                }
+            }
+        }
+
+        return $truth;
+    }
+
+    private function years(Garden $garden, PlantBook $book, CorePlants $bridge): SiteYears
+    {
+        $site = $bridge->site($garden);
+        $seasons = [];
+        foreach (Observation::query()->with('garden')->get()->sortBy([['on', 'asc'], ['id', 'asc']])->groupBy('season') as $season => $signs) {
+            $own = $near = [];
+            foreach ($signs as $sign) {
+                $there = $bridge->site($sign->garden);
+                $seen = CoreObservation::of($sign->event, $sign->on);
+                if ($sign->garden_id === $garden->id) {
+                    $own[] = $seen;
+                } elseif ($site->kilometresTo($there) <= $book->figures->number(Figure::NeighboursWithin)) {
+                    $near[] = [$seen, SiteYear::of($there, (int) $season), $sign->garden->name];
+                }
+            }
+            $seasons[(int) $season] = SeasonReader::with($book)->read($own, SiteYear::of($site, (int) $season), $near);
+        }
+
+        return SiteYears::of($site, $seasons);
+    }
+
+    /** @return list<int> gardens whose rows do not count as fresh */
+    private function stale(): array
+    {
+        return array_values(array_map(intval(...), Basis::on(Today::day())->stale(
+            DB::table('gardens')->leftJoin('kept_gardens', 'kept_gardens.garden_id', '=', 'gardens.id'),
+        )->pluck('gardens.id')->all()));
+    }
+
+    private function keeper(): DueKeeper
+    {
+        return $this->app->make(DueKeeper::class);
+    }
+
+    /** @return list<\stdClass> */
+    private static function rows(): array
+    {
+        return array_values(DB::table('season_tasks')->orderBy('plant_id')->orderBy('opens')->get()->map(static function (\stdClass $row): \stdClass {
+            unset($row->id);
+
+            return $row;
+        })->all());
+    }
+}
