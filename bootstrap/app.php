@@ -5,7 +5,10 @@ declare(strict_types=1);
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+use PruningHook\Core\Fault;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
@@ -17,5 +20,10 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'password_confirmation']);
+        // What the core refuses is said in its own words, wherever a page had none better: no plant is an error of ours.
+        $exceptions->render(static fn (Fault $fault, Request $request) => $request->expectsJson()
+            ? new JsonResponse(['message' => ucfirst($fault->getMessage()).'.'], 422)
+            : response()->view('errors.fault', ['says' => ucfirst($fault->getMessage()).'.'], 422));
+        $exceptions->dontReport(Fault::class);
     })
     ->create();

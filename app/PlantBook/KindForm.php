@@ -28,8 +28,10 @@ final readonly class KindForm
 
     private const TEXTS = ['name', 'botanical', 'family', 'habit', 'wood', 'vigour', 'hard_cutting', 'about'];
 
-    public function __construct(private PlantBookFiles $files)
-    {
+    public function __construct(
+        private PlantBookFiles $files,
+        private TriedKind $tried,
+    ) {
     }
 
     /**
@@ -163,7 +165,8 @@ final readonly class KindForm
         if ($faults !== []) {
             return $faults;
         }
-        $says = $this->files->read([...array_diff_key(OwnKind::inForce(), [$own->kind => true]), $own->kind => $own])->putAside[$own->kind] ?? null;
+        $book = $this->files->read([...array_diff_key(OwnKind::inForce(), [$own->kind => true]), $own->kind => $own]);
+        $says = $book->putAside[$own->kind] ?? null;
         if ($says !== null) {
             $about = PlantBookFiles::OWN." $own->kind: ";
             if (! str_starts_with($says, $about)) {
@@ -171,9 +174,12 @@ final readonly class KindForm
             }
             [$path, $says] = explode(': ', substr($says, strlen($about)), 2);
             $faults[self::field($path)] = ucfirst($says).'.';
-        }
 
-        return $faults;
+            return $faults;
+        }
+        $wrong = $this->tried->fault($book, $own->kind, $own->like ?? $own->kind);
+
+        return $wrong === null ? [] : ['phenology.bloom-end' => $wrong];
     }
 
     /**

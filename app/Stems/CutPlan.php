@@ -41,12 +41,12 @@ final readonly class CutPlan
     /**
      * What is on a sheet: the same stems judged by the same aim.
      *
-     * @return ?array{bowl: Bowl, judged: Judgement} null where the task has no cut plan
+     * @return ?array{bowl: Bowl, judged: Judgement} null where the task has no cut plan, or nobody knows the kind any more
      */
     public function drawn(VisitTask $task): ?array
     {
         $kept = $task->cut_plan;
-        if ($kept === null) {
+        if ($kept === null || ! $this->book->has($task->plant->kind)) {
             return null;
         }
         $survey = StemBoard::core($kept['state']);

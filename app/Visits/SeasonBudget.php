@@ -20,9 +20,12 @@ final readonly class SeasonBudget
     ) {
     }
 
-    /** As it stood before this task was logged. */
-    public function before(VisitTask $task): Budget
+    /** As it stood before this task was logged; null where the plant book no longer knows the kind. */
+    public function before(VisitTask $task): ?Budget
     {
+        if (! $this->book->has($task->plant->kind)) {
+            return null;
+        }
         $plant = $task->plant->load(['workLogs', 'bloomNotes']);
         $plant->setRelation('workLogs', $plant->workLogs->reject(static fn (WorkLog $log): bool => $log->visit_task_id === $task->id)->values());
         $kind = $this->book->kind($plant->kind);

@@ -96,6 +96,19 @@ final class OwnKindTest extends FeatureTestCase
         ];
     }
 
+    public function test_a_kind_is_worked_out_at_every_garden_and_the_reference_sites_before_it_is_kept(): void
+    {
+        $this->actingAs($this->planner());
+        $this->correct(['phenology.bloom-end' => 'bloom-start-3', 'note' => 'A slip.'])->assertSessionHasErrors('phenology.bloom-end');
+        $errors = session('errors');
+        self::assertInstanceOf(\Illuminate\Support\ViewErrorBag::class, $errors);
+        self::assertStringContainsString('At Millrace House: on this site\'s year its bloom would end on', $errors->first('phenology.bloom-end'));
+        self::assertStringContainsString('And so at 18 more places.', $errors->first('phenology.bloom-end'));
+        self::assertSame(0, OwnKind::query()->count());
+        // Where the book's own kind goes wrong already, a correction of something else is not held up by it.
+        $this->correct(['about' => 'Sweet in May.', 'note' => 'So it is.'])->assertSessionHasNoErrors();
+    }
+
     public function test_a_name_the_book_knows_makes_no_new_kind(): void
     {
         $this->actingAs($this->planner());

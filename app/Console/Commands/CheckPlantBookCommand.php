@@ -4,33 +4,38 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Bridge\CorePlants;
 use App\Exchange\JsonSchema;
+use App\Models\Garden;
+use App\Models\Plant;
 use App\PlantBook\PlantBookFiles;
+use App\PlantBook\ReferenceSites;
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\PlantBook;
 
-/** Holds every plant book file against its schema, then against what a schema cannot say. */
+/** Holds every plant book file against its schema, then against what a schema cannot say; and, if asked, the database against the book. */
 final class CheckPlantBookCommand extends Command
 {
-    protected $signature = 'plant-book:check';
+    protected $signature = 'plant-book:check {--database : also hold what the firm has written against the book}';
 
     protected $description = 'Check the plant book files';
 
     /** 0 when all is well, 1 with one line for each fault: file, path and what is wrong. */
-    public function handle(PlantBookFiles $files): int
+    public function handle(PlantBookFiles $files, ReferenceSites $sites): int
     {
-        $schema = JsonSchema::fromFile(base_path('plant-book/kind.schema.json'));
         $faults = [];
+        $kinds = 0;
         try {
-            foreach ($files->kinds() as [$file, $kind]) {
-                $id = is_string($kind['id'] ?? null) ? $kind['id'] : '(no id)';
-                foreach ($schema->faults(json_decode(json_encode($kind, JSON_THROW_ON_ERROR))) as $fault) {
-                    $faults[] = "$file $id: $fault";
-                }
-            }
+            $faults = $this->faults($files);
+            $sites->all();
             $kinds = $faults === [] ? count($files->readAll()->names) : 0;
         } catch (Fault $fault) {
             $faults[] = $fault->getMessage();
+        }
+        if ($faults === [] && $this->option('database') === true) {
+            $faults = [...$this->ownWord(app(PlantBook::class), app(CorePlants::class)), ...$this->places(app(CorePlants::class))];
         }
         foreach ($faults as $fault) {
             $this->error($fault);
@@ -40,5 +45,72 @@ final class CheckPlantBookCommand extends Command
         }
 
         return $faults === [] ? self::SUCCESS : self::FAILURE;
+    }
+
+    /** @return list<string> */
+    private function faults(PlantBookFiles $files): array
+    {
+        $schema = JsonSchema::fromFile(base_path('plant-book/kind.schema.json'));
+        $faults = [];
+        foreach ($files->kinds() as [$file, $kind]) {
+            $id = is_string($kind['id'] ?? null) ? $kind['id'] : '(no id)';
+            foreach ($schema->faults(json_decode(json_encode($kind, JSON_THROW_ON_ERROR))) as $fault) {
+                $faults[] = "$file $id: $fault";
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * What firm, gardens and plants say that the book no longer knows.
+     *
+     * @return list<string>
+     */
+    private function ownWord(PlantBook $book, CorePlants $bridge): array
+    {
+        $faults = [];
+        foreach ($book->putAside as $kind => $why) {
+            $faults[] = "own kind $kind: $why";
+        }
+        foreach ($bridge->putAside($bridge->firm()->practice) as $says) {
+            $faults[] = "house practice: $says";
+        }
+        foreach (Garden::query()->where('own_practice', true)->get() as $garden) {
+            foreach ($bridge->putAside($garden->practice) as $says) {
+                $faults[] = "garden $garden->id ($garden->name): $says";
+            }
+        }
+        foreach (Plant::query()->where('own_practice', true)->get() as $plant) {
+            foreach ($bridge->putAside($plant->practice) as $says) {
+                $faults[] = "plant $plant->id ($plant->label): $says";
+            }
+        }
+        foreach (DB::table('plants')->whereNull('deleted_at')->distinct()->pluck('kind') as $kind) {
+            if (! $book->has($kind)) {
+                $faults[] = sprintf('plants of "%s": the plant book has no such kind (%d of them)', $kind, DB::table('plants')->whereNull('deleted_at')->where('kind', $kind)->count());
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * Gardens whose year cannot be worked out.
+     *
+     * @return list<string>
+     */
+    private function places(CorePlants $bridge): array
+    {
+        $faults = [];
+        foreach (Garden::query()->lazyById() as $garden) {
+            try {
+                $bridge->site($garden);
+            } catch (Fault $fault) {
+                $faults[] = "garden $garden->id ($garden->name): ".$fault->getMessage();
+            }
+        }
+
+        return $faults;
     }
 }

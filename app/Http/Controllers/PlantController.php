@@ -14,11 +14,12 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\KindNames;
 use PruningHook\Core\PlantBook\PlantBook;
 
 final class PlantController extends Controller
 {
-    public function show(Request $request, Plant $plant, PlantScreen $screen): View
+    public function show(Request $request, Plant $plant, PlantScreen $screen, PlantBook $book): View
     {
         try {
             $day = $request->filled('cut') ? Day::parse($request->string('cut')->toString()) : Today::day();
@@ -26,7 +27,11 @@ final class PlantController extends Controller
             $day = Today::day();
         }
 
-        return view('plants.show', $screen->show($plant, Today::day(), $day));
+        try {
+            return view('plants.show', $screen->show($plant, Today::day(), $day));
+        } catch (Fault $fault) {
+            return view('plants.unknown', ['plant' => $plant->load('garden'), 'says' => ucfirst($fault->getMessage()).'.', 'known' => $book->has($plant->kind), 'name' => $book->nameOf($plant->kind)]);
+        }
     }
 
     public function record(Plant $plant, PlantBook $book): View
@@ -35,7 +40,7 @@ final class PlantController extends Controller
 
         return view('plants.record', [
             'plant' => $plant,
-            'kind' => $book->kind($plant->kind),
+            'kind' => $book->names[$plant->kind] ?? new KindNames($plant->kind, $book->nameOf($plant->kind), '', [], ''),
             'seasons' => $plant->workLogs->sortByDesc('on')->groupBy('season')->sortKeysDesc(),
         ]);
     }

@@ -38,6 +38,6 @@ final class BloomRequest extends FormRequest
     {
         $plant = $this->route('plant');
         assert($plant instanceof Plant);
-        $validator->after(fn (Validator $validator) => LengthDoubts::tell($validator, $this, app(PlantBook::class)->kind($plant->kind)));
+        $validator->after(fn (Validator $validator) => LengthDoubts::tell($validator, $this, app(PlantBook::class)->find($plant->kind)));
     }
 }

@@ -9,6 +9,8 @@ use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Validator;
+use PruningHook\Core\Calendar\FrostDoubt;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Fault;
 
@@ -44,9 +46,25 @@ final class GardenRequest extends FormRequest
             'winter' => ['required', 'in:cold,cool,warm'],
             'last_frost' => ['nullable', 'required_unless:winter,warm', 'required_with:first_frost', $frost],
             'first_frost' => ['nullable', 'required_unless:winter,warm', 'required_with:last_frost', $frost],
+            'sure' => ['nullable', 'in:1'],
             'notes' => ['nullable', 'string', 'max:2000'],
             ...PracticeRules::rules(),
         ];
+    }
+
+    /** Dates that hardly fit the place are questioned once; whoever is sure says so. */
+    public function withValidator(Validator $validator): void
+    {
+        $validator->after(function (Validator $validator): void {
+            if ($validator->errors()->isNotEmpty() || $this->boolean('sure') || ! $this->filled('last_frost')) {
+                return;
+            }
+            $doubt = FrostDoubt::of($this->float('latitude'), MonthDay::parse($this->string('last_frost')->toString()), MonthDay::parse($this->string('first_frost')->toString()));
+            if ($doubt !== null) {
+                $validator->errors()->add($doubt->ofPlace ? 'latitude' : 'last_frost', $doubt->says.' If it is right as it stands, tick that you are sure.');
+                $validator->errors()->add('sure', 'The frosts are questioned.');
+            }
+        });
     }
 
     /** @return array<string, string> */
@@ -63,6 +81,6 @@ final class GardenRequest extends FormRequest
     /** @return array<string, mixed> */
     public function facts(): array
     {
-        return [...Arr::except((array) $this->validated(), 'practice'), 'practice' => PracticeRules::chosen($this->validated('practice', []))];
+        return [...Arr::except((array) $this->validated(), ['practice', 'sure']), 'practice' => PracticeRules::chosen($this->validated('practice', []))];
     }
 }

@@ -12,9 +12,9 @@ use PruningHook\Core\Units\Doubt;
 /** Heights a kind can hardly have are questioned once, with what was probably meant; whoever is sure says so. */
 final readonly class LengthDoubts
 {
-    public static function tell(Validator $validator, Request $request, Kind $kind): void
+    public static function tell(Validator $validator, Request $request, ?Kind $kind): void
     {
-        if ($request->boolean('sure') || $validator->errors()->isNotEmpty()) {
+        if ($kind === null || $request->boolean('sure') || $validator->errors()->isNotEmpty()) {
             return;
         }
         foreach (['height_cm', 'flowering_height_cm'] as $field) {

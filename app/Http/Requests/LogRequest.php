@@ -63,7 +63,7 @@ final class LogRequest extends FormRequest
                 return;
             }
             $budget = app(SeasonBudget::class)->before($task);
-            if ($this->integer('removed_percent') > $budget->leftPercent()) {
+            if ($budget !== null && $this->integer('removed_percent') > $budget->leftPercent()) {
                 $validator->errors()->add('removed_percent', sprintf(
                     '%d %% is over the cap: %d %% may go in a season%s. It will answer with watershoots, fewer flowers or dieback. If it was done, say why.',
                     $this->integer('removed_percent'), $budget->capPercent, $budget->usedPercent === 0 ? '' : sprintf(' and %d %% has gone', $budget->usedPercent),

@@ -7,7 +7,7 @@
         @if ($plant->exists) @method('put') @endif
         <fieldset><legend>What it is</legend>
             <div class="row">
-                <div class="col-md-6"><x-field name="kind" label="Kind" :value="$plant->kind ? $book->kind($plant->kind)->name : null" required list="kinds" help="Common or botanical name, as the plant book knows it." autocomplete="off" /></div>
+                <div class="col-md-6"><x-field name="kind" label="Kind" :value="$plant->kind ? $book->nameOf($plant->kind) : null" required list="kinds" help="Common or botanical name, as the plant book knows it." autocomplete="off" /></div>
                 <div class="col-md-6"><x-field name="label" label="What the crew calls it" :value="$plant->label" required help="Wisteria on the south wall" /></div>
                 <div class="col-md-4"><x-field name="bed" label="Bed or place" :value="$plant->bed" /></div>
                 <div class="col-md-4"><x-field name="planted_on" label="Planted on" type="date" :value="$plant->planted_on" help="Leave empty where nobody knows." /></div>
