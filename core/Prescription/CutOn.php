@@ -71,28 +71,78 @@ final readonly class CutOn
     public function through(Plant $plant, SiteYears $years, Span $span, Practice $practice, ?Forecast $forecast = null): array
     {
         $tasks = $this->tasks($plant, $years, $span, $practice);
+        $forecast ??= Forecast::none();
         $runs = [];
         $run = null;
-        $season = null;
-        $ends = $span->from;
-        for ($day = $span->from; ! $day->isAfter($span->to); $day = $day->plus(1)) {
-            if ($season === null || ! $day->isBefore($ends)) {
-                $ends = $years->holding($day)->end();
-                $season = $this->season($plant, $years->holding($day), $practice);
+        foreach ($this->seasons($plant, $years, $span, $practice) as [$season, $part]) {
+            // Between two turns every day is what the first of them is.
+            foreach ($this->turns($season, $tasks, $part, $forecast) as $first => $last) {
+                $verdict = $this->day($season, $tasks, Day::fromNumber($first), $forecast);
+                if ($run === null || ! $run->goesOnWith($verdict)) {
+                    $runs = $run === null ? [] : [...$runs, $run];
+                    $run = DayRun::startedBy($verdict);
+                }
+                $run = $run->until(Day::fromNumber($last));
             }
-            $verdict = $this->day($season, $tasks, $day, $forecast ?? Forecast::none());
-            if ($run !== null && $run->goesOnWith($verdict)) {
-                $run = $run->until($day);
-
-                continue;
-            }
-            if ($run !== null) {
-                $runs[] = $run;
-            }
-            $run = DayRun::startedBy($verdict);
         }
 
         return $run === null ? [] : [...$runs, $run];
+    }
+
+    /**
+     * The seasons that share a stretch, each with its part of it.
+     *
+     * @return iterable<array{SeasonCase, Span}>
+     */
+    private function seasons(Plant $plant, SiteYears $years, Span $span, Practice $practice): iterable
+    {
+        for ($from = $span->from; ! $from->isAfter($span->to); $from = $to->plus(1)) {
+            $year = $years->holding($from);
+            $to = Day::earliest($span->to, $year->end()->minus(1));
+            yield [$this->season($plant, $year, $practice), Span::of($from, $to)];
+        }
+    }
+
+    /**
+     * Stretches of a season within which nothing changes for the plant.
+     *
+     * @param  list<Task>  $tasks
+     * @return array<int, int> first to last day of each, as days since 1970-01-01
+     */
+    private function turns(SeasonCase $season, array $tasks, Span $part, Forecast $forecast): array
+    {
+        $turns = [$part->from->number => true];
+        $turn = static function (Day ...$days) use (&$turns, $part): void {
+            foreach ($days as $day) {
+                if ($part->holds($day)) {
+                    $turns[$day->number] = true;
+                }
+            }
+        };
+        foreach ($tasks as $task) {
+            $window = $task->window;
+            $turn($window->opens, $window->bestFrom, $window->bestTo->plus(1), $window->closes->plus(1));
+            // Half way from one closing to an opening "too late" becomes "too early".
+            foreach ($tasks as $next) {
+                $half = intdiv($window->closes->number + $next->window->opens->number, 2);
+                $turn(Day::fromNumber($half), Day::fromNumber($half + 1));
+            }
+        }
+        foreach ($season->closed as $closure) {
+            $turn($closure->from, $closure->to->plus(1));
+        }
+        foreach ($this->rules as $rule) {
+            $turn(...$rule->turns($season, $this->book->figures));
+        }
+        $turn(...$forecast->turns());
+        $firsts = array_keys($turns);
+        sort($firsts);
+        $stretches = [];
+        foreach ($firsts as $index => $first) {
+            $stretches[$first] = ($firsts[$index + 1] ?? $part->to->number + 1) - 1;
+        }
+
+        return $stretches;
     }
 
     private function season(Plant $plant, SiteYear $season, Practice $practice): SeasonCase

@@ -41,4 +41,19 @@ final readonly class Forecast
 
         return $days;
     }
+
+    /**
+     * The days on which what it says may change: each of its own, and the one after.
+     *
+     * @return list<Day>
+     */
+    public function turns(): array
+    {
+        $turns = [];
+        foreach ($this->days as $weather) {
+            $turns = [...$turns, $weather->day, $weather->day->plus(1)];
+        }
+
+        return $turns;
+    }
 }

@@ -6,6 +6,7 @@ namespace PruningHook\Core\Prescription\Days;
 
 use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\PlantBook\FloweringWood;
 use PruningHook\Core\PlantBook\TaskRule;
 
@@ -35,5 +36,15 @@ final readonly class FlowerBudsLost implements DayRule
             'Flowers lost',
             "It flowers on last year's wood and $because: not fatal, but each shoot cut now throws its flowers away.",
         ));
+    }
+
+    public function turns(SeasonCase $season, Figures $figures): array
+    {
+        if (! $season->year->has(Anchor::BloomStart) || ! $season->year->has(Anchor::BloomEnd)) {
+            return [];
+        }
+        $end = $season->year->day(Anchor::BloomEnd);
+
+        return [$season->year->day(Anchor::BloomStart), $end->plus(1), $end->plus($figures->number(Figure::BudsSetAfterBloom))];
     }
 }

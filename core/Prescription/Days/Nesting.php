@@ -7,6 +7,7 @@ namespace PruningHook\Core\Prescription\Days;
 use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\Figures;
 
 /** Dense plants are looked through before a cut in the nesting season; a nest that was found closes them. */
 final readonly class Nesting implements DayRule
@@ -38,5 +39,18 @@ final readonly class Nesting implements DayRule
         $midwinter = $case->year->day(Anchor::Midwinter);
 
         return [$midwinter->plus($case->figures->number(Figure::NestingFrom)), $midwinter->plus($case->figures->number(Figure::NestingTo))];
+    }
+
+    public function turns(SeasonCase $season, Figures $figures): array
+    {
+        $midwinter = $season->year->day(Anchor::Midwinter);
+        $turns = [$midwinter->plus($figures->number(Figure::NestingFrom)), $midwinter->plus($figures->number(Figure::NestingTo) + 1)];
+        foreach ($season->plant->history as $work) {
+            if ($work->nest) {
+                $turns = [...$turns, $work->on, $work->on->plus($figures->number(Figure::NestCloses))];
+            }
+        }
+
+        return $turns;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Prescription\Days;
 
+use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\Reason;
 
 /** In its first season a plant roots on what its leaves make: only dead, damaged and broken wood comes off. */
@@ -19,5 +20,10 @@ final readonly class NewlyPlanted implements DayRule
             'Planted on %s: this season only dead, damaged and broken wood comes off. Whatever is alive feeds the roots; shaping now sets it back a year.',
             $case->plant->planted->inWords(),
         )));
+    }
+
+    public function turns(SeasonCase $season, Figures $figures): array
+    {
+        return [];
     }
 }

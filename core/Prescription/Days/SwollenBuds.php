@@ -6,6 +6,7 @@ namespace PruningHook\Core\Prescription\Days;
 
 use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\Figures;
 
 /** Round about bud break the fat buds of canes and of trained plants come off at a touch. */
 final readonly class SwollenBuds implements DayRule
@@ -24,5 +25,15 @@ final readonly class SwollenBuds implements DayRule
         return Consequence::cost($case->figures->reason(Figure::SwollenBeforeBudBreak, 'Swollen buds', sprintf(
             'Buds break about %s: they are fat now and rub off at a touch, and each one lost is a shoot less.', $break->inWords(),
         )));
+    }
+
+    public function turns(SeasonCase $season, Figures $figures): array
+    {
+        if (! $season->year->has(Anchor::BudBreak)) {
+            return [];
+        }
+        $break = $season->year->day(Anchor::BudBreak);
+
+        return [$break->minus($figures->number(Figure::SwollenBeforeBudBreak)), $break->plus($figures->number(Figure::TenderAfterBudBreak) + 1)];
     }
 }

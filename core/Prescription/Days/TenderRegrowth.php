@@ -6,6 +6,7 @@ namespace PruningHook\Core\Prescription\Days;
 
 use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\PlantBook\TaskRule;
 
 /** The late-season stop: nothing that sets growth going from some weeks before the first frost until rest. */
@@ -27,5 +28,15 @@ final readonly class TenderRegrowth implements DayRule
             'The first frost comes about %s: shoots that a cut sets growing now will not ripen before it.',
             $frost->inWords(),
         )));
+    }
+
+    public function turns(SeasonCase $season, Figures $figures): array
+    {
+        $frost = $season->year->day(Anchor::FirstFrost);
+
+        return [
+            $frost->minus($figures->number(Figure::StopBeforeFirstFrost)),
+            $season->year->has(Anchor::LeafFall) ? $season->year->day(Anchor::LeafFall) : $frost->plus($figures->number(Figure::RestAfterFirstFrost)),
+        ];
     }
 }

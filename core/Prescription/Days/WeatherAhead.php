@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Prescription\Days;
 
+use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\Weather\WorkAdvice;
 
 /** What the forecast says to a day: hold it, or mind something. Silent on days no forecast reaches. */
@@ -17,5 +18,11 @@ final readonly class WeatherAhead implements DayRule
         }
 
         return $advice[0]->hold ? Consequence::cost($advice[0]->reason) : Consequence::mind($advice[0]->reason);
+    }
+
+    public function turns(SeasonCase $season, Figures $figures): array
+    {
+        // The forecast turns from day to day: whoever has one asks on each of its days.
+        return [];
     }
 }

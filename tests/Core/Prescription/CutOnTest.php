@@ -12,7 +12,11 @@ use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Prescription\CutOn;
 use PruningHook\Core\Prescription\CutVerdict;
 use PruningHook\Core\Prescription\DayRun;
+use PruningHook\Core\Prescription\LoggedWork;
+use PruningHook\Core\Prescription\Outcome;
 use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Weather\DayWeather;
+use PruningHook\Core\Weather\Forecast;
 use Tests\Support\Prescribing;
 use Tests\Support\Sites;
 use Tests\Support\TestBook;
@@ -74,6 +78,30 @@ final class CutOnTest extends TestCase
             }
             self::assertSame(365, $days, $kind->id);
             self::assertContains(DayState::Best, array_map(static fn (DayRun $run): DayState => $run->state, $runs), "$kind->id has no best day");
+        }
+    }
+
+    /** A year is told by the days on which something turns; each day of it must still be what it is when asked alone. */
+    public function test_a_year_in_runs_is_the_same_year_day_by_day(): void
+    {
+        $cut = CutOn::with(TestBook::read());
+        $forecast = Forecast::of(array_map(fn (int $ahead): DayWeather => DayWeather::of($this->day('2027-03-01')->plus($ahead), $ahead % 3 === 0 ? -6 : 4, 9, $ahead % 4 === 0 ? 12 : 0), range(0, 9)));
+        foreach (array_values(TestBook::read()->all()) as $index => $kind) {
+            if ($index % 7 !== 0) {
+                continue;
+            }
+            $history = [LoggedWork::of('x', 2027, $this->day('2027-05-02'), Outcome::Done, 30, 40, true)];
+            $plant = Plant::of('p', $kind->id, planted: $index % 2 === 0 ? $this->day('2026-11-01') : null, history: $index % 3 === 0 ? $history : []);
+            $years = SiteYears::of(Sites::all()[$index % count(Sites::all())]);
+            $span = Span::of($this->day('2027-01-15'), $this->day('2028-01-14'));
+            $at = $span->from;
+            foreach ($cut->through($plant, $years, $span, $this->practice(), $forecast) as $run) {
+                self::assertTrue($run->from->equals($at), "$kind->id: a gap before $run->from");
+                for ($day = $run->from; ! $day->isAfter($run->to); $day = $day->plus(min(5, max(1, $day->daysUntil($run->to))))) {
+                    self::assertTrue($run->goesOnWith($cut->judge($plant, $years, $day, $this->practice(), $forecast)), "$kind->id on $day");
+                }
+                $at = $run->to->plus(1);
+            }
         }
     }
 
