@@ -18,4 +18,13 @@ Alpine.data('frost', frost);
 Alpine.data('plan', plan);
 Alpine.data('logForm', logForm);
 Alpine.data('offer', offer);
+// What stands in a closed card is started when the card is opened.
+document.addEventListener('toggle', (event) => {
+    const asleep = event.target.matches?.('details[data-lazy][open]') && event.target.querySelector('[x-ignore]');
+    if (asleep) {
+        asleep.removeAttribute('x-ignore');
+        delete asleep._x_ignore;
+        Alpine.initTree(asleep);
+    }
+}, true);
 Alpine.start();

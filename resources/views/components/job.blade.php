@@ -1,4 +1,4 @@
-@props(['task', 'number'])
+@props(['task', 'number', 'open' => false])
 @php
     $bag = $errors->getBag('task'.$task->id);
     $mine = $bag->any();
@@ -27,7 +27,9 @@
         <p class="mt-2 mb-1"><span class="outcome-said">{{ ucfirst($log->outcome->inWords()) }}</span>{{ $log->why ? ': '.lcfirst($log->why) : '' }}{{ $log->minutes !== null ? ', '.$log->minutes.' min' : '' }}{{ $log->findings ? '. '.implode(', ', $log->findings) : '' }}.@if ($log->left_for_next_year)<br>Left for next year: {{ $log->left_for_next_year }}@endif</p>
     @endif
     @can('log', $task->visit)
-        <details class="no-print" @if (! $log || $mine) open @endif><summary>{{ $log ? 'Change the log' : 'Log it' }}</summary>
+        <details class="no-print" data-lazy @if ($open || $mine) open @endif><summary>{{ $log ? 'Change the log' : 'Log it' }}</summary>
+            {{-- Started when it is opened: a dozen cards at once keep a slow phone waiting. --}}
+            <div @if (! $open && ! $mine) x-ignore @endif>
             <form method="post" action="{{ route('logs.store', $task) }}" x-data="logForm(@js($outcome))" novalidate>
                 @csrf @method('put')
                 <fieldset class="log-field"><legend class="visually-hidden">Outcome</legend>
@@ -62,6 +64,7 @@
                     <button class="btn btn-primary w-100" style="min-height: 56px">Log it</button>
                 </div>
             </form>
+            </div>
         </details>
         @if ($log)
             <form method="post" action="{{ route('logs.destroy', $task) }}" class="no-print">@csrf @method('delete')<button class="btn btn-quiet">Take the log back</button></form>

@@ -5,6 +5,8 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <title>{{ $title }} · Pruning Hook</title>
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    @foreach (['zilla-slab/files/zilla-slab-latin-600-normal', 'source-sans-3/files/source-sans-3-latin-400-normal', 'source-sans-3/files/source-sans-3-latin-600-normal'] as $font)<link rel="preload" as="font" type="font/woff2" crossorigin href="{{ Vite::asset("node_modules/@fontsource/$font.woff2") }}">
+    @endforeach
     @vite(['resources/sass/app.scss', 'resources/js/app.js'])
 </head>
 <body x-data="keys" @keydown.window="press($event)">

@@ -9,7 +9,8 @@
             <p class="mb-2">Forecast: {{ round($weather->min) }} to {{ round($weather->max) }} °C, {{ $weather->rainMm > 0 ? round($weather->rainMm, 1).' mm of rain' : 'dry' }}. <span class="soft">(simulated station)</span></p>
         @endif
         @if ($advice !== [])<ul class="cautions">@foreach ($advice as $each)<li><b>{{ $each->reason->rule }}.</b> {{ ucfirst($each->reason->because) }}.</li>@endforeach</ul>@endif
-        @foreach ($visit->tasks as $task)<x-job :task="$task" :number="$loop->iteration" />@endforeach
+        @php($next = $visit->tasks->first(fn ($task) => $task->log === null)?->id)
+        @foreach ($visit->tasks as $task)<x-job :task="$task" :number="$loop->iteration" :open="$task->id === $next" />@endforeach
 
         @can('update', $visit)
             <details class="no-print" @if ($errors->hasAny(['on', 'outside_reason', 'visit'])) open @endif><summary>Move or cancel this visit</summary>

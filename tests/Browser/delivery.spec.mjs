@@ -1,0 +1,84 @@
+import { expect, test } from '@playwright/test';
+import { readdirSync, statSync } from 'node:fs';
+import { signIn } from './people.mjs';
+
+/** What goes over the wire, as the browser itself counts it: headers, compressed bodies and all. */
+async function weigh(page, look) {
+    const wire = await page.context().newCDPSession(page);
+    await wire.send('Network.enable');
+    let bytes = 0;
+    const add = ({ encodedDataLength }) => (bytes += encodedDataLength);
+    wire.on('Network.loadingFinished', add);
+    await look();
+    await page.waitForLoadState('networkidle');
+    await wire.detach();
+    return bytes;
+}
+
+test('the first look at the round is light, the second lighter still', async ({ page }) => {
+    await signIn(page, 'hand');
+    const wire = await page.context().newCDPSession(page);
+    await wire.send('Network.clearBrowserCache');
+    const first = await weigh(page, () => page.goto('/round'));
+    const second = await weigh(page, () => page.goto('/round'));
+    console.log(`      the round over the wire: first ${first} bytes, then ${second}`);
+    expect(first).toBeGreaterThan(20_000);
+    expect(first).toBeLessThan(150_000);
+    expect(second).toBeLessThan(30_000);
+});
+
+test('the script is under 25 kB compressed, and only Latin fonts are fetched', async ({ page }) => {
+    const scripts = readdirSync('public/build/assets').filter((name) => name.endsWith('.js.gz'));
+    expect(scripts).toHaveLength(1);
+    const bytes = statSync(`public/build/assets/${scripts[0]}`).size;
+    console.log(`      the script: ${bytes} bytes`);
+    expect(bytes).toBeLessThan(25_000);
+    const fonts = [];
+    page.on('request', (request) => request.url().endsWith('.woff2') && fonts.push(request.url()));
+    await signIn(page, 'hand');
+    await page.goto('/round');
+    expect(fonts.filter((font) => font.includes('-ext-'))).toEqual([]);
+    expect(fonts.length).toBeGreaterThan(0);
+});
+
+test('built files are kept by the browser for good, pages are not', async ({ page, request }) => {
+    await page.goto('/sign-in');
+    const styles = await page.locator('link[rel=stylesheet]').getAttribute('href');
+    const built = await request.get(styles, { headers: { 'Accept-Encoding': 'gzip' } });
+    expect(built.headers()['cache-control']).toBe('public, max-age=31536000, immutable');
+    expect(built.headers()['content-encoding']).toBe('gzip');
+    const sheet = await request.get('/sign-in', { headers: { 'Accept-Encoding': 'gzip' } });
+    expect(sheet.headers()['cache-control']).toContain('no-cache');
+    expect(sheet.headers()['content-encoding']).toBe('gzip');
+    expect((await request.get('/build/assets/../../../.env')).status()).toBe(404);
+    expect((await request.get('/server.php')).status()).toBe(404);
+});
+
+test('nothing jumps while a page is drawn', async ({ page }) => {
+    await page.addInitScript(() => {
+        window.jumps = 0;
+        new PerformanceObserver((list) => list.getEntries().forEach((entry) => (window.jumps += entry.hadRecentInput ? 0 : entry.value))).observe({ type: 'layout-shift', buffered: true });
+    });
+    await signIn(page, 'planner');
+    for (const address of ['/', '/?by=urgency&zoom=week', '/round', '/gardens', '/gardens/1', '/plants/2', '/plants/2/stems', '/visits/1']) {
+        await page.goto(address);
+        await page.waitForLoadState('networkidle');
+        expect(await page.evaluate(() => window.jumps), address).toBeLessThan(0.02);
+    }
+});
+
+test('a card of the sheet starts when it is opened', async ({ page }) => {
+    await signIn(page, 'hand');
+    await page.goto('/round');
+    await page.locator('.what a').first().click();
+    await page.waitForURL(/visits/);
+    const cards = page.locator('.job');
+    const asleep = page.locator('.job [x-ignore]');
+    const closed = await asleep.count();
+    expect(closed).toBe((await cards.count()) - 1);
+    const last = cards.last();
+    await last.locator('summary', { hasText: 'Log it' }).click();
+    await expect(asleep).toHaveCount(closed - 1);
+    await last.getByRole('radio', { name: 'Partly' }).check();
+    await expect(last.getByText('What stopped it')).toBeVisible();
+});
