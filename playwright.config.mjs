@@ -1,8 +1,9 @@
 import { defineConfig } from '@playwright/test';
 
-/** The real interface in Debian's Chromium, on a database of its own, on a day of its own. */
+/** The real interface in Debian's Chromium, on a day of its own; each worker has a server and a database of its own. */
 export const TODAY = '2027-03-08';
-const PORT = 8189;
+export const FIRST_PORT = 8189;
+const WORKERS = 2;
 
 export const chromium = {
     executablePath: '/usr/bin/chromium',
@@ -14,20 +15,20 @@ export default defineConfig({
     testDir: 'tests/Browser',
     testMatch: '*.spec.mjs',
     outputDir: 'storage/framework/browser',
-    workers: 1,
+    workers: WORKERS,
     timeout: 60_000,
     reporter: [['list']],
     forbidOnly: true,
-    use: { actionTimeout: 10_000, navigationTimeout: 15_000, baseURL: `http://127.0.0.1:${PORT}`, launchOptions: chromium, trace: 'off' },
+    use: { actionTimeout: 10_000, navigationTimeout: 15_000, launchOptions: chromium, trace: 'off' },
     projects: [
         { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },
         { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
     ],
-    webServer: {
-        command: `./hook demo --fresh --port ${PORT} --today ${TODAY}`,
-        env: { DB_DATABASE: `${process.cwd()}/database/browser.sqlite` },
-        url: `http://127.0.0.1:${PORT}/up`,
+    webServer: Array.from({ length: WORKERS }, (_, worker) => ({
+        command: `./hook demo --fresh --port ${FIRST_PORT + worker} --today ${TODAY}`,
+        env: { DB_DATABASE: `${process.cwd()}/database/browser-${worker}.sqlite`, PHP_CLI_SERVER_WORKERS: '2' },
+        url: `http://127.0.0.1:${FIRST_PORT + worker}/up`,
         timeout: 180_000,
         reuseExistingServer: false,
-    },
+    })),
 });

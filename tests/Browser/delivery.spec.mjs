@@ -1,6 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { readdirSync, statSync } from 'node:fs';
-import { signIn } from './people.mjs';
+import { expect, signIn, test } from './people.mjs';
 
 /** What goes over the wire, as the browser itself counts it: headers, compressed bodies and all. */
 async function weigh(page, look) {
@@ -65,6 +64,9 @@ test('nothing jumps while a page is drawn', async ({ page }) => {
         await page.waitForLoadState('networkidle');
         expect(await page.evaluate(() => window.jumps), address).toBeLessThan(0.02);
     }
+    // The measure itself must notice a jump.
+    await page.evaluate(() => document.querySelector('main').prepend(Object.assign(document.createElement('p'), { style: 'height: 300px' })));
+    await expect.poll(() => page.evaluate(() => window.jumps)).toBeGreaterThan(0.02);
 });
 
 test('a card of the sheet starts when it is opened', async ({ page }) => {

@@ -1,6 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { TODAY } from '../../playwright.config.mjs';
-import { signIn } from './people.mjs';
+import { expect, signIn, test } from './people.mjs';
 
 /** The main job, from the season to the record, without touching the database by hand. */
 test('the plant that closes soonest is planned at the desk, logged on the phone and stands in the record', async ({ browser }) => {

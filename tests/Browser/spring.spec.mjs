@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { signIn } from './people.mjs';
+import { expect, signIn, test } from './people.mjs';
 
 test('a sign of spring is noted in two taps, moves a window and is taken back', async ({ page }) => {
     await signIn(page, 'hand');

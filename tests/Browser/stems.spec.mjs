@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { signIn } from './people.mjs';
+import { expect, signIn, test } from './people.mjs';
 
 const isPhone = (page) => page.viewportSize().width < 700;
 

@@ -40,7 +40,7 @@ final class PlantController extends Controller
 
         return view('plants.record', [
             'plant' => $plant,
-            'kind' => $book->names[$plant->kind] ?? new KindNames($plant->kind, $book->nameOf($plant->kind), '', [], ''),
+            'kind' => $book->has($plant->kind) ? $book->kind($plant->kind) : new KindNames($plant->kind, $book->nameOf($plant->kind), '', [], ''),
             'seasons' => $plant->workLogs->sortByDesc('on')->groupBy('season')->sortKeysDesc(),
         ]);
     }
