@@ -40,20 +40,21 @@ final readonly class DueKeeper
     }
 
     /**
-     * Works out whatever is stale in the firm, as long as it is little; otherwise leaves it to the queue. What is shown
+     * Works out whatever is stale in the firm, as long as it is little; otherwise a part, and leaves the rest to the queue. What is shown
      * of all gardens must keep to the fresh ones until all are.
      */
     public function ready(): Readiness
     {
         $basis = $this->basis();
         $stale = $this->stale($basis)->limit(self::WHILE_WAITING + 1)->pluck('gardens.id');
+        // Some are worked out in any case: without a worker each look brings the rest nearer.
+        foreach ($stale->take(self::WHILE_WAITING) as $id) {
+            $this->renew((int) $id, $basis);
+        }
         if ($stale->count() > self::WHILE_WAITING) {
             RenewDue::dispatch();
 
             return new Readiness($basis, $this->stale($basis)->count(), Garden::query()->count());
-        }
-        foreach ($stale as $id) {
-            $this->renew((int) $id, $basis);
         }
         if ($this->stale($basis->soon())->exists()) {
             RenewDue::dispatch();

@@ -121,15 +121,15 @@ final class KeptTest extends FeatureTestCase
     public function test_many_stale_gardens_are_left_out_and_said_until_they_are_worked_out(): void
     {
         $this->fakeQueue();
-        foreach (range(1, DueKeeper::WHILE_WAITING + 3) as $number) {
+        foreach (range(1, 2 * DueKeeper::WHILE_WAITING + 3) as $number) {
             Plant::factory()->create(['garden_id' => Garden::factory()->create(['name' => "Garden $number"])->id]);
         }
-        $this->actingAs($this->planner())->get('/')->assertOk()->assertSee('0 of 15 gardens are worked out anew')->assertDontSee('Winter pass');
+        $this->actingAs($this->planner())->get('/?by=kind')->assertOk()->assertSee('12 of 27 gardens are worked out anew')->assertSee('<b>12</b>open so far', false)->assertSee('Garden 12')->assertDontSee('Garden 13');
         Queue::assertPushed(RenewDue::class);
-        $this->get('/gardens/'.Garden::query()->min('id'))->assertOk()->assertSee('Winter pass');
-        $this->get('/')->assertSee('1 of 15 gardens are worked out anew')->assertSee('Winter pass');
-        $this->keeper()->renewAll();
-        $this->get('/')->assertDontSee('are worked out anew')->assertSee('Garden 15');
+        $last = Garden::query()->max('id');
+        $this->get("/gardens/$last")->assertOk()->assertSee('Winter pass');
+        $this->get('/?by=kind')->assertSee('25 of 27 gardens are worked out anew')->assertSee('Garden 27')->assertDontSee('Garden 26');
+        $this->get('/?by=kind')->assertDontSee('are worked out anew')->assertDontSee('so far')->assertSee('Garden 26');
     }
 
     private function fakeQueue(): void

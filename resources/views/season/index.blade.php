@@ -7,7 +7,7 @@
         </div>
         <p class="tally mb-0">
             @foreach ($names as $key => $name)
-                <a href="{{ route('season', [...request()->except(['show', 'list', 'groups']), ...($filter->show?->value === $key ? [] : ['show' => $key])]) }}" @if ($filter->show?->value === $key) aria-current="true" @endif><b>{{ $counts[$key] }}</b>{{ ['closing' => 'closing', 'missed' => 'passed', 'open' => 'open', 'coming' => 'coming'][$key] }}</a>
+                <a href="{{ route('season', [...request()->except(['show', 'list', 'groups']), ...($filter->show?->value === $key ? [] : ['show' => $key])]) }}" @if ($filter->show?->value === $key) aria-current="true" @endif><b>{{ $counts[$key] }}</b>{{ ['closing' => 'closing', 'missed' => 'passed', 'open' => 'open', 'coming' => 'coming'][$key] }}{{ $ready->isWhole() ? '' : ' so far' }}</a>
             @endforeach
         </p>
     </div>
@@ -46,7 +46,7 @@
                 </section>
             @endforeach
             @unless ($any)
-                <p class="mt-4">{{ $filter->isOn() ? 'Nothing is due here under this filter.' : 'Nothing is due now or in the next six weeks.' }} The wall shows when the next windows open.</p>
+                <p class="mt-4">{{ ! $ready->isWhole() ? 'What is due stands here as soon as its garden is worked out.' : ($filter->isOn() ? 'Nothing is due here under this filter.' : 'Nothing is due now or in the next six weeks.') }} The wall shows when the next windows open.</p>
             @endunless
         </div>
         <section class="wall" aria-labelledby="wall-title">
@@ -64,7 +64,7 @@
                     <x-wall :months="$months" :width="$width" :rows="$group->rows" :garden="$filter->by !== App\Season\Grouping::Garden" />
                 @endif
             @empty
-                <p>No plant matches. <a href="{{ route('season') }}">Show all</a>, or <a href="{{ route('gardens.index') }}">go to the gardens</a> to add some.</p>
+                <p>{{ $ready->isWhole() ? 'No plant matches.' : 'No garden is ready yet.' }} <a href="{{ route('season') }}">Show all</a>, or <a href="{{ route('gardens.index') }}">go to the gardens</a> to add some.</p>
             @endforelse
             @if ($folded)<x-pages :pages="$groups" :what="['garden' => 'gardens', 'kind' => 'kinds', 'crew' => 'crews', 'urgency' => 'groups'][$filter->by->value]" />@endif
         </section>

@@ -15,7 +15,7 @@
             @foreach ($visits as $visit)
                 <li>
                     <span class="what"><a href="{{ route('visits.show', $visit) }}">{{ $visit->garden->name }}</a></span>
-                    <span class="when">{{ \App\Support\Say::date($visit->on) }}</span>
+                    <span class="when">{{ \App\Support\Say::date($visit->on) }}@if ($crew === null), {{ $crews->firstWhere('id', $visit->crew_id)?->name ?? 'no crew yet' }}@endif</span>
                     <span class="where">{{ implode(', ', $work[$visit->id]['plants']) }}</span>
                     <span class="act">{{ $work[$visit->id]['tasks'] - $visit->unlogged }} of {{ $work[$visit->id]['tasks'] }} logged, {{ \App\Support\Say::minutes($work[$visit->id]['minutes']) }}</span>
                 </li>

@@ -1,0 +1,15 @@
+import { chromium as b } from '@playwright/test';
+import { chromium } from './playwright.config.mjs';
+const browser = await b.launch(chromium);
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const at='http://127.0.0.1:8080';
+await page.goto(`${at}/sign-in`);
+await page.getByLabel('E-mail address').fill(`planner@hollowbrook.test`);
+await page.getByLabel('Password').fill('secateurs');
+await page.getByRole('button', { name: 'Sign in' }).click();
+await page.getByRole('button', { name: 'Sign out' }).waitFor();
+await page.goto(at+'/gardens/create');
+for (const [l,v] of [['name','New'],['client','Somebody'],['latitude','-51.3'],['longitude','-1'],['elevation_m','50'],['last_frost','04-22'],['first_frost','10-28']]) await page.locator(`[name=${l}]`).fill(v);
+await page.getByRole('button',{name:'Save'}).click(); await page.waitForLoadState('networkidle');
+await page.screenshot({path:'/tmp/gform.png'});
+await browser.close();
