@@ -24,6 +24,11 @@ final readonly class Look
      */
     public function reads(): array
     {
-        return array_values(array_filter($this->queries, static fn (array $query): bool => str_starts_with(ltrim(strtolower($query['sql'])), 'select')));
+        return array_values(
+            array_filter(
+                $this->queries,
+                static fn (array $query): bool => str_starts_with(ltrim(strtolower($query['sql'])), 'select'),
+            ),
+        );
     }
 }

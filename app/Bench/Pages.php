@@ -20,7 +20,12 @@ final readonly class Pages
         $plant = (int) DB::table('plants')->where('garden_id', $garden)->orderBy('id')->value('id');
         $sheet = (int) DB::table('visits')->where('on', '>=', (string) Today::day())->orderBy('on')->value('id');
         $crew = (int) DB::table('crews')->min('id');
-        $task = DB::table('season_tasks')->where('garden_id', $garden)->where('done', false)->where('closes', '>=', Today::day()->number)->orderBy('opens')->first();
+        $task = DB::table('season_tasks')
+            ->where('garden_id', $garden)
+            ->where('done', false)
+            ->where('closes', '>=', Today::day()->number)
+            ->orderBy('opens')
+            ->first();
         $choice = $task === null ? '' : "$task->plant_id:$task->task:$task->season";
 
         return [

@@ -38,7 +38,9 @@ final readonly class Probe
         });
         $request = Request::create($address, 'GET');
         $app->instance('request', $request);
-        $app->make('auth')->guard()->setUser(User::query()->where('role', 'planner')->firstOrFail());
+        $app->make('auth')
+            ->guard()
+            ->setUser(User::query()->where('role', 'planner')->firstOrFail());
         $response = $kernel->handle($request);
         $body = (string) $response->getContent();
         $ms = (hrtime(true) - $start) / 1e6;
@@ -75,7 +77,11 @@ final readonly class Probe
     {
         $scans = [];
         foreach ($look->reads() as $query) {
-            foreach (self::ask($database, 'explain query plan '.$query['sql'], $query['bindings'])->fetchAll(PDO::FETCH_ASSOC) as $step) {
+            foreach (
+                self::ask($database, 'explain query plan '.$query['sql'], $query['bindings'])->fetchAll(
+                    PDO::FETCH_ASSOC,
+                ) as $step
+            ) {
                 if (preg_match('/^SCAN (\w+)/', (string) $step['detail'], $table) === 1) {
                     $scans[] = "$table[1]: $query[sql]";
                 }
@@ -90,7 +96,11 @@ final readonly class Probe
     {
         $statement = $database->prepare($sql);
         foreach (array_values($bindings) as $index => $value) {
-            $statement->bindValue($index + 1, is_bool($value) ? (int) $value : $value, is_int($value) || is_bool($value) ? PDO::PARAM_INT : PDO::PARAM_STR);
+            $statement->bindValue(
+                $index + 1,
+                is_bool($value) ? (int) $value : $value,
+                is_int($value) || is_bool($value) ? PDO::PARAM_INT : PDO::PARAM_STR,
+            );
         }
         $statement->execute();
 

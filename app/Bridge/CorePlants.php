@@ -53,7 +53,9 @@ final class CorePlants
         // Read as the row has it: of forty plants at once, the model's own ways take longer than all that is worked out.
         $raw = $row->getAttributes();
         $int = static fn (string $column): ?int => isset($raw[$column]) ? (int) $raw[$column] : null;
-        $list = static fn (string $column): array => in_array($raw[$column] ?? '[]', ['[]', '{}'], true) ? [] : (array) json_decode((string) $raw[$column], true);
+        $list = static fn (string $column): array => in_array($raw[$column] ?? '[]', ['[]', '{}'], true)
+            ? []
+            : (array) json_decode((string) $raw[$column], true);
 
         return CorePlant::of(
             ref: (string) ($raw['id'] ?? ''),
@@ -64,7 +66,9 @@ final class CorePlants
             runMm: $int('run_mm'),
             count: $int('count') ?? 1,
             floweringHeightMm: $int('flowering_height_mm'),
-            stems: isset($raw['stems_old']) || isset($raw['stems_young']) ? StemCount::of($int('stems_old') ?? 0, $int('stems_young') ?? 0) : null,
+            stems: isset($raw['stems_old']) || isset($raw['stems_young'])
+                ? StemCount::of($int('stems_old') ?? 0, $int('stems_young') ?? 0)
+                : null,
             form: $raw['form'] ?? null,
             aim: $raw['aim'] ?? null,
             grafted: isset($raw['grafted']) ? (bool) $raw['grafted'] : null,
@@ -80,11 +84,25 @@ final class CorePlants
     /** @return list<LoggedWork> */
     private static function history(Plant $row): array
     {
-        return array_values($row->workLogs->map(static fn (WorkLog $log): LoggedWork => LoggedWork::of(
-            $log->task, $log->season, $log->on, $log->outcome, $log->minutes,
-            $log->removed_percent, in_array('Nest', $log->findings, true) || $log->why === 'Nest found',
-            collect($log->amounts)->contains(static fn (array $amount): bool => $amount['what'] === Thirds::TAKE && $amount['value'] > 0),
-        ))->all());
+        return array_values(
+            $row->workLogs
+                ->map(
+                    static fn (WorkLog $log): LoggedWork => LoggedWork::of(
+                        $log->task,
+                        $log->season,
+                        $log->on,
+                        $log->outcome,
+                        $log->minutes,
+                        $log->removed_percent,
+                        in_array('Nest', $log->findings, true) || $log->why === 'Nest found',
+                        collect($log->amounts)->contains(
+                            static fn (array $amount): bool => $amount['what'] === Thirds::TAKE &&
+                                $amount['value'] > 0,
+                        ),
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -127,7 +145,14 @@ final class CorePlants
     /** A place as far as its distance from others goes. */
     public function place(float $latitude, float $longitude): Site
     {
-        return $this->places["$latitude $longitude"] ??= Site::of($latitude, $longitude, 0, null, null, WinterClass::Warm);
+        return $this->places["$latitude $longitude"] ??= Site::of(
+            $latitude,
+            $longitude,
+            0,
+            null,
+            null,
+            WinterClass::Warm,
+        );
     }
 
     /**
@@ -169,7 +194,11 @@ final class CorePlants
     /** The schools of firm and garden. What the book no longer knows of them is put aside, and said by `putAside`. */
     public function practice(Garden $row): Practice
     {
-        return $this->practices[$row->id] ??= Practice::of($this->book->questions, $this->known($this->firm()->practice), $this->known($row->practice));
+        return $this->practices[$row->id] ??= Practice::of(
+            $this->book->questions,
+            $this->known($this->firm()->practice),
+            $this->known($row->practice),
+        );
     }
 
     /**
@@ -182,7 +211,11 @@ final class CorePlants
     {
         $aside = [];
         foreach (array_diff_key($practice, $this->known($practice)) as $question => $option) {
-            $aside[] = sprintf('The choice "%s" for "%s" is put aside: the plant book no longer offers it.', $option, $this->book->questions[$question]->name ?? $question);
+            $aside[] = sprintf(
+                'The choice "%s" for "%s" is put aside: the plant book no longer offers it.',
+                $option,
+                $this->book->questions[$question]->name ?? $question,
+            );
         }
 
         return $aside;
@@ -199,6 +232,10 @@ final class CorePlants
      */
     private function known(array $practice): array
     {
-        return array_filter($practice, fn (string $option, string $question): bool => isset($this->book->questions[$question]->options[$option]), ARRAY_FILTER_USE_BOTH);
+        return array_filter(
+            $practice,
+            fn (string $option, string $question): bool => isset($this->book->questions[$question]->options[$option]),
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 }

@@ -28,12 +28,8 @@ final readonly class Basis
      * @param  int  $from  the first day that is looked at, as days since 1970-01-01
      * @param  int  $to  the last
      */
-    private function __construct(
-        public string $mark,
-        public int $firmRevision,
-        public int $from,
-        public int $to,
-    ) {
+    private function __construct(public string $mark, public int $firmRevision, public int $from, public int $to)
+    {
     }
 
     public static function on(Day $today): self
@@ -64,11 +60,14 @@ final readonly class Basis
     /** @param  Builder  $query  on gardens left joined with what is kept of them: narrowed to what is not fresh */
     public function stale(Builder $query): Builder
     {
-        return $query->where(fn (Builder $any) => $any->whereNull('kept_gardens.garden_id')
-            ->orWhereColumn('kept_gardens.revision', '!=', 'gardens.revision')
-            ->orWhere('kept_gardens.firm_revision', '!=', $this->firmRevision)
-            ->orWhere('kept_gardens.book_mark', '!=', $this->mark)
-            ->orWhere('kept_gardens.covers_from', '>', $this->from)
-            ->orWhere('kept_gardens.covers_to', '<', $this->to));
+        return $query->where(
+            fn (Builder $any) => $any
+                ->whereNull('kept_gardens.garden_id')
+                ->orWhereColumn('kept_gardens.revision', '!=', 'gardens.revision')
+                ->orWhere('kept_gardens.firm_revision', '!=', $this->firmRevision)
+                ->orWhere('kept_gardens.book_mark', '!=', $this->mark)
+                ->orWhere('kept_gardens.covers_from', '>', $this->from)
+                ->orWhere('kept_gardens.covers_to', '<', $this->to),
+        );
     }
 }

@@ -46,7 +46,9 @@ final readonly class DueKeeper
     public function ready(): Readiness
     {
         $basis = $this->basis();
-        $stale = $this->stale($basis)->limit(self::WHILE_WAITING + 1)->pluck('gardens.id');
+        $stale = $this->stale($basis)
+            ->limit(self::WHILE_WAITING + 1)
+            ->pluck('gardens.id');
         // Some are worked out in any case: without a worker each look brings the rest nearer.
         foreach ($stale->take(self::WHILE_WAITING) as $id) {
             $this->renew((int) $id, $basis);
@@ -96,19 +98,39 @@ final readonly class DueKeeper
     {
         return DB::transaction(static function () use ($kept, $basis): bool {
             // The first statement writes, so that the row is ours before anything is compared.
-            DB::table('kept_gardens')->insertOrIgnore(['garden_id' => $kept->garden, 'revision' => 0, 'firm_revision' => 0,
-                'book_mark' => '', 'covers_from' => 0, 'covers_to' => 0, 'plants' => 0, 'tasks' => 0, 'faults' => 0]);
-            $ours = DB::table('kept_gardens')->where('garden_id', $kept->garden)
-                ->where('revision', '<=', $kept->revision)->where('firm_revision', '<=', $basis->firmRevision)
+            DB::table('kept_gardens')->insertOrIgnore([
+                'garden_id' => $kept->garden,
+                'revision' => 0,
+                'firm_revision' => 0,
+                'book_mark' => '',
+                'covers_from' => 0,
+                'covers_to' => 0,
+                'plants' => 0,
+                'tasks' => 0,
+                'faults' => 0,
+            ]);
+            $ours = DB::table('kept_gardens')
+                ->where('garden_id', $kept->garden)
+                ->where('revision', '<=', $kept->revision)
+                ->where('firm_revision', '<=', $basis->firmRevision)
                 ->update([
-                    'revision' => $kept->revision, 'firm_revision' => $basis->firmRevision, 'book_mark' => $basis->mark,
-                    'covers_from' => $kept->from, 'covers_to' => $kept->to, 'plants' => count($kept->plants), 'tasks' => count($kept->tasks),
-                    'faults' => count(array_filter($kept->plants, static fn (array $plant): bool => $plant['fault'] !== null)),
+                    'revision' => $kept->revision,
+                    'firm_revision' => $basis->firmRevision,
+                    'book_mark' => $basis->mark,
+                    'covers_from' => $kept->from,
+                    'covers_to' => $kept->to,
+                    'plants' => count($kept->plants),
+                    'tasks' => count($kept->tasks),
+                    'faults' => count(
+                        array_filter($kept->plants, static fn (array $plant): bool => $plant['fault'] !== null),
+                    ),
                 ]);
             if ($ours === 0) {
                 return false;
             }
-            foreach (['season_tasks' => $kept->tasks, 'kept_plants' => $kept->plants, 'kept_weeks' => $kept->weeks()] as $table => $rows) {
+            foreach (
+                ['season_tasks' => $kept->tasks, 'kept_plants' => $kept->plants, 'kept_weeks' => $kept->weeks()] as $table => $rows
+            ) {
                 DB::table($table)->where('garden_id', $kept->garden)->delete();
                 self::insert($table, $rows);
             }
@@ -128,9 +150,18 @@ final readonly class DueKeeper
             return;
         }
         $connection = DB::connection();
-        $statement = $connection->getPdo()->prepare($connection->getQueryGrammar()->compileInsert(DB::table($table), [$rows[0]]));
+        $statement = $connection
+            ->getPdo()
+            ->prepare($connection->getQueryGrammar()->compileInsert(DB::table($table), [$rows[0]]));
         foreach ($rows as $row) {
-            $statement->execute(array_map(static fn (int|string|bool|null $value): int|string|null => is_bool($value) ? (int) $value : $value, array_values($row)));
+            $statement->execute(
+                array_map(
+                    static fn (int|string|bool|null $value): int|string|null => is_bool($value)
+                        ? (int) $value
+                        : $value,
+                    array_values($row),
+                ),
+            );
         }
     }
 
@@ -145,6 +176,8 @@ final readonly class DueKeeper
     /** Gardens whose rows are not fresh. */
     private function stale(Basis $basis): Builder
     {
-        return $basis->stale(DB::table('gardens')->leftJoin('kept_gardens', 'kept_gardens.garden_id', '=', 'gardens.id'));
+        return $basis->stale(
+            DB::table('gardens')->leftJoin('kept_gardens', 'kept_gardens.garden_id', '=', 'gardens.id'),
+        );
     }
 }

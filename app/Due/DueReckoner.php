@@ -29,10 +29,8 @@ use Throwable;
  */
 final readonly class DueReckoner
 {
-    public function __construct(
-        private PlantBook $book,
-        private CorePlants $bridge,
-    ) {
+    public function __construct(private PlantBook $book, private CorePlants $bridge)
+    {
     }
 
     public function reckon(Garden $garden, int $from, int $to): KeptGarden
@@ -48,9 +46,19 @@ final readonly class DueReckoner
             $bloom = $closed = '[]';
             try {
                 $years = $this->bridge->years($garden);
-                [$closed, $bloom, $faults] = $kinds[$kind] ??= $this->nature($kind, $years->reaching($span->from, $span->to));
+                [$closed, $bloom, $faults] = $kinds[$kind] ??= $this->nature(
+                    $kind,
+                    $years->reaching($span->from, $span->to),
+                );
                 $faults = $plant->own_practice ? [...$faults, ...$this->bridge->putAside($plant->practice)] : $faults;
-                $due = Agenda::with($this->book)->between($this->bridge->plant($plant, $histories[$id] ?? []), $years, $this->bridge->practice($garden), $span->from, $span->from, $span->to);
+                $due = Agenda::with($this->book)->between(
+                    $this->bridge->plant($plant, $histories[$id] ?? []),
+                    $years,
+                    $this->bridge->practice($garden),
+                    $span->from,
+                    $span->from,
+                    $span->to,
+                );
                 foreach ($due as $each) {
                     $tasks[] = self::row($garden->id, $id, $kind, $each);
                 }
@@ -60,7 +68,14 @@ final readonly class DueReckoner
                 report($error);
                 $faults[] = 'It could not be worked out; what went wrong is in the log.';
             }
-            $plants[] = ['plant_id' => $id, 'garden_id' => $garden->id, 'kind' => $kind, 'bloom' => $bloom, 'closed' => $closed, 'fault' => $faults === [] ? null : implode(' ', $faults)];
+            $plants[] = [
+                'plant_id' => $id,
+                'garden_id' => $garden->id,
+                'kind' => $kind,
+                'bloom' => $bloom,
+                'closed' => $closed,
+                'fault' => $faults === [] ? null : implode(' ', $faults),
+            ];
         }
 
         return new KeptGarden($garden->id, $garden->revision, $from, $to, $tasks, $plants);
@@ -75,8 +90,19 @@ final readonly class DueReckoner
         [$closed, $bloom, $faults] = PlantYear::nature($this->book->kind($kind), $seasons);
 
         return [
-            (string) json_encode(array_map(static fn (Closure $closure): array => [$closure->from->number, $closure->to->number, $closure->name], $closed)),
-            (string) json_encode(array_map(static fn (Span $flowers): array => [$flowers->from->number, $flowers->to->number], $bloom)),
+            (string) json_encode(
+                array_map(
+                    static fn (Closure $closure): array => [
+                        $closure->from->number,
+                        $closure->to->number,
+                        $closure->name,
+                    ],
+                    $closed,
+                ),
+            ),
+            (string) json_encode(
+                array_map(static fn (Span $flowers): array => [$flowers->from->number, $flowers->to->number], $bloom),
+            ),
             $faults,
         ];
     }
@@ -87,12 +113,23 @@ final readonly class DueReckoner
         $task = $due->task;
 
         return [
-            'garden_id' => $garden, 'plant_id' => $plant, 'kind' => $kind,
-            'season' => $task->season, 'task' => $task->key, 'name' => $task->name, 'method' => $task->methodKey,
-            'opens' => $task->window->opens->number, 'best_from' => $task->window->bestFrom->number,
-            'best_to' => $task->window->bestTo->number, 'closes' => $task->window->closes->number,
-            'minutes' => $task->minutes, 'people' => $task->people, 'skills' => (string) json_encode($task->skills),
-            'outcome' => $due->outcome?->value, 'logged_on' => $due->loggedOn?->number, 'done' => $due->outcome === Outcome::Done,
+            'garden_id' => $garden,
+            'plant_id' => $plant,
+            'kind' => $kind,
+            'season' => $task->season,
+            'task' => $task->key,
+            'name' => $task->name,
+            'method' => $task->methodKey,
+            'opens' => $task->window->opens->number,
+            'best_from' => $task->window->bestFrom->number,
+            'best_to' => $task->window->bestTo->number,
+            'closes' => $task->window->closes->number,
+            'minutes' => $task->minutes,
+            'people' => $task->people,
+            'skills' => (string) json_encode($task->skills),
+            'outcome' => $due->outcome?->value,
+            'logged_on' => $due->loggedOn?->number,
+            'done' => $due->outcome === Outcome::Done,
         ];
     }
 
@@ -104,12 +141,18 @@ final readonly class DueReckoner
     private function histories(Garden $garden): array
     {
         $histories = [];
-        $logs = DB::table('work_logs')->whereIn('plant_id', $garden->plants->modelKeys())->orderBy('id')
+        $logs = DB::table('work_logs')
+            ->whereIn('plant_id', $garden->plants->modelKeys())
+            ->orderBy('id')
             ->get(['plant_id', 'task', 'season', 'on', 'outcome', 'minutes', 'removed_percent']);
         foreach ($logs as $log) {
             $histories[(int) $log->plant_id][] = LoggedWork::of(
-                $log->task, (int) $log->season, Day::parse($log->on), Outcome::from($log->outcome),
-                $log->minutes === null ? null : (int) $log->minutes, $log->removed_percent === null ? null : (int) $log->removed_percent,
+                $log->task,
+                (int) $log->season,
+                Day::parse($log->on),
+                Outcome::from($log->outcome),
+                $log->minutes === null ? null : (int) $log->minutes,
+                $log->removed_percent === null ? null : (int) $log->removed_percent,
             );
         }
 

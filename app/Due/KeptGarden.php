@@ -47,7 +47,16 @@ final readonly class KeptGarden
         }
         ksort($open);
 
-        return array_map(fn (int $week, int $count): array => ['garden_id' => $this->garden, 'week' => $week, 'open' => $count, 'best' => $best[$week] ?? 0], array_keys($open), $open);
+        return array_map(
+            fn (int $week, int $count): array => [
+                'garden_id' => $this->garden,
+                'week' => $week,
+                'open' => $count,
+                'best' => $best[$week] ?? 0,
+            ],
+            array_keys($open),
+            $open,
+        );
     }
 
     /** @return list<int> the Mondays of the weeks that a stretch of days touches, as far as this reaches */

@@ -14,11 +14,8 @@ final readonly class Readiness
      * @param  int  $stale  gardens that are being worked out anew
      * @param  int  $gardens  all of them, counted only where some are stale
      */
-    public function __construct(
-        private Basis $basis,
-        public int $stale,
-        public int $gardens,
-    ) {
+    public function __construct(private Basis $basis, public int $stale, public int $gardens)
+    {
     }
 
     public function isWhole(): bool
@@ -34,8 +31,15 @@ final readonly class Readiness
     /** Keeps a query to the gardens that are fresh; changes nothing where all of them are. */
     public function keepFresh(Builder $query, string $garden): Builder
     {
-        return $this->isWhole() ? $query : $query->whereNotIn($garden, $this->basis->stale(
-            DB::table('gardens')->leftJoin('kept_gardens', 'kept_gardens.garden_id', '=', 'gardens.id')->select('gardens.id'),
-        ));
+        return $this->isWhole()
+            ? $query
+            : $query->whereNotIn(
+                $garden,
+                $this->basis->stale(
+                    DB::table('gardens')
+                        ->leftJoin('kept_gardens', 'kept_gardens.garden_id', '=', 'gardens.id')
+                        ->select('gardens.id'),
+                ),
+            );
     }
 }

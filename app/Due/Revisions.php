@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Due;
 
+use App\Models\Firm;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -23,14 +24,22 @@ final readonly class Revisions
     /** A change that all gardens rest on: the house practice. */
     public static function firm(): void
     {
-        DB::table('firms')->increment('revision');
-        RenewDue::dispatch();
+        self::raise(['revision' => 1]);
     }
 
     /** A change of the firm's own kinds, on which the weighing of the signs rests as well. */
     public static function kinds(): void
     {
-        DB::table('firms')->incrementEach(['revision' => 1, 'kinds_revision' => 1]);
+        self::raise(['revision' => 1, 'kinds_revision' => 1]);
+    }
+
+    /** @param  array<string, int>  $by  column to amount */
+    private static function raise(array $by): void
+    {
+        // A firm that has not yet said anything of itself has no row that could be raised.
+        $firm = Firm::ours();
+        $firm->exists || $firm->saveQuietly();
+        DB::table('firms')->incrementEach($by);
         RenewDue::dispatch();
     }
 }

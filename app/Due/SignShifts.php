@@ -30,10 +30,8 @@ final readonly class SignShifts
     /** Kilometres from one degree of latitude to the next. */
     private const KM_PER_DEGREE = 111.0;
 
-    public function __construct(
-        private PlantBook $book,
-        private CorePlants $bridge,
-    ) {
+    public function __construct(private PlantBook $book, private CorePlants $bridge)
+    {
     }
 
     /** How late a sign came at its own garden; null where the book no longer knows it or the garden has no year. */
@@ -41,7 +39,8 @@ final readonly class SignShifts
     {
         try {
             return SeasonReader::with($this->book)->lateness(
-                CoreObservation::of($sign->event, $sign->on), SiteYear::of($this->bridge->site($sign->garden), $sign->season),
+                CoreObservation::of($sign->event, $sign->on),
+                SiteYear::of($this->bridge->site($sign->garden), $sign->season),
             );
         } catch (Fault) {
             return null;
@@ -70,7 +69,9 @@ final readonly class SignShifts
         }
         foreach ($signs as $sign) {
             $sign->setRelation('garden', $garden);
-            DB::table('observations')->where('id', $sign->id)->update(['late_days' => $this->lateness($sign)]);
+            DB::table('observations')
+                ->where('id', $sign->id)
+                ->update(['late_days' => $this->lateness($sign)]);
         }
         $this->weigh($this->near($garden->latitude, $garden->longitude));
         if ($before !== null) {
@@ -87,10 +88,14 @@ final readonly class SignShifts
         }
         DB::transaction(function () use ($firm, $by): void {
             foreach (Observation::query()->with('garden')->lazyById() as $sign) {
-                DB::table('observations')->where('id', $sign->id)->update(['late_days' => $this->lateness($sign)]);
+                DB::table('observations')
+                    ->where('id', $sign->id)
+                    ->update(['late_days' => $this->lateness($sign)]);
             }
             $this->weigh(Garden::query()->get());
-            DB::table('firms')->where('id', $firm->id)->update(['signs_weighed_by' => $by]);
+            DB::table('firms')
+                ->where('id', $firm->id)
+                ->update(['signs_weighed_by' => $by]);
         });
         $firm->setRawAttributes([...$firm->getAttributes(), 'signs_weighed_by' => $by], true);
     }
@@ -106,9 +111,19 @@ final readonly class SignShifts
         $here = $this->bridge->place($latitude, $longitude);
 
         $band = Garden::query();
-        $band->whereBetween('latitude', [$latitude - $reach / self::KM_PER_DEGREE, $latitude + $reach / self::KM_PER_DEGREE]);
+        $band->whereBetween('latitude', [
+            $latitude - $reach / self::KM_PER_DEGREE,
+            $latitude + $reach / self::KM_PER_DEGREE,
+        ]);
 
-        return $band->get()->filter(fn (Garden $garden): bool => $here->kilometresTo($this->bridge->place($garden->latitude, $garden->longitude)) <= $reach)->values();
+        return $band
+            ->get()
+            ->filter(
+                fn (Garden $garden): bool => $here->kilometresTo(
+                    $this->bridge->place($garden->latitude, $garden->longitude),
+                ) <= $reach,
+            )
+            ->values();
     }
 
     private function reach(): int
@@ -127,18 +142,39 @@ final readonly class SignShifts
         }
         $degrees = $this->reach() / self::KM_PER_DEGREE;
         $within = [$gardens->min('latitude') - $degrees, $gardens->max('latitude') + $degrees];
-        $signs = DB::table('observations')->join('gardens', 'gardens.id', '=', 'observations.garden_id')
-            ->whereBetween('gardens.latitude', $within)->whereNotNull('late_days')
+        $signs = DB::table('observations')
+            ->join('gardens', 'gardens.id', '=', 'observations.garden_id')
+            ->whereBetween('gardens.latitude', $within)
+            ->whereNotNull('late_days')
             ->when($seasons !== null, static fn ($query) => $query->whereIn('season', $seasons ?? []))
-            ->orderBy('on')->orderBy('observations.id')
-            ->get(['observations.garden_id', 'gardens.name', 'gardens.latitude', 'gardens.longitude', 'event', 'on', 'season', 'late_days'])
-            ->groupBy('season')->all();
-        $kept = DB::table('garden_seasons')->whereIn('garden_id', $gardens->modelKeys())
+            ->orderBy('on')
+            ->orderBy('observations.id')
+            ->get([
+                'observations.garden_id',
+                'gardens.name',
+                'gardens.latitude',
+                'gardens.longitude',
+                'event',
+                'on',
+                'season',
+                'late_days',
+            ])
+            ->groupBy('season')
+            ->all();
+        $kept = DB::table('garden_seasons')
+            ->whereIn('garden_id', $gardens->modelKeys())
             ->when($seasons !== null, static fn ($query) => $query->whereIn('season', $seasons ?? []))
-            ->get()->keyBy(static fn (stdClass $row): string => "$row->garden_id $row->season")->all();
+            ->get()
+            ->keyBy(static fn (stdClass $row): string => "$row->garden_id $row->season")
+            ->all();
         $touched = [];
         foreach ($gardens as $garden) {
-            foreach (array_unique([...array_keys($signs), ...array_map(static fn (stdClass $row): int => (int) $row->season, self::of($kept, $garden->id))]) as $season) {
+            foreach (
+                array_unique([
+                    ...array_keys($signs),
+                    ...array_map(static fn (stdClass $row): int => (int) $row->season, self::of($kept, $garden->id)),
+                ]) as $season
+            ) {
                 $seen = $this->seen($garden, array_values(isset($signs[$season]) ? $signs[$season]->all() : []));
                 if ($this->keep($garden, (int) $season, $seen, $kept["$garden->id $season"] ?? null)) {
                     $touched[] = $garden->id;
@@ -164,10 +200,17 @@ final readonly class SignShifts
         $near = $own = $reaches = [];
         foreach ($signs as $sign) {
             $at = (int) $sign->garden_id;
-            $reaches[$at] ??= $at === $garden->id || $here->kilometresTo($this->bridge->place((float) $sign->latitude, (float) $sign->longitude)) <= $this->reach();
+            $reaches[$at] ??=
+                $at === $garden->id ||
+                $here->kilometresTo($this->bridge->place((float) $sign->latitude, (float) $sign->longitude)) <=
+                    $this->reach();
             if ($reaches[$at]) {
-                $seen = new Sign(CoreObservation::of($sign->event, Day::parse($sign->on)), (int) $sign->late_days, $at === $garden->id ? null : $sign->name);
-                $seen->at === null ? $own[] = $seen : $near[] = $seen;
+                $seen = new Sign(
+                    CoreObservation::of($sign->event, Day::parse($sign->on)),
+                    (int) $sign->late_days,
+                    $at === $garden->id ? null : $sign->name,
+                );
+                $seen->at === null ? ($own[] = $seen) : ($near[] = $seen);
             }
         }
 
@@ -179,18 +222,28 @@ final readonly class SignShifts
     {
         $days = array_map(static fn (Day $day): int => $day->number, $seen->days);
         $row = [
-            'spring_days' => $seen->spring->days, 'spring_from' => (string) json_encode($seen->spring->from), 'spring_more' => $seen->spring->more,
-            'autumn_days' => $seen->autumn->days, 'autumn_from' => (string) json_encode($seen->autumn->from), 'autumn_more' => $seen->autumn->more,
+            'spring_days' => $seen->spring->days,
+            'spring_from' => (string) json_encode($seen->spring->from),
+            'spring_more' => $seen->spring->more,
+            'autumn_days' => $seen->autumn->days,
+            'autumn_from' => (string) json_encode($seen->autumn->from),
+            'autumn_more' => $seen->autumn->more,
             'days' => (string) json_encode($days),
         ];
         $said = $before === null ? null : array_intersect_key((array) $before, $row);
         if ($seen->spring->from === [] && $seen->autumn->from === [] && $days === []) {
-            DB::table('garden_seasons')->where(['garden_id' => $garden->id, 'season' => $season])->delete();
+            DB::table('garden_seasons')
+                ->where(['garden_id' => $garden->id, 'season' => $season])
+                ->delete();
             $row = null;
         } elseif ($said != $row) {
             DB::table('garden_seasons')->updateOrInsert(['garden_id' => $garden->id, 'season' => $season], $row);
         }
-        $moves = static fn (?array $each): array => [(int) ($each['spring_days'] ?? 0), (int) ($each['autumn_days'] ?? 0), $each['days'] ?? '[]'];
+        $moves = static fn (?array $each): array => [
+            (int) ($each['spring_days'] ?? 0),
+            (int) ($each['autumn_days'] ?? 0),
+            $each['days'] ?? '[]',
+        ];
 
         return $moves($said) !== $moves($row);
     }

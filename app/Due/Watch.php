@@ -24,32 +24,51 @@ final readonly class Watch
 
     public static function start(): void
     {
-        self::on(Plant::class, static fn (Plant $plant) => self::gardens($plant->garden_id, $plant->getOriginal('garden_id')));
+        self::on(
+            Plant::class,
+            static fn (Plant $plant) => self::gardens($plant->garden_id, $plant->getOriginal('garden_id')),
+        );
         self::on(WorkLog::class, static function (WorkLog $log): void {
             Visit::recount(DB::table('visit_tasks')->where('id', $log->visit_task_id)->value('visit_id'));
             self::ofPlant($log->plant_id);
         });
         self::on(BloomNote::class, static fn (BloomNote $note) => self::ofPlant($note->plant_id));
         self::on(OwnKind::class, static fn () => self::all(Revisions::kinds(...)));
-        Firm::saved(static fn (Firm $firm) => $firm->wasRecentlyCreated || $firm->wasChanged('practice') ? self::all(Revisions::firm(...)) : null);
+        Firm::saved(
+            static fn (Firm $firm) => $firm->wasRecentlyCreated || $firm->wasChanged('practice')
+                ? self::all(Revisions::firm(...))
+                : null,
+        );
         Garden::saving(static function (Garden $garden): void {
             $garden->own_practice = $garden->practice !== [];
         });
         Plant::saving(static function (Plant $plant): void {
             $plant->own_practice = $plant->practice !== [];
         });
-        Garden::created(static fn (Garden $garden) => self::all(static fn () => app(SignShifts::class)->moved($garden, null)));
+        Garden::created(
+            static fn (Garden $garden) => self::all(static fn () => app(SignShifts::class)->moved($garden, null)),
+        );
         Garden::updated(static fn (Garden $garden) => self::garden($garden));
         Observation::saving(static function (Observation $sign): void {
             $sign->late_days = app(SignShifts::class)->lateness($sign);
         });
-        self::on(Observation::class, static fn (Observation $sign) => self::all(static fn () => app(SignShifts::class)->noted($sign->garden, $sign->season)));
+        self::on(
+            Observation::class,
+            static fn (Observation $sign) => self::all(
+                static fn () => app(SignShifts::class)->noted($sign->garden, $sign->season),
+            ),
+        );
     }
 
     private static function garden(Garden $garden): void
     {
         if ($garden->wasChanged(self::SITE)) {
-            self::all(static fn () => app(SignShifts::class)->moved($garden, [(float) $garden->getOriginal('latitude'), (float) $garden->getOriginal('longitude')]));
+            self::all(
+                static fn () => app(SignShifts::class)->moved($garden, [
+                    (float) $garden->getOriginal('latitude'),
+                    (float) $garden->getOriginal('longitude'),
+                ]),
+            );
         }
         if ($garden->wasChanged([...self::SITE, 'practice'])) {
             self::gardens($garden->id);

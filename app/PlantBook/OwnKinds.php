@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\PlantBook;
 
+use App\Due\Revisions;
 use App\Models\OwnKind;
 use App\Models\Plant;
 use App\Models\User;
@@ -40,6 +41,7 @@ final readonly class OwnKinds
         if ($refused === null) {
             // One stroke, so that one undo can bring back just these.
             OwnKind::query()->where('kind', $kind)->update(['deleted_at' => now()]);
+            Revisions::kinds();
         }
 
         return $refused;
@@ -49,6 +51,7 @@ final readonly class OwnKinds
     {
         $last = OwnKind::onlyTrashed()->where('kind', $kind)->max('deleted_at');
         OwnKind::onlyTrashed()->where('kind', $kind)->where('deleted_at', $last)->update(['deleted_at' => null]);
+        Revisions::kinds();
     }
 
     /** @return ?string why not */

@@ -26,9 +26,17 @@ final readonly class ReferenceSites
     {
         $sites = [];
         foreach (Entry::of($this->files->decoded()['reference-sites.yaml'] ?? [])->entries('sites') as $site) {
-            $frost = static fn (string $key): ?MonthDay => $site->has($key) ? $site->parsed($key, MonthDay::parse(...)) : null;
-            $sites[$site->string('name')] = Site::of($site->number('latitude'), $site->number('longitude'), (int) $site->int('elevation_m'),
-                $frost('last_frost'), $frost('first_frost'), WinterClass::from($site->string('winter')));
+            $frost = static fn (string $key): ?MonthDay => $site->has($key)
+                ? $site->parsed($key, MonthDay::parse(...))
+                : null;
+            $sites[$site->string('name')] = Site::of(
+                $site->number('latitude'),
+                $site->number('longitude'),
+                (int) $site->int('elevation_m'),
+                $frost('last_frost'),
+                $frost('first_frost'),
+                WinterClass::from($site->string('winter')),
+            );
         }
 
         return $sites;

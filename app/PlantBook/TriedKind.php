@@ -51,8 +51,14 @@ final readonly class TriedKind
         $named = array_slice($faults, 0, self::NAMED, true);
         $more = count($faults) - count($named);
 
-        return implode(' ', array_map(static fn (string $name, string $fault): string => "At $name: ".lcfirst($fault), array_keys($named), $named))
-            .($more > 0 ? sprintf(' And so at %d more %s.', $more, $more === 1 ? 'place' : 'places') : '');
+        return implode(
+            ' ',
+            array_map(
+                static fn (string $name, string $fault): string => "At $name: ".lcfirst($fault),
+                array_keys($named),
+                $named,
+            ),
+        ).($more > 0 ? sprintf(' And so at %d more %s.', $more, $more === 1 ? 'place' : 'places') : '');
     }
 
     /** @return iterable<string, SiteYears> by name: the firm's gardens, then the reference sites */

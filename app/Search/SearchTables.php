@@ -29,15 +29,22 @@ final readonly class SearchTables
             return;
         }
         foreach (self::COLUMNS as $table => $columns) {
-            $text = static fn (string $row): string => implode(" || ' ' || ", array_map(static fn (string $column): string => "coalesce($row.$column, '')", $columns));
+            $text = static fn (string $row): string => implode(
+                " || ' ' || ",
+                array_map(static fn (string $column): string => "coalesce($row.$column, '')", $columns),
+            );
             foreach (self::SORTS as $sort => $options) {
                 $full = "{$sort}_$table";
                 DB::statement("create virtual table $full using fts5(text, $options)");
                 DB::statement("insert into $full (rowid, text) select id, {$text($table)} from $table");
                 DB::statement("create trigger {$full}_insert after insert on $table begin
                     insert into $full (rowid, text) values (new.id, {$text('new')}); end");
-                DB::statement("create trigger {$full}_update after update of ".implode(', ', $columns)." on $table begin
-                    update $full set text = {$text('new')} where rowid = new.id; end");
+                DB::statement(
+                    "create trigger {$full}_update after update of ".
+                        implode(', ', $columns).
+                        " on $table begin
+                    update $full set text = {$text('new')} where rowid = new.id; end",
+                );
                 DB::statement("create trigger {$full}_delete after delete on $table begin
                     delete from $full where rowid = old.id; end");
             }
@@ -52,21 +59,32 @@ final readonly class SearchTables
     public static function ids(string $table, string $text): Builder
     {
         if (! self::fullText()) {
-            return DB::table($table)->select('id')->where(static function (Builder $any) use ($table, $text): void {
-                foreach (self::COLUMNS[$table] as $column) {
-                    $any->orWhereLike($column, self::like($text));
-                }
-            });
+            return self::plain($table, $text);
         }
         $quoted = '"'.str_replace('"', '""', $text).'"';
         [$full, $match] = mb_strlen($text) < self::PIECE ? ["words_$table", "$quoted*"] : ["search_$table", $quoted];
 
-        return DB::table($full)->select('rowid as id')->whereRaw("$full match ?", [$match]);
+        return DB::table($full)
+            ->select('rowid as id')
+            ->whereRaw("$full match ?", [$match]);
     }
 
-    private static function like(string $text): string
+    /**
+     * The same by plain comparison, for databases without full-text tables of this sort.
+     *
+     * @param  'plants'|'gardens'  $table
+     */
+    public static function plain(string $table, string $text): Builder
     {
-        return '%'.addcslashes($text, '%_\\').'%';
+        return DB::table($table)
+            ->select('id')
+            ->where(static function (Builder $any) use ($table, $text): void {
+                foreach (self::COLUMNS[$table] as $column) {
+                    $any->orWhereRaw("lower($column) like ? escape '!'", [
+                        '%'.mb_strtolower(str_replace(['!', '%', '_'], ['!!', '!%', '!_'], $text)).'%',
+                    ]);
+                }
+            });
     }
 
     private static function fullText(): bool

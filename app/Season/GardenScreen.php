@@ -39,11 +39,22 @@ final readonly class GardenScreen
     {
         $this->keeper->ensure([$garden->id]);
         $span = PlantYears::span($today);
-        $visits = static fn (): Builder => Visit::query()->where('garden_id', $garden->id)->with(['crew', 'tasks' => static fn ($tasks) => $tasks->select(['id', 'visit_id', 'minutes'])]);
-        $past = Pages::of($request, $visits()->where('on', '<', (string) $today)->where('unlogged', 0)->count(), self::PAST, 'visits');
+        $visits = static fn (): Builder => Visit::query()
+            ->where('garden_id', $garden->id)
+            ->with(['crew', 'tasks' => static fn ($tasks) => $tasks->select(['id', 'visit_id', 'minutes'])]);
+        $past = Pages::of(
+            $request,
+            $visits()->where('on', '<', (string) $today)->where('unlogged', 0)->count(),
+            self::PAST,
+            'visits',
+        );
 
         return DB::transaction(function () use ($garden, $today, $span, $visits, $past): array {
-            $plants = $garden->plants()->get()->sortBy(static fn (Plant $plant): array => [$plant->bed ?? '', $plant->label])->values();
+            $plants = $garden
+                ->plants()
+                ->get()
+                ->sortBy(static fn (Plant $plant): array => [$plant->bed ?? '', $plant->label])
+                ->values();
             $years = $this->tasks->years($plants, $span, $today);
 
             return [
@@ -51,14 +62,39 @@ final readonly class GardenScreen
                 'today' => $today,
                 'book' => $this->book,
                 'putAside' => $this->bridge->putAside($garden->practice),
-                'rows' => $this->tasks->rows(DB::table('season_tasks')->where('garden_id', $garden->id)->where('closes', '>=', $today->minus(DueTask::MISSED_DAYS)->number)
-                    ->where('opens', '<=', $today->plus(DueTask::COMING_DAYS)->number)->orderBy('closes')->orderBy('id'), $today),
+                'rows' => $this->tasks->rows(
+                    DB::table('season_tasks')
+                        ->where('garden_id', $garden->id)
+                        ->where('closes', '>=', $today->minus(DueTask::MISSED_DAYS)->number)
+                        ->where('opens', '<=', $today->plus(DueTask::COMING_DAYS)->number)
+                        ->orderBy('closes')
+                        ->orderBy('id'),
+                    $today,
+                ),
                 'months' => Strip::marks($span),
                 'width' => $span->days(),
-                'strips' => $plants->map(static fn (Plant $plant): array => ['plant' => $plant, 'strip' => Strip::of($years[$plant->id]), 'faults' => $years[$plant->id]->faults])->all(),
+                'strips' => $plants
+                    ->map(
+                        static fn (Plant $plant): array => [
+                            'plant' => $plant,
+                            'strip' => Strip::of($years[$plant->id]),
+                            'faults' => $years[$plant->id]->faults,
+                        ],
+                    )
+                    ->all(),
                 // What was not logged on its day still waits, however long ago that was.
-                'coming' => $visits()->where(static fn ($any) => $any->where('on', '>=', (string) $today)->orWhere('unlogged', '>', 0))->orderBy('on')->limit(self::COMING)->get(),
-                'past' => $visits()->where('on', '<', (string) $today)->where('unlogged', 0)->orderByDesc('on')->limit($past->per)->offset($past->offset())->get(),
+                'coming' => $visits()
+                    ->where(static fn ($any) => $any->where('on', '>=', (string) $today)->orWhere('unlogged', '>', 0))
+                    ->orderBy('on')
+                    ->limit(self::COMING)
+                    ->get(),
+                'past' => $visits()
+                    ->where('on', '<', (string) $today)
+                    ->where('unlogged', 0)
+                    ->orderByDesc('on')
+                    ->limit($past->per)
+                    ->offset($past->offset())
+                    ->get(),
                 'pages' => $past,
             ];
         });

@@ -37,8 +37,15 @@ final readonly class GardensScreen
         $this->keeper->ensure($ids);
         $pressing = [];
         foreach ([Urgency::Closing, Urgency::Missed, Urgency::Open] as $urgency) {
-            $pressing[$urgency->value] = KeptTasks::urgent(DB::table('season_tasks')->whereIn('garden_id', $ids), $urgency, $today)
-                ->groupBy('garden_id')->selectRaw('garden_id, count(*) as tasks')->pluck('tasks', 'garden_id')->all();
+            $pressing[$urgency->value] = KeptTasks::urgent(
+                DB::table('season_tasks')->whereIn('garden_id', $ids),
+                $urgency,
+                $today,
+            )
+                ->groupBy('garden_id')
+                ->selectRaw('garden_id, count(*) as tasks')
+                ->pluck('tasks', 'garden_id')
+                ->all();
         }
 
         return [

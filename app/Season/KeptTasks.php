@@ -39,7 +39,9 @@ final readonly class KeptTasks
         $tasks->where('season_tasks.done', false);
 
         return match ($urgency) {
-            Urgency::Closing => $tasks->whereBetween('closes', [$now, $now + DueTask::CLOSING_DAYS])->where('opens', '<=', $now),
+            Urgency::Closing => $tasks
+                ->whereBetween('closes', [$now, $now + DueTask::CLOSING_DAYS])
+                ->where('opens', '<=', $now),
             Urgency::Missed => $tasks->whereBetween('closes', [$now - DueTask::MISSED_DAYS, $now - 1]),
             Urgency::Open => $tasks->where('closes', '>', $now + DueTask::CLOSING_DAYS)->where('opens', '<=', $now),
             Urgency::Coming => $tasks->whereBetween('opens', [$now + 1, $now + DueTask::COMING_DAYS]),
@@ -52,8 +54,14 @@ final readonly class KeptTasks
     {
         $now = $today->number;
 
-        return sprintf("case when closes < %d or opens > %d then null when closes < %d then 'missed' when opens > %d then 'coming' when closes <= %d then 'closing' else 'open' end",
-            $now - DueTask::MISSED_DAYS, $now + DueTask::COMING_DAYS, $now, $now, $now + DueTask::CLOSING_DAYS);
+        return sprintf(
+            "case when closes < %d or opens > %d then null when closes < %d then 'missed' when opens > %d then 'coming' when closes <= %d then 'closing' else 'open' end",
+            $now - DueTask::MISSED_DAYS,
+            $now + DueTask::COMING_DAYS,
+            $now,
+            $now,
+            $now + DueTask::CLOSING_DAYS,
+        );
     }
 
     /**
@@ -65,15 +73,25 @@ final readonly class KeptTasks
     public function rows(Builder $tasks, Day $today): array
     {
         $kept = $tasks->get(['season_tasks.*']);
-        $plants = Plant::query()->with('garden')->whereKey($kept->pluck('plant_id')->unique()->all())->get()->keyBy('id');
+        $plants = Plant::query()
+            ->with('garden')
+            ->whereKey($kept->pluck('plant_id')->unique()->all())
+            ->get()
+            ->keyBy('id');
         $planned = $this->planned($kept, $today);
         $rows = [];
         foreach ($kept as $row) {
             $plant = $plants->get((int) $row->plant_id);
             if ($plant !== null) {
                 $due = self::due($row, $today);
-                $rows[] = new DueRow($plant, $due, $planned["$row->plant_id $row->task $row->season"] ?? null,
-                    in_array($due->urgency, [Urgency::Open, Urgency::Closing], true) ? $this->outlook->holdAt($plant->garden, $today) : null);
+                $rows[] = new DueRow(
+                    $plant,
+                    $due,
+                    $planned["$row->plant_id $row->task $row->season"] ?? null,
+                    in_array($due->urgency, [Urgency::Open, Urgency::Closing], true)
+                        ? $this->outlook->holdAt($plant->garden, $today)
+                        : null,
+                );
             }
         }
 
@@ -89,21 +107,40 @@ final readonly class KeptTasks
     public function years(Collection $plants, Span $span, Day $today): array
     {
         $ids = $plants->pluck('id')->all();
-        $tasks = DB::table('season_tasks')->whereIn('plant_id', $ids)->where('closes', '>=', $span->from->number)->where('opens', '<=', $span->to->number)
-            ->orderBy('opens')->orderBy('id')->get()->groupBy('plant_id');
+        $tasks = DB::table('season_tasks')
+            ->whereIn('plant_id', $ids)
+            ->where('closes', '>=', $span->from->number)
+            ->where('opens', '<=', $span->to->number)
+            ->orderBy('opens')
+            ->orderBy('id')
+            ->get()
+            ->groupBy('plant_id');
         $nature = DB::table('kept_plants')->whereIn('plant_id', $ids)->get()->keyBy('plant_id');
-        $visits = DB::table('visit_tasks')->join('visits', 'visits.id', '=', 'visit_tasks.visit_id')->whereIn('plant_id', $ids)
-            ->whereBetween('visits.on', [(string) $span->from, (string) $span->to])->distinct()->orderBy('visits.on')->get(['plant_id', 'visits.on'])->groupBy('plant_id');
+        $visits = DB::table('visit_tasks')
+            ->join('visits', 'visits.id', '=', 'visit_tasks.visit_id')
+            ->whereIn('plant_id', $ids)
+            ->whereBetween('visits.on', [(string) $span->from, (string) $span->to])
+            ->distinct()
+            ->orderBy('visits.on')
+            ->get(['plant_id', 'visits.on'])
+            ->groupBy('plant_id');
         $years = [];
         foreach ($ids as $id) {
             $kept = $nature->get($id);
             $years[$id] = new PlantYear(
                 $span,
                 $today,
-                array_values(array_map(static fn (stdClass $row): DueTask => self::due($row, $today), $tasks->get($id)?->all() ?? [])),
+                array_values(
+                    array_map(
+                        static fn (stdClass $row): DueTask => self::due($row, $today),
+                        $tasks->get($id)?->all() ?? [],
+                    ),
+                ),
                 self::closures($kept->closed ?? '[]', $span),
                 self::stretches($kept->bloom ?? '[]', $span),
-                array_values(array_map(static fn (stdClass $row): Day => Day::parse($row->on), $visits->get($id)?->all() ?? [])),
+                array_values(
+                    array_map(static fn (stdClass $row): Day => Day::parse($row->on), $visits->get($id)?->all() ?? []),
+                ),
                 isset($kept->fault) ? [$kept->fault] : [],
             );
         }
@@ -130,9 +167,19 @@ final readonly class KeptTasks
     public static function task(stdClass $row): SeasonTask
     {
         return new SeasonTask(
-            $row->task, $row->name, $row->method, (int) $row->season,
-            Window::of(Day::fromNumber((int) $row->opens), Day::fromNumber((int) $row->best_from), Day::fromNumber((int) $row->best_to), Day::fromNumber((int) $row->closes)),
-            (int) $row->minutes, (int) $row->people, array_values(array_filter((array) json_decode($row->skills, true), is_string(...))),
+            $row->task,
+            $row->name,
+            $row->method,
+            (int) $row->season,
+            Window::of(
+                Day::fromNumber((int) $row->opens),
+                Day::fromNumber((int) $row->best_from),
+                Day::fromNumber((int) $row->best_to),
+                Day::fromNumber((int) $row->closes),
+            ),
+            (int) $row->minutes,
+            (int) $row->people,
+            array_values(array_filter((array) json_decode($row->skills, true), is_string(...))),
         );
     }
 
@@ -144,13 +191,20 @@ final readonly class KeptTasks
      */
     private function planned(Collection $kept, Day $today): array
     {
-        $found = DB::table('visit_tasks')->join('visits', 'visits.id', '=', 'visit_tasks.visit_id')
-            ->leftJoin('work_logs', 'work_logs.visit_task_id', '=', 'visit_tasks.id')->whereNull('work_logs.id')
-            ->whereIn('visit_tasks.plant_id', $kept->pluck('plant_id')->unique()->all())->where('visits.on', '>=', (string) $today)
-            ->orderByDesc('visits.on')->get(['visit_tasks.plant_id', 'visit_tasks.task', 'visit_tasks.season', 'visits.id', 'visits.on']);
+        $found = DB::table('visit_tasks')
+            ->join('visits', 'visits.id', '=', 'visit_tasks.visit_id')
+            ->leftJoin('work_logs', 'work_logs.visit_task_id', '=', 'visit_tasks.id')
+            ->whereNull('work_logs.id')
+            ->whereIn('visit_tasks.plant_id', $kept->pluck('plant_id')->unique()->all())
+            ->where('visits.on', '>=', (string) $today)
+            ->orderByDesc('visits.on')
+            ->get(['visit_tasks.plant_id', 'visit_tasks.task', 'visit_tasks.season', 'visits.id', 'visits.on']);
         $planned = [];
         foreach ($found as $row) {
-            $planned["$row->plant_id $row->task $row->season"] = (new Visit)->setRawAttributes(['id' => (int) $row->id, 'on' => $row->on], true);
+            $planned["$row->plant_id $row->task $row->season"] = (new Visit())->setRawAttributes(
+                ['id' => (int) $row->id, 'on' => $row->on],
+                true,
+            );
         }
 
         return $planned;

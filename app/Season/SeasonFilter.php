@@ -83,9 +83,12 @@ final readonly class SeasonFilter
      */
     public static function matching(Builder $query, string $text, array $kinds, string $table): Builder
     {
-        return $query->where(static fn (Builder $any) => $any->whereIn("$table.kind", $kinds)
-            ->orWhereIn($table === 'plants' ? 'plants.id' : "$table.plant_id", SearchTables::ids('plants', $text))
-            ->orWhereIn("$table.garden_id", SearchTables::ids('gardens', $text)));
+        return $query->where(
+            static fn (Builder $any) => $any
+                ->whereIn("$table.kind", $kinds)
+                ->orWhereIn($table === 'plants' ? 'plants.id' : "$table.plant_id", SearchTables::ids('plants', $text))
+                ->orWhereIn("$table.garden_id", SearchTables::ids('gardens', $text)),
+        );
     }
 
     /** True where whole gardens are looked at, so that what is kept of gardens will do. */

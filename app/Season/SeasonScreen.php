@@ -19,11 +19,8 @@ final readonly class SeasonScreen
 
     private const LISTED_ALONE = 50;
 
-    public function __construct(
-        private DueKeeper $keeper,
-        private KeptTasks $tasks,
-        private Wall $wall,
-    ) {
+    public function __construct(private DueKeeper $keeper, private KeptTasks $tasks, private Wall $wall)
+    {
     }
 
     /** @return array<string, mixed> */
@@ -37,14 +34,26 @@ final readonly class SeasonScreen
             $lists = [];
             $pages = null;
             foreach (KeptTasks::URGENCIES as $urgency) {
-                $tasks = KeptTasks::urgent($filter->narrow(KeptTasks::query($ready), 'season_tasks'), $urgency, $today);
+                $tasks = KeptTasks::urgent(
+                    $filter->narrow(KeptTasks::query($ready), 'season_tasks'),
+                    $urgency,
+                    $today,
+                );
                 $counts[$urgency->value] = (clone $tasks)->count();
                 if ($filter->show === $urgency) {
                     $pages = Pages::of($request, $counts[$urgency->value], self::LISTED_ALONE, 'list');
                 }
-                $lists[$urgency->value] = $counts[$urgency->value] === 0 || ($filter->show !== null && $filter->show !== $urgency) ? [] : $this->tasks->rows(
-                    $tasks->orderBy('closes')->orderBy('season_tasks.id')->limit($pages->per ?? self::LISTED)->offset($pages?->offset() ?? 0), $today,
-                );
+                $lists[$urgency->value] =
+                    $counts[$urgency->value] === 0 || ($filter->show !== null && $filter->show !== $urgency)
+                        ? []
+                        : $this->tasks->rows(
+                            $tasks
+                                ->orderBy('closes')
+                                ->orderBy('season_tasks.id')
+                                ->limit($pages->per ?? self::LISTED)
+                                ->offset($pages?->offset() ?? 0),
+                            $today,
+                        );
             }
 
             return [
@@ -69,11 +78,13 @@ final readonly class SeasonScreen
     {
         $ready = $this->keeper->ready();
 
-        return DB::transaction(fn (): array => [
-            'months' => Strip::marks($filter->zoom->span($today), Wall::scale($filter, $today)),
-            'width' => Wall::WIDTH,
-            'garden' => $filter->by !== Grouping::Garden,
-            ...$this->wall->group($filter, $key, $request, $today, $ready),
-        ]);
+        return DB::transaction(
+            fn (): array => [
+                'months' => Strip::marks($filter->zoom->span($today), Wall::scale($filter, $today)),
+                'width' => Wall::WIDTH,
+                'garden' => $filter->by !== Grouping::Garden,
+                ...$this->wall->group($filter, $key, $request, $today, $ready),
+            ],
+        );
     }
 }

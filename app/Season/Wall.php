@@ -36,11 +36,8 @@ final readonly class Wall
 
     private const ROWS = 60;
 
-    public function __construct(
-        private KeptTasks $tasks,
-        private Weight $weight,
-        private PlantBook $book,
-    ) {
+    public function __construct(private KeptTasks $tasks, private Weight $weight, private PlantBook $book)
+    {
     }
 
     /** @return array{wall: list<WallGroup>, folded: bool, peak: int, groups: Pages} */
@@ -50,18 +47,45 @@ final readonly class Wall
         if ($plants <= self::FOLDED_ABOVE) {
             $wall = $this->unfolded($filter, $today, $ready);
 
-            return ['wall' => $wall, 'folded' => false, 'peak' => 1, 'groups' => new Pages(1, count($wall), max(1, count($wall)), 'groups')];
+            return [
+                'wall' => $wall,
+                'folded' => false,
+                'peak' => 1,
+                'groups' => new Pages(1, count($wall), max(1, count($wall)), 'groups'),
+            ];
         }
         [$headings, $pages] = $this->headings($filter, $request, $today, $ready);
-        $pressures = $this->weight->of($filter, array_map(strval(...), array_column($headings, 'key')), $today, $ready);
+        $pressures = $this->weight->of(
+            $filter,
+            array_map(strval(...), array_column($headings, 'key')),
+            $today,
+            $ready,
+        );
         $span = $filter->zoom->span($today);
-        $wall = array_map(static fn (array $group): WallGroup => new WallGroup($group['key'], $group['heading'], $group['plants'], [],
-            Pressure::of($pressures[$group['key']] ?? [], $group['plants'], $span, $today, self::scale($filter, $today))), $headings);
+        $wall = array_map(
+            static fn (array $group): WallGroup => new WallGroup(
+                $group['key'],
+                $group['heading'],
+                $group['plants'],
+                [],
+                Pressure::of(
+                    $pressures[$group['key']] ?? [],
+                    $group['plants'],
+                    $span,
+                    $today,
+                    self::scale($filter, $today),
+                ),
+            ),
+            $headings,
+        );
 
         return [
             'wall' => $wall,
             'folded' => true,
-            'peak' => max([1, ...array_map(static fn (WallGroup $group): int => $group->pressure?->peak() ?? 0, $wall)]),
+            'peak' => max([
+                1,
+                ...array_map(static fn (WallGroup $group): int => $group->pressure?->peak() ?? 0, $wall),
+            ]),
             'groups' => $pages,
         ];
     }
@@ -77,7 +101,15 @@ final readonly class Wall
         $pages = Pages::of($request, (clone $members)->count(), self::ROWS, 'rows');
         $plants = self::inOrder($members, $pages->per, $pages->offset());
 
-        return ['rows' => $this->strips($plants, $this->tasks->years($plants, $filter->zoom->span($today), $today), $filter, $today), 'rest' => $pages];
+        return [
+            'rows' => $this->strips(
+                $plants,
+                $this->tasks->years($plants, $filter->zoom->span($today), $today),
+                $filter,
+                $today,
+            ),
+            'rest' => $pages,
+        ];
     }
 
     public static function scale(SeasonFilter $filter, Day $today): float
@@ -88,7 +120,12 @@ final readonly class Wall
     private function count(SeasonFilter $filter, Day $today, Readiness $ready): int
     {
         return $filter->isOfGardens()
-            ? (int) $filter->narrowGardens($ready->keepFresh(DB::table('kept_gardens'), 'kept_gardens.garden_id'), 'kept_gardens.garden_id')->sum('plants')
+            ? (int) $filter
+                ->narrowGardens(
+                    $ready->keepFresh(DB::table('kept_gardens'), 'kept_gardens.garden_id'),
+                    'kept_gardens.garden_id',
+                )
+                ->sum('plants')
             : $this->plants($filter, $today, $ready)->count();
     }
 
@@ -96,11 +133,17 @@ final readonly class Wall
     private function plants(SeasonFilter $filter, Day $today, Readiness $ready): Builder
     {
         if ($filter->show === null) {
-            return $filter->narrow($ready->keepFresh(DB::table('kept_plants'), 'kept_plants.garden_id'), 'kept_plants');
+            return $filter->narrow(
+                $ready->keepFresh(DB::table('kept_plants'), 'kept_plants.garden_id'),
+                'kept_plants',
+            );
         }
         $tasks = KeptTasks::urgent($filter->narrow(KeptTasks::query($ready), 'season_tasks'), $filter->show, $today);
 
-        return DB::query()->fromSub($tasks->select(['season_tasks.plant_id', 'season_tasks.garden_id', 'season_tasks.kind'])->distinct(), 'kept_plants');
+        return DB::query()->fromSub(
+            $tasks->select(['season_tasks.plant_id', 'season_tasks.garden_id', 'season_tasks.kind'])->distinct(),
+            'kept_plants',
+        );
     }
 
     /**
@@ -124,7 +167,14 @@ final readonly class Wall
         $gardens = $this->perGarden($filter, $today, $ready);
         $pages = Pages::of($request, (clone $gardens)->getCountForPagination(), self::GROUPS, 'groups');
         $headings = [];
-        foreach ($gardens->orderBy('gardens.name')->orderBy('gardens.id')->limit($pages->per)->offset($pages->offset())->get() as $row) {
+        foreach (
+            $gardens
+                ->orderBy('gardens.name')
+                ->orderBy('gardens.id')
+                ->limit($pages->per)
+                ->offset($pages->offset())
+                ->get() as $row
+        ) {
             $headings[] = ['key' => (string) $row->id, 'heading' => $row->name, 'plants' => (int) $row->plants];
         }
 
@@ -135,20 +185,39 @@ final readonly class Wall
     private function perGarden(SeasonFilter $filter, Day $today, Readiness $ready): Builder
     {
         if ($filter->isOfGardens()) {
-            return $filter->narrowGardens($ready->keepFresh(DB::table('gardens')->join('kept_gardens', 'kept_gardens.garden_id', '=', 'gardens.id'), 'gardens.id'), 'gardens.id')
-                ->where('kept_gardens.plants', '>', 0)->select(['gardens.id', 'gardens.name', 'gardens.crew_id', 'kept_gardens.plants']);
+            return $filter
+                ->narrowGardens(
+                    $ready->keepFresh(
+                        DB::table('gardens')->join('kept_gardens', 'kept_gardens.garden_id', '=', 'gardens.id'),
+                        'gardens.id',
+                    ),
+                    'gardens.id',
+                )
+                ->where('kept_gardens.plants', '>', 0)
+                ->select(['gardens.id', 'gardens.name', 'gardens.crew_id', 'kept_gardens.plants']);
         }
-        $counts = $this->plants($filter, $today, $ready)->select('kept_plants.garden_id')->selectRaw('count(*) as plants')->groupBy('kept_plants.garden_id');
+        $counts = $this->plants($filter, $today, $ready)
+            ->select('kept_plants.garden_id')
+            ->selectRaw('count(*) as plants')
+            ->groupBy('kept_plants.garden_id');
 
-        return DB::table('gardens')->joinSub($counts, 'counts', 'counts.garden_id', '=', 'gardens.id')->select(['gardens.id', 'gardens.name', 'gardens.crew_id', 'counts.plants']);
+        return DB::table('gardens')
+            ->joinSub($counts, 'counts', 'counts.garden_id', '=', 'gardens.id')
+            ->select(['gardens.id', 'gardens.name', 'gardens.crew_id', 'counts.plants']);
     }
 
     /** @return list<array{key: string, heading: string, plants: int}> by name */
     private function byKind(Builder $plants): array
     {
         $groups = [];
-        foreach ($plants->select('kept_plants.kind')->selectRaw('count(*) as plants')->groupBy('kept_plants.kind')->get() as $row) {
-            $groups[] = ['key' => $row->kind, 'heading' => $this->book->nameOf($row->kind), 'plants' => (int) $row->plants];
+        foreach (
+            $plants->select('kept_plants.kind')->selectRaw('count(*) as plants')->groupBy('kept_plants.kind')->get() as $row
+        ) {
+            $groups[] = [
+                'key' => $row->kind,
+                'heading' => $this->book->nameOf($row->kind),
+                'plants' => (int) $row->plants,
+            ];
         }
         usort($groups, static fn (array $a, array $b): int => strcasecmp($a['heading'], $b['heading']));
 
@@ -159,10 +228,18 @@ final readonly class Wall
     private function byCrew(Builder $gardens): array
     {
         $groups = [];
-        $crews = DB::query()->fromSub($gardens, 'shown')->leftJoin('crews', 'crews.id', '=', 'shown.crew_id')
-            ->select(['shown.crew_id', 'crews.name'])->selectRaw('sum(shown.plants) as plants')->groupBy('shown.crew_id', 'crews.name');
+        $crews = DB::query()
+            ->fromSub($gardens, 'shown')
+            ->leftJoin('crews', 'crews.id', '=', 'shown.crew_id')
+            ->select(['shown.crew_id', 'crews.name'])
+            ->selectRaw('sum(shown.plants) as plants')
+            ->groupBy('shown.crew_id', 'crews.name');
         foreach ($crews->get() as $row) {
-            $groups[] = ['key' => (string) ($row->crew_id ?? 0), 'heading' => $row->name ?? 'No crew yet', 'plants' => (int) $row->plants];
+            $groups[] = [
+                'key' => (string) ($row->crew_id ?? 0),
+                'heading' => $row->name ?? 'No crew yet',
+                'plants' => (int) $row->plants,
+            ];
         }
         usort($groups, static fn (array $a, array $b): int => strcasecmp($a['heading'], $b['heading']));
 
@@ -172,12 +249,22 @@ final readonly class Wall
     /** @return list<array{key: string, heading: string, plants: int}> the most pressing first */
     private function byUrgency(SeasonFilter $filter, Day $today, Readiness $ready): array
     {
-        $tasks = $filter->narrow(KeptTasks::query($ready), 'season_tasks')->where('season_tasks.done', false)
-            ->where('opens', '<=', $today->number + DueTask::COMING_DAYS)->where('closes', '>=', $today->number - DueTask::MISSED_DAYS);
-        $plants = $tasks->selectRaw(KeptTasks::urgency($today).' as "key", count(distinct season_tasks.plant_id) as plants')->groupBy('key')->pluck('plants', 'key');
+        $tasks = $filter
+            ->narrow(KeptTasks::query($ready), 'season_tasks')
+            ->where('season_tasks.done', false)
+            ->where('opens', '<=', $today->number + DueTask::COMING_DAYS)
+            ->where('closes', '>=', $today->number - DueTask::MISSED_DAYS);
+        $plants = $tasks
+            ->selectRaw(KeptTasks::urgency($today).' as "key", count(distinct season_tasks.plant_id) as plants')
+            ->groupBy('key')
+            ->pluck('plants', 'key');
         $groups = [];
         foreach ($filter->show === null ? KeptTasks::URGENCIES : [$filter->show] as $urgency) {
-            $groups[] = ['key' => $urgency->value, 'heading' => Grouping::pressing($urgency), 'plants' => (int) ($plants[$urgency->value] ?? 0)];
+            $groups[] = [
+                'key' => $urgency->value,
+                'heading' => Grouping::pressing($urgency),
+                'plants' => (int) ($plants[$urgency->value] ?? 0),
+            ];
         }
 
         return array_values(array_filter($groups, static fn (array $group): bool => $group['plants'] > 0));
@@ -191,10 +278,20 @@ final readonly class Wall
         return match ($filter->by) {
             Grouping::Garden => $plants->where('kept_plants.garden_id', (int) $key),
             Grouping::Kind => $plants->where('kept_plants.kind', $key),
-            Grouping::Crew => $plants->whereIn('kept_plants.garden_id', DB::table('gardens')->select('id')->where('crew_id', (int) $key ?: null)),
-            Grouping::Urgency => $plants->whereIn('kept_plants.plant_id', KeptTasks::urgent(
-                DB::table('season_tasks')->select('season_tasks.plant_id'), Urgency::tryFrom($key) ?? Urgency::Later, $today,
-            )),
+            Grouping::Crew => $plants->whereIn(
+                'kept_plants.garden_id',
+                DB::table('gardens')
+                    ->select('id')
+                    ->where('crew_id', (int) $key ?: null),
+            ),
+            Grouping::Urgency => $plants->whereIn(
+                'kept_plants.plant_id',
+                KeptTasks::urgent(
+                    DB::table('season_tasks')->select('season_tasks.plant_id'),
+                    Urgency::tryFrom($key) ?? Urgency::Later,
+                    $today,
+                ),
+            ),
         };
     }
 
@@ -204,11 +301,19 @@ final readonly class Wall
         $plants = self::inOrder($this->plants($filter, $today, $ready), self::FOLDED_ABOVE, 0);
         $years = $this->tasks->years($plants, $filter->zoom->around($today), $today);
         $groups = [];
-        foreach ($plants->groupBy(static fn (Plant $plant): string => $filter->by->key($plant, $years[$plant->id])) as $key => $members) {
+        foreach (
+            $plants->groupBy(static fn (Plant $plant): string => $filter->by->key($plant, $years[$plant->id])) as $key => $members
+        ) {
             $first = $members->first();
             if ($first !== null) {
                 $heading = $filter->by->heading($first, $years[$first->id], $this->book);
-                $groups[$filter->by->order((string) $key, $heading).$key] = new WallGroup((string) $key, $heading, $members->count(), $this->strips($members, $years, $filter, $today), null);
+                $groups[$filter->by->order((string) $key, $heading).$key] = new WallGroup(
+                    (string) $key,
+                    $heading,
+                    $members->count(),
+                    $this->strips($members, $years, $filter, $today),
+                    null,
+                );
             }
         }
         ksort($groups, SORT_STRING);
@@ -219,11 +324,21 @@ final readonly class Wall
     /** @return Collection<int, Plant> garden by garden and bed by bed */
     private static function inOrder(Builder $kept, int $limit, int $offset): Collection
     {
-        $ids = $kept->join('plants', 'plants.id', '=', 'kept_plants.plant_id')->orderBy('kept_plants.garden_id')
-            ->orderBy('plants.bed')->orderBy('plants.label')->orderBy('plants.id')->limit($limit)->offset($offset)->pluck('kept_plants.plant_id')->all();
+        $ids = $kept
+            ->join('plants', 'plants.id', '=', 'kept_plants.plant_id')
+            ->orderBy('kept_plants.garden_id')
+            ->orderBy('plants.bed')
+            ->orderBy('plants.label')
+            ->orderBy('plants.id')
+            ->limit($limit)
+            ->offset($offset)
+            ->pluck('kept_plants.plant_id')
+            ->all();
         $plants = Plant::query()->with('garden.crew')->whereKey($ids)->get()->keyBy('id');
 
-        return new Collection(array_values(array_filter(array_map(static fn (mixed $id): ?Plant => $plants->get($id), $ids))));
+        return new Collection(
+            array_values(array_filter(array_map(static fn (mixed $id): ?Plant => $plants->get($id), $ids))),
+        );
     }
 
     /**
@@ -235,10 +350,16 @@ final readonly class Wall
     {
         $span = $filter->zoom->span($today);
 
-        return array_values($plants->map(static fn (Plant $plant): array => [
-            'plant' => $plant,
-            'strip' => Strip::of($years[$plant->id]->within($span), self::scale($filter, $today)),
-            'faults' => $years[$plant->id]->faults,
-        ])->all());
+        return array_values(
+            $plants
+                ->map(
+                    static fn (Plant $plant): array => [
+                        'plant' => $plant,
+                        'strip' => Strip::of($years[$plant->id]->within($span), self::scale($filter, $today)),
+                        'faults' => $years[$plant->id]->faults,
+                    ],
+                )
+                ->all(),
+        );
     }
 }

@@ -38,13 +38,24 @@ final readonly class Weight
     private function kept(SeasonFilter $filter, array $keys, Day $today, Readiness $ready): array
     {
         $span = $filter->zoom->span($today);
-        $weeks = $filter->narrowGardens($ready->keepFresh(DB::table('kept_weeks'), 'kept_weeks.garden_id'), 'kept_weeks.garden_id')
+        $weeks = $filter
+            ->narrowGardens(
+                $ready->keepFresh(DB::table('kept_weeks'), 'kept_weeks.garden_id'),
+                'kept_weeks.garden_id',
+            )
             ->whereBetween('week', [$span->from->monday()->number, $span->to->number]);
         if ($filter->by === Grouping::Garden) {
-            $weeks->whereIn('kept_weeks.garden_id', $keys)->select(['kept_weeks.garden_id as key', 'week', 'open', 'best']);
+            $weeks
+                ->whereIn('kept_weeks.garden_id', $keys)
+                ->select(['kept_weeks.garden_id as key', 'week', 'open', 'best']);
         } else {
-            $weeks->join('gardens', 'gardens.id', '=', 'kept_weeks.garden_id')->whereIn(DB::raw('coalesce(gardens.crew_id, 0)'), array_map(intval(...), $keys))
-                ->selectRaw('coalesce(gardens.crew_id, 0) as "key", week, sum("open") as "open", sum("best") as "best"')->groupBy('gardens.crew_id', 'week');
+            $weeks
+                ->join('gardens', 'gardens.id', '=', 'kept_weeks.garden_id')
+                ->whereIn(DB::raw('coalesce(gardens.crew_id, 0)'), array_map(intval(...), $keys))
+                ->selectRaw(
+                    'coalesce(gardens.crew_id, 0) as "key", week, sum("open") as "open", sum("best") as "best"',
+                )
+                ->groupBy('gardens.crew_id', 'week');
         }
         $counts = [];
         foreach ($weeks->get() as $row) {
@@ -71,11 +82,20 @@ final readonly class Weight
             }
 
             return match ($filter->by) {
-                Grouping::Garden => $tasks->whereIn('season_tasks.garden_id', array_map(intval(...), $keys))->selectRaw('season_tasks.garden_id as "key"'),
-                Grouping::Kind => $tasks->whereIn('season_tasks.kind', $keys)->selectRaw('season_tasks.kind as "key"'),
-                Grouping::Crew => $tasks->join('gardens', 'gardens.id', '=', 'season_tasks.garden_id')->whereIn(DB::raw('coalesce(gardens.crew_id, 0)'), array_map(intval(...), $keys))->selectRaw('coalesce(gardens.crew_id, 0) as "key"'),
+                Grouping::Garden => $tasks
+                    ->whereIn('season_tasks.garden_id', array_map(intval(...), $keys))
+                    ->selectRaw('season_tasks.garden_id as "key"'),
+                Grouping::Kind => $tasks
+                    ->whereIn('season_tasks.kind', $keys)
+                    ->selectRaw('season_tasks.kind as "key"'),
+                Grouping::Crew => $tasks
+                    ->join('gardens', 'gardens.id', '=', 'season_tasks.garden_id')
+                    ->whereIn(DB::raw('coalesce(gardens.crew_id, 0)'), array_map(intval(...), $keys))
+                    ->selectRaw('coalesce(gardens.crew_id, 0) as "key"'),
                 // Two bounds more, which all that is asked for keeps, so that an index on days can be used.
-                Grouping::Urgency => $tasks->where('opens', '<=', $today->number + DueTask::COMING_DAYS)->where('closes', '>=', $today->number - DueTask::MISSED_DAYS)
+                Grouping::Urgency => $tasks
+                    ->where('opens', '<=', $today->number + DueTask::COMING_DAYS)
+                    ->where('closes', '>=', $today->number - DueTask::MISSED_DAYS)
                     ->selectRaw(KeptTasks::urgency($today).' as "key"'),
             };
         };
@@ -102,14 +122,21 @@ final readonly class Weight
         $to = $from + $steps * $step - 1;
         $change = [];
         // Each edge as the step it falls in, those outside the stretch drawn in to its ends: +1 where it begins, -1 after it ends.
-        $edges = [["case when $begins < $from then $from else $begins end", 0, 1], ["case when $ends > $to then $to else $ends end", 1, -1]];
+        $edges = [
+            ["case when $begins < $from then $from else $begins end", 0, 1],
+            ["case when $ends > $to then $to else $ends end", 1, -1],
+        ];
         foreach ($edges as [$edge, $later, $sign]) {
             // Written as a sum, so that the index of the groups is used and not that of the days, which nearly all tasks touch.
-            $rows = $tasks()->whereRaw("$begins + 0 <= ? and $ends + 0 >= ?", [$to, $from])
-                ->selectRaw("(($edge) - $from) / $step as step, count(*) as tasks")->groupBy('key', 'step')->get();
+            $rows = $tasks()
+                ->whereRaw("$begins + 0 <= ? and $ends + 0 >= ?", [$to, $from])
+                ->selectRaw("(($edge) - $from) / $step as step, count(*) as tasks")
+                ->groupBy('key', 'step')
+                ->get();
             foreach ($rows as $row) {
                 $index = (int) $row->step + $later;
-                $change[(string) $row->key][$index] = ($change[(string) $row->key][$index] ?? 0) + $sign * (int) $row->tasks;
+                $change[(string) $row->key][$index] =
+                    ($change[(string) $row->key][$index] ?? 0) + $sign * (int) $row->tasks;
             }
         }
         $standing = [];

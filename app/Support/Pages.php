@@ -17,12 +17,8 @@ final readonly class Pages
      * @param  int  $asked  the page asked for, from 1
      * @param  string  $param  what the address calls it
      */
-    public function __construct(
-        int $asked,
-        public int $total,
-        public int $per,
-        public string $param = 'page',
-    ) {
+    public function __construct(int $asked, public int $total, public int $per, public string $param = 'page')
+    {
         $this->last = max(1, (int) ceil($total / $per));
         $this->page = max(1, min($asked, $this->last));
     }

@@ -22,10 +22,8 @@ use stdClass;
 /** What the planning page shows: what could be done, what is chosen, and the days the chosen share. */
 final readonly class PlanScreen
 {
-    public function __construct(
-        private DueKeeper $keeper,
-        private KeptTasks $tasks,
-    ) {
+    public function __construct(private DueKeeper $keeper, private KeptTasks $tasks)
+    {
     }
 
     /** @return array<string, mixed> */
@@ -33,7 +31,9 @@ final readonly class PlanScreen
     {
         $this->keeper->ensure([$garden->id]);
         /** @var list<string> $chosen */
-        $chosen = array_values(array_filter((array) $request->old('tasks', $request->input('tasks', [])), is_string(...)));
+        $chosen = array_values(
+            array_filter((array) $request->old('tasks', $request->input('tasks', [])), is_string(...)),
+        );
         $tasks = $this->chosen($garden, $chosen);
         $common = CommonWindow::of(...array_map(static fn (SeasonTask $task): Window => $task->window, $tasks));
 
@@ -53,10 +53,21 @@ final readonly class PlanScreen
     /** @return list<DueRow> by opening */
     private function offered(Garden $garden, Day $today): array
     {
-        return array_values(array_filter($this->tasks->rows(
-            DB::table('season_tasks')->where('garden_id', $garden->id)->where('done', false)->where('closes', '>=', $today->number - DueTask::MISSED_DAYS)
-                ->where('opens', '<=', $today->number + Basis::PLANNED_AHEAD)->orderBy('opens')->orderBy('id'), $today,
-        ), static fn (DueRow $row): bool => $row->visit === null));
+        return array_values(
+            array_filter(
+                $this->tasks->rows(
+                    DB::table('season_tasks')
+                        ->where('garden_id', $garden->id)
+                        ->where('done', false)
+                        ->where('closes', '>=', $today->number - DueTask::MISSED_DAYS)
+                        ->where('opens', '<=', $today->number + Basis::PLANNED_AHEAD)
+                        ->orderBy('opens')
+                        ->orderBy('id'),
+                    $today,
+                ),
+                static fn (DueRow $row): bool => $row->visit === null,
+            ),
+        );
     }
 
     /**
@@ -75,11 +86,23 @@ final readonly class PlanScreen
                 continue;
             }
         }
-        $kept = DB::table('season_tasks')->where('garden_id', $garden->id)
-            ->whereIn('plant_id', array_map(static fn (TaskChoice $choice): int => $choice->plant, $choices))->orderBy('opens')->get();
+        $kept = DB::table('season_tasks')
+            ->where('garden_id', $garden->id)
+            ->whereIn('plant_id', array_map(static fn (TaskChoice $choice): int => $choice->plant, $choices))
+            ->orderBy('opens')
+            ->get();
 
-        return array_values(array_map(KeptTasks::task(...), array_filter($kept->all(),
-            static fn (stdClass $row): bool => isset($choices[(string) TaskChoice::of((int) $row->plant_id, $row->task, (int) $row->season)]))));
+        return array_values(
+            array_map(
+                KeptTasks::task(...),
+                array_filter(
+                    $kept->all(),
+                    static fn (stdClass $row): bool => isset(
+                        $choices[(string) TaskChoice::of((int) $row->plant_id, $row->task, (int) $row->season)],
+                    ),
+                ),
+            ),
+        );
     }
 
     private function day(Request $request): ?Day
@@ -98,7 +121,10 @@ final readonly class PlanScreen
         if ($common === null) {
             return $today;
         }
-        $first = $common->bestFrom !== null && $common->bestTo !== null && ! $common->bestTo->isBefore($today) ? $common->bestFrom : $common->from;
+        $first =
+            $common->bestFrom !== null && $common->bestTo !== null && ! $common->bestTo->isBefore($today)
+                ? $common->bestFrom
+                : $common->from;
 
         return Day::latest($today, $first);
     }

@@ -34,11 +34,19 @@ final readonly class RoundScreen
         $visits = static fn (): Builder => $crew === null ? Visit::query() : Visit::query()->where('crew_id', $crew);
         $now = $visits()->where('on', (string) $today);
         $waiting = $visits()->where('on', '<', (string) $today)->where('unlogged', '>', 0);
-        $pages = ['now' => Pages::of($request, $now->count(), self::TODAY, 'today'), 'unlogged' => Pages::of($request, $waiting->count(), self::UNLOGGED, 'waiting')];
+        $pages = [
+            'now' => Pages::of($request, $now->count(), self::TODAY, 'today'),
+            'unlogged' => Pages::of($request, $waiting->count(), self::UNLOGGED, 'waiting'),
+        ];
 
         $lists = [
             'now' => $now->orderBy('id')->limit($pages['now']->per)->offset($pages['now']->offset())->get(),
-            'unlogged' => $waiting->orderBy('on')->orderBy('id')->limit($pages['unlogged']->per)->offset($pages['unlogged']->offset())->get(),
+            'unlogged' => $waiting
+                ->orderBy('on')
+                ->orderBy('id')
+                ->limit($pages['unlogged']->per)
+                ->offset($pages['unlogged']->offset())
+                ->get(),
             'coming' => $visits()->where('on', '>', (string) $today)->orderBy('on')->limit(self::COMING)->get(),
             'past' => $visits()->where('on', '<', (string) $today)->orderByDesc('on')->limit(self::PAST)->get(),
         ];
@@ -47,7 +55,14 @@ final readonly class RoundScreen
         $shown = new Collection($all);
         $shown->load('garden:id,name');
 
-        return ['today' => $today, 'crew' => $crew, 'crews' => $crews, 'pages' => $pages, ...$lists, 'work' => self::work($shown)];
+        return [
+            'today' => $today,
+            'crew' => $crew,
+            'crews' => $crews,
+            'pages' => $pages,
+            ...$lists,
+            'work' => self::work($shown),
+        ];
     }
 
     /**
@@ -58,13 +73,20 @@ final readonly class RoundScreen
      */
     private static function work(Collection $visits): array
     {
-        $tasks = DB::table('visit_tasks')->join('plants', 'plants.id', '=', 'visit_tasks.plant_id')
-            ->whereIn('visit_tasks.visit_id', $visits->modelKeys())->orderBy('visit_tasks.visit_id')->orderBy('position')
+        $tasks = DB::table('visit_tasks')
+            ->join('plants', 'plants.id', '=', 'visit_tasks.plant_id')
+            ->whereIn('visit_tasks.visit_id', $visits->modelKeys())
+            ->orderBy('visit_tasks.visit_id')
+            ->orderBy('position')
             ->get(['visit_tasks.visit_id', 'plants.label', 'visit_tasks.minutes']);
         $work = [];
         foreach ($visits as $visit) {
             $of = $tasks->where('visit_id', $visit->id);
-            $work[$visit->id] = ['plants' => array_values($of->pluck('label')->unique()->all()), 'tasks' => $of->count(), 'minutes' => (int) $of->sum('minutes')];
+            $work[$visit->id] = [
+                'plants' => array_values($of->pluck('label')->unique()->all()),
+                'tasks' => $of->count(),
+                'minutes' => (int) $of->sum('minutes'),
+            ];
         }
 
         return $work;

@@ -17,10 +17,8 @@ final readonly class FrostDoubt
     private const YEAR = 2027;
 
     /** @param  bool  $ofPlace  true where the dates fit the other hemisphere, so that the latitude may be what slipped */
-    private function __construct(
-        public bool $ofPlace,
-        public string $says,
-    ) {
+    private function __construct(public bool $ofPlace, public string $says)
+    {
     }
 
     /** @return ?self null where nothing is odd */
@@ -29,10 +27,21 @@ final readonly class FrostDoubt
         if ($last === null || $first === null || self::fit($latitude, $last, $first)) {
             return null;
         }
-        $there = sprintf('At %s° %s the last frost falls between midwinter and midsummer, and the first after midsummer.', abs($latitude), $latitude < 0 ? 'south' : 'north');
+        $there = sprintf(
+            'At %s° %s the last frost falls between midwinter and midsummer, and the first after midsummer.',
+            abs($latitude),
+            $latitude < 0 ? 'south' : 'north',
+        );
 
         return match (true) {
-            self::fit(-$latitude, $last, $first) => new self(true, $there.sprintf(' These dates belong to the other hemisphere: did you mean %s, or are the two frosts the wrong way round?', -$latitude)),
+            self::fit(-$latitude, $last, $first) => new self(
+                true,
+                $there.
+                    sprintf(
+                        ' These dates belong to the other hemisphere: did you mean %s, or are the two frosts the wrong way round?',
+                        -$latitude,
+                    ),
+            ),
             self::fit($latitude, $first, $last) => new self(false, $there.' Are the two the wrong way round?'),
             default => new self(false, $there.' Is one of the two dates slipped?'),
         };
@@ -42,14 +51,18 @@ final readonly class FrostDoubt
     {
         $hemisphere = Hemisphere::at($latitude);
 
-        return self::inSpring($hemisphere, $last->in(self::YEAR)) && ! self::inSpring($hemisphere, $first->in(self::YEAR)->minus(self::LATE_FIRST_FROST));
+        return self::inSpring($hemisphere, $last->in(self::YEAR)) &&
+            ! self::inSpring($hemisphere, $first->in(self::YEAR)->minus(self::LATE_FIRST_FROST));
     }
 
     /** True in the half year from midwinter to midsummer. */
     private static function inSpring(Hemisphere $hemisphere, Day $day): bool
     {
         foreach ([self::YEAR - 1, self::YEAR, self::YEAR + 1] as $season) {
-            if (! $day->isBefore($hemisphere->midwinterOf($season)) && ! $day->isAfter($hemisphere->midsummerOf($season))) {
+            if (
+                ! $day->isBefore($hemisphere->midwinterOf($season)) &&
+                ! $day->isAfter($hemisphere->midsummerOf($season))
+            ) {
                 return true;
             }
         }

@@ -10,10 +10,8 @@ use PruningHook\Core\Fault;
 final readonly class KindYear implements Anchors
 {
     /** @param  array<string, int>  $numbers  days since 1970-01-01, by anchor */
-    private function __construct(
-        public SiteYear $site,
-        private array $numbers,
-    ) {
+    private function __construct(public SiteYear $site, private array $numbers)
+    {
     }
 
     /** The same season of the same kind is worked out once, however many plants and days ask for it. */
@@ -22,7 +20,9 @@ final readonly class KindYear implements Anchors
         return $site->kindYear($phenology, static function () use ($site, $phenology): self {
             $numbers = $phenology->numbers($site);
             if ($phenology->has(Anchor::LeafFall)) {
-                $numbers[Anchor::PreviousLeafFall->value] = $phenology->numbers($site->before())[Anchor::LeafFall->value];
+                $numbers[Anchor::PreviousLeafFall->value] = $phenology->numbers($site->before())[
+                    Anchor::LeafFall->value
+                ];
             }
 
             return new self($site, $numbers);
@@ -37,7 +37,9 @@ final readonly class KindYear implements Anchors
     /** @throws Fault when the plant book gives this kind no such event */
     public function day(Anchor $anchor): Day
     {
-        return Day::fromNumber($this->numbers[$anchor->value] ?? throw new Fault(sprintf('this kind has no %s', $anchor->inWords())));
+        return Day::fromNumber(
+            $this->numbers[$anchor->value] ?? throw new Fault(sprintf('this kind has no %s', $anchor->inWords())),
+        );
     }
 
     public function numbers(): array
@@ -58,7 +60,13 @@ final readonly class KindYear implements Anchors
         [$start, $end] = [$this->day(Anchor::BloomStart), $this->day(Anchor::BloomEnd)];
 
         return $end->isBefore($start)
-            ? throw new Fault(sprintf('on this site\'s year its bloom would end on %s, before it begins on %s', $end->inWords(), $start->inWords()))
+            ? throw new Fault(
+                sprintf(
+                    'on this site\'s year its bloom would end on %s, before it begins on %s',
+                    $end->inWords(),
+                    $start->inWords(),
+                ),
+            )
             : Span::of($start, $end);
     }
 }

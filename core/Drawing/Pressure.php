@@ -46,21 +46,37 @@ final readonly class Pressure
     {
         $step = self::step($shown);
         $steps = [];
-        for ($day = $step === 1 ? $shown->from : $shown->from->monday(); ! $day->isAfter($shown->to); $day = $day->plus($step)) {
+        for (
+            $day = $step === 1 ? $shown->from : $shown->from->monday();
+            ! $day->isAfter($shown->to);
+            $day = $day->plus($step)
+        ) {
             $seen = $shown->clip($day, $day->plus($step - 1));
             [$open, $best] = $counts[$day->number] ?? [0, 0];
             if ($seen !== null) {
-                $steps[] = ['x' => $shown->from->daysUntil($seen->from) * $mmPerDay, 'width' => $seen->days() * $mmPerDay, 'open' => $open, 'best' => $best, 'from' => $day];
+                $steps[] = [
+                    'x' => $shown->from->daysUntil($seen->from) * $mmPerDay,
+                    'width' => $seen->days() * $mmPerDay,
+                    'open' => $open,
+                    'best' => $best,
+                    'from' => $day,
+                ];
             }
         }
 
-        return new self($shown->days() * $mmPerDay, $steps, $plants, $shown->holds($today) ? $shown->from->daysUntil($today) * $mmPerDay : null, self::inWords($steps, $step, $plants));
+        return new self(
+            $shown->days() * $mmPerDay,
+            $steps,
+            $plants,
+            $shown->holds($today) ? $shown->from->daysUntil($today) * $mmPerDay : null,
+            self::inWords($steps, $step, $plants),
+        );
     }
 
     /** How high a bar for so many tasks stands where the highest of all is `$full` mm; never too low to be seen. */
     public static function height(int $tasks, int $peak, float $full): float
     {
-        return $tasks === 0 ? 0.0 : max($full / 10, $full * $tasks / max(1, $peak));
+        return $tasks === 0 ? 0.0 : max($full / 10, ($full * $tasks) / max(1, $peak));
     }
 
     /** The most tasks open at once. */
@@ -81,7 +97,14 @@ final readonly class Pressure
         foreach ($this->steps as $step) {
             if ($step[$what] > 0) {
                 $high = self::short(self::height($step[$what], $peak, $full));
-                $path .= sprintf('M%s %sv-%sh%sv%sz', self::short($step['x'] + self::GAP / 2), self::short($full + 2), $high, self::short(max(0.2, $step['width'] - self::GAP)), $high);
+                $path .= sprintf(
+                    'M%s %sv-%sh%sv%sz',
+                    self::short($step['x'] + self::GAP / 2),
+                    self::short($full + 2),
+                    $high,
+                    self::short(max(0.2, $step['width'] - self::GAP)),
+                    $high,
+                );
             }
         }
 
@@ -103,6 +126,14 @@ final readonly class Pressure
 
         return $busiest === null || $busiest['best'] === 0
             ? sprintf('%d plants, nothing at its best in these days', $plants)
-            : sprintf('%d plants; most at their best %s %s: %d %s, and %d open', $plants, $step === 1 ? 'on' : 'in the week of', $busiest['from']->inWords(), $busiest['best'], $busiest['best'] === 1 ? 'task' : 'tasks', $busiest['open']);
+            : sprintf(
+                '%d plants; most at their best %s %s: %d %s, and %d open',
+                $plants,
+                $step === 1 ? 'on' : 'in the week of',
+                $busiest['from']->inWords(),
+                $busiest['best'],
+                $busiest['best'] === 1 ? 'task' : 'tasks',
+                $busiest['open'],
+            );
     }
 }

@@ -27,7 +27,13 @@ final readonly class KindNames
     /** @throws Fault when a name is missing or not text */
     public static function fromEntry(Entry $kind): self
     {
-        return new self($kind->string('id'), $kind->string('name'), $kind->string('botanical'), $kind->strings('also'), $kind->string('habit'));
+        return new self(
+            $kind->string('id'),
+            $kind->string('name'),
+            $kind->string('botanical'),
+            $kind->strings('also'),
+            $kind->string('habit'),
+        );
     }
 
     /**

@@ -35,11 +35,64 @@ final class FirmSeeder
 
     private const TASKS_A_VISIT = 9;
 
-    private const FIRST = ['Alder', 'Barley', 'Copper', 'Dovecote', 'Elder', 'Ferry', 'Granary', 'Hazel', 'Ivory', 'Juniper', 'Kiln', 'Lantern', 'Mallow', 'Nettle', 'Otter', 'Plover', 'Quince', 'Rushy', 'Sorrel', 'Thistle', 'Upper', 'Vetch', 'Willow', 'Yarrow'];
+    private const FIRST = [
+        'Alder',
+        'Barley',
+        'Copper',
+        'Dovecote',
+        'Elder',
+        'Ferry',
+        'Granary',
+        'Hazel',
+        'Ivory',
+        'Juniper',
+        'Kiln',
+        'Lantern',
+        'Mallow',
+        'Nettle',
+        'Otter',
+        'Plover',
+        'Quince',
+        'Rushy',
+        'Sorrel',
+        'Thistle',
+        'Upper',
+        'Vetch',
+        'Willow',
+        'Yarrow',
+    ];
 
-    private const SECOND = ['House', 'Cottage', 'Court', 'Lodge', 'Mill', 'Bank', 'Close', 'Grange', 'Hill', 'Meadow', 'Row', 'Yard', 'Reach', 'Steps', 'Garth', 'End'];
+    private const SECOND = [
+        'House',
+        'Cottage',
+        'Court',
+        'Lodge',
+        'Mill',
+        'Bank',
+        'Close',
+        'Grange',
+        'Hill',
+        'Meadow',
+        'Row',
+        'Yard',
+        'Reach',
+        'Steps',
+        'Garth',
+        'End',
+    ];
 
-    private const BEDS = ['South wall', 'Drive', 'Long border', 'Orchard', 'Terrace', 'Pond', 'Gate', 'Kitchen garden', 'Lawn', 'Path'];
+    private const BEDS = [
+        'South wall',
+        'Drive',
+        'Long border',
+        'Orchard',
+        'Terrace',
+        'Pond',
+        'Gate',
+        'Kitchen garden',
+        'Lawn',
+        'Path',
+    ];
 
     /** @var array<string, int> the last id given out, by table */
     private array $ids = [];
@@ -81,8 +134,20 @@ final class FirmSeeder
             $crews[] = $this->row('crews', ['name' => sprintf('Crew %02d', $number)]);
         }
         $password = Hash::make(DemoSeeder::PASSWORD);
-        foreach ([['Maren Holt', 'planner', Role::Planner, null], ['Tobin Ashe', 'lead', Role::Lead, $crews[0]], ['Isla Fenn', 'hand', Role::Hand, $crews[0]]] as [$name, $mail, $role, $crew]) {
-            $this->row('users', ['name' => $name, 'email' => "$mail@hollowbrook.test", 'password' => $password, 'role' => $role->value, 'crew_id' => $crew]);
+        foreach (
+            [
+                ['Maren Holt', 'planner', Role::Planner, null],
+                ['Tobin Ashe', 'lead', Role::Lead, $crews[0]],
+                ['Isla Fenn', 'hand', Role::Hand, $crews[0]],
+            ] as [$name, $mail, $role, $crew]
+        ) {
+            $this->row('users', [
+                'name' => $name,
+                'email' => "$mail@hollowbrook.test",
+                'password' => $password,
+                'role' => $role->value,
+                'crew_id' => $crew,
+            ]);
         }
 
         return $crews;
@@ -90,24 +155,48 @@ final class FirmSeeder
 
     private function garden(int $index, int $crew, int $plants, Day $today): void
     {
-        $height = 20 + $index * 37 % 300;
-        $last = Day::of($today->year(), 4, 12)->plus($index % 12 + intdiv($height, 20));
-        $first = Day::of($today->year(), 11, 4)->minus($index % 12 + intdiv($height, 20));
+        $height = 20 + (($index * 37) % 300);
+        $last = Day::of($today->year(), 4, 12)->plus(($index % 12) + intdiv($height, 20));
+        $first = Day::of($today->year(), 11, 4)->minus(($index % 12) + intdiv($height, 20));
         $winter = $height > 250 ? WinterClass::Cold : WinterClass::Cool;
-        [$latitude, $longitude] = [51.6 + $index * 0.0137 - floor($index * 0.0137), -3.1 + $index * 0.0231 - floor($index * 0.0231)];
+        [$latitude, $longitude] = [
+            51.6 + $index * 0.0137 - floor($index * 0.0137),
+            -3.1 + $index * 0.0231 - floor($index * 0.0231),
+        ];
         $garden = $this->row('gardens', [
-            'crew_id' => $crew, 'name' => self::FIRST[$index % 24].' '.self::SECOND[intdiv($index, 24) % 16].($index < 384 ? '' : ' '.(intdiv($index, 384) + 1)),
-            'client' => 'Family '.self::SECOND[$index * 7 % 16], 'address' => ($index % 90 + 1).' '.self::FIRST[$index * 5 % 24].' Lane',
-            'latitude' => round($latitude, 5), 'longitude' => round($longitude, 5), 'elevation_m' => $height,
-            'last_frost' => (string) MonthDay::of($last), 'first_frost' => (string) MonthDay::of($first), 'winter' => $winter->value, 'practice' => '{}', 'notes' => null,
+            'crew_id' => $crew,
+            'name' => self::FIRST[$index % 24].
+                ' '.
+                self::SECOND[intdiv($index, 24) % 16].
+                ($index < 384 ? '' : ' '.(intdiv($index, 384) + 1)),
+            'client' => 'Family '.self::SECOND[($index * 7) % 16],
+            'address' => ($index % 90) + 1 .' '.self::FIRST[($index * 5) % 24].' Lane',
+            'latitude' => round($latitude, 5),
+            'longitude' => round($longitude, 5),
+            'elevation_m' => $height,
+            'last_frost' => (string) MonthDay::of($last),
+            'first_frost' => (string) MonthDay::of($first),
+            'winter' => $winter->value,
+            'practice' => '{}',
+            'notes' => null,
         ]);
-        $years = SiteYears::of(Site::of($latitude, $longitude, $height, MonthDay::of($last), MonthDay::of($first), $winter));
+        $years = SiteYears::of(
+            Site::of($latitude, $longitude, $height, MonthDay::of($last), MonthDay::of($first), $winter),
+        );
         if ($index % 5 === 0) {
             $season = $years->holding($today)->season;
             foreach (['witch-hazel-bloom' => 9, 'forsythia-bloom' => -44, 'plum-bloom' => -33] as $event => $days) {
-                $on = ($event === 'witch-hazel-bloom' ? $years->site->hemisphere()->midwinterOf($season) : $last)->plus($days + $index % 4);
+                $on = ($event === 'witch-hazel-bloom'
+                    ? $years->site->hemisphere()->midwinterOf($season)
+                    : $last
+                )->plus($days + ($index % 4));
                 if (! $on->isAfter($today)) {
-                    $this->row('observations', ['garden_id' => $garden, 'event' => $event, 'on' => (string) $on, 'season' => $season]);
+                    $this->row('observations', [
+                        'garden_id' => $garden,
+                        'event' => $event,
+                        'on' => (string) $on,
+                        'season' => $season,
+                    ]);
                 }
             }
         }
@@ -122,27 +211,64 @@ final class FirmSeeder
     private function plant(int $garden, int $number, SiteYears $years, Day $today): array
     {
         // Every garden has its roses.
-        $kind = $this->book->kind($number % 7 === 0 ? 'bush-rose' : $this->kinds[$number * 31 % count($this->kinds)]);
-        $planted = Day::of($today->year() - 1 - $number % 23, 3, 1 + $number % 28);
-        $height = (int) ($kind->typicalHeightMm * (0.5 + ($number * 13 % 50) / 60));
-        $stems = in_array($kind->habit, ['shrub', 'cane'], true) ? [2 + $number % 8, 1 + $number % 5] : [null, null];
+        $kind = $this->book->kind(
+            $number % 7 === 0 ? 'bush-rose' : $this->kinds[($number * 31) % count($this->kinds)],
+        );
+        $planted = Day::of($today->year() - 1 - ($number % 23), 3, 1 + ($number % 28));
+        $height = (int) ($kind->typicalHeightMm * (0.5 + (($number * 13) % 50) / 60));
+        $stems = in_array($kind->habit, ['shrub', 'cane'], true)
+            ? [2 + ($number % 8), 1 + ($number % 5)]
+            : [null, null];
         $own = $number % 61 === 0;
         $id = $this->row('plants', [
-            'garden_id' => $garden, 'kind' => $kind->id, 'label' => sprintf('%s %d', $kind->name, $number % 97 + 1), 'bed' => self::BEDS[$number % 10],
-            'planted_on' => (string) $planted, 'count' => 1 + ($number % 9 === 0 ? $number % 5 : 0), 'height_mm' => $height, 'spread_mm' => null, 'stems_old' => $stems[0], 'stems_young' => $stems[1],
-            'hazards' => '[]', 'practice' => $own ? '{"wisteria-look":"relaxed"}' : '{}', 'own_practice' => $own,
+            'garden_id' => $garden,
+            'kind' => $kind->id,
+            'label' => sprintf('%s %d', $kind->name, ($number % 97) + 1),
+            'bed' => self::BEDS[$number % 10],
+            'planted_on' => (string) $planted,
+            'count' => 1 + ($number % 9 === 0 ? $number % 5 : 0),
+            'height_mm' => $height,
+            'spread_mm' => null,
+            'stems_old' => $stems[0],
+            'stems_young' => $stems[1],
+            'hazards' => '[]',
+            'practice' => $own ? '{"wisteria-look":"relaxed"}' : '{}',
+            'own_practice' => $own,
         ]);
-        $plant = Plant::of((string) $id, $kind->id, planted: $planted, heightMm: $height, stems: $stems[0] === null ? null : StemCount::of($stems[0], (int) $stems[1]));
+        $plant = Plant::of(
+            (string) $id,
+            $kind->id,
+            planted: $planted,
+            heightMm: $height,
+            stems: $stems[0] === null ? null : StemCount::of($stems[0], (int) $stems[1]),
+        );
         $practice = Practice::of($this->book->questions);
         $seasons = [];
         $due = [];
-        foreach (Agenda::with($this->book)->between($plant, $years, $practice, $today, $today->minus(self::PAST_DAYS), $today->plus(21)) as $task) {
-            $due[] = ['plant' => $id, 'due' => $task, 'prescribed' => function () use (&$seasons, $plant, $years, $practice, $task): array {
-                $season = $task->task->season;
-                $seasons[$season] ??= Prescriber::with($this->book)->prescribe($plant, $years->season($season), $practice);
+        foreach (
+            Agenda::with($this->book)->between(
+                $plant,
+                $years,
+                $practice,
+                $today,
+                $today->minus(self::PAST_DAYS),
+                $today->plus(21),
+            ) as $task
+        ) {
+            $due[] = [
+                'plant' => $id,
+                'due' => $task,
+                'prescribed' => function () use (&$seasons, $plant, $years, $practice, $task): array {
+                    $season = $task->task->season;
+                    $seasons[$season] ??= Prescriber::with($this->book)->prescribe(
+                        $plant,
+                        $years->season($season),
+                        $practice,
+                    );
 
-                return $seasons[$season]->task($task->task->key)?->toArray() ?? [];
-            }];
+                    return $seasons[$season]->task($task->task->key)?->toArray() ?? [];
+                },
+            ];
         }
 
         return $due;
@@ -151,7 +277,11 @@ final class FirmSeeder
     /** @param  list<array{plant: int, due: DueTask, prescribed: callable(): array<string, mixed>}>  $due */
     private function visits(int $garden, int $crew, int $index, array $due, Day $today): void
     {
-        usort($due, static fn (array $a, array $b): int => $a['due']->task->window->bestTo->number <=> $b['due']->task->window->bestTo->number);
+        usort(
+            $due,
+            static fn (array $a, array $b): int => $a['due']->task->window->bestTo->number <=>
+                $b['due']->task->window->bestTo->number,
+        );
         while ($due !== []) {
             $window = $due[0]['due']->task->window;
             $on = $window->bestFrom->plus(intdiv($window->bestFrom->daysUntil($window->bestTo), 2));
@@ -159,14 +289,20 @@ final class FirmSeeder
             $together = [];
             foreach ($due as $item) {
                 $fits = $item['due']->task->window->contains($on) && count($together) < self::TASKS_A_VISIT;
-                $fits ? $together[] = $item : $rest[] = $item;
+                $fits ? ($together[] = $item) : ($rest[] = $item);
             }
             // What fell within the last week is left for the planner; three gardens of five have a visit today, the others soon.
             if ($on->isBefore($today->minus(6))) {
                 // In one garden of three the last weeks' work was not logged.
                 $this->visit($garden, $crew, $on, $together, $index % 3 !== 1 || $on->isBefore($today->minus(45)));
             } elseif (! $on->isBefore($today)) {
-                $this->visit($garden, $crew, $today->plus($index % 5 < 3 ? 0 : 1 + $index % 15), array_slice($together, 0, 3), false);
+                $this->visit(
+                    $garden,
+                    $crew,
+                    $today->plus($index % 5 < 3 ? 0 : 1 + ($index % 15)),
+                    array_slice($together, 0, 3),
+                    false,
+                );
                 break;
             }
             $due = $rest;
@@ -176,11 +312,23 @@ final class FirmSeeder
     /** @param  list<array{plant: int, due: DueTask, prescribed: callable(): array<string, mixed>}>  $items */
     private function visit(int $garden, int $crew, Day $on, array $items, bool $logged): void
     {
-        $visit = $this->row('visits', ['garden_id' => $garden, 'crew_id' => $crew, 'on' => (string) $on, 'unlogged' => $logged ? 0 : count($items)]);
+        $visit = $this->row('visits', [
+            'garden_id' => $garden,
+            'crew_id' => $crew,
+            'on' => (string) $on,
+            'unlogged' => $logged ? 0 : count($items),
+        ]);
         foreach ($items as $position => $item) {
             $task = $item['due']->task;
-            $row = $this->row('visit_tasks', ['visit_id' => $visit, 'plant_id' => $item['plant'], 'task' => $task->key, 'season' => $task->season,
-                'position' => $position, 'minutes' => $task->minutes, 'prescribed' => json_encode(($item['prescribed'])(), JSON_THROW_ON_ERROR)]);
+            $row = $this->row('visit_tasks', [
+                'visit_id' => $visit,
+                'plant_id' => $item['plant'],
+                'task' => $task->key,
+                'season' => $task->season,
+                'position' => $position,
+                'minutes' => $task->minutes,
+                'prescribed' => json_encode($item['prescribed'](), JSON_THROW_ON_ERROR),
+            ]);
             if ($logged) {
                 $draw = crc32("$task->key {$item['plant']} $task->season");
                 $outcome = match ($draw % 14) {
@@ -188,9 +336,18 @@ final class FirmSeeder
                     1 => 'partly',
                     default => 'done',
                 };
-                $this->row('work_logs', ['visit_task_id' => $row, 'plant_id' => $item['plant'], 'task' => $task->key, 'season' => $task->season, 'on' => (string) $on,
-                    'outcome' => $outcome, 'minutes' => $outcome === 'not-done' ? null : max(1, (int) ($task->minutes * (0.7 + $draw % 60 / 100))),
-                    'removed_percent' => $outcome === 'not-done' ? null : [10, 15, 20, 25][$draw % 4], 'amounts' => '[]', 'findings' => $draw % 9 === 0 ? '["Dead wood"]' : '[]']);
+                $this->row('work_logs', [
+                    'visit_task_id' => $row,
+                    'plant_id' => $item['plant'],
+                    'task' => $task->key,
+                    'season' => $task->season,
+                    'on' => (string) $on,
+                    'outcome' => $outcome,
+                    'minutes' => $outcome === 'not-done' ? null : max(1, (int) ($task->minutes * (0.7 + ($draw % 60) / 100))),
+                    'removed_percent' => $outcome === 'not-done' ? null : [10, 15, 20, 25][$draw % 4],
+                    'amounts' => '[]',
+                    'findings' => $draw % 9 === 0 ? '["Dead wood"]' : '[]',
+                ]);
             }
         }
     }
@@ -199,7 +356,12 @@ final class FirmSeeder
     private function row(string $table, array $row): int
     {
         $id = $this->ids[$table] = ($this->ids[$table] ?? 0) + 1;
-        $this->waiting[$table][] = ['id' => $id, ...$row, 'created_at' => '2026-01-01 00:00:00', 'updated_at' => '2026-01-01 00:00:00'];
+        $this->waiting[$table][] = [
+            'id' => $id,
+            ...$row,
+            'created_at' => '2026-01-01 00:00:00',
+            'updated_at' => '2026-01-01 00:00:00',
+        ];
 
         return $id;
     }

@@ -23,20 +23,48 @@ final class EveryPlaceTest extends FeatureTestCase
     public function test_wall_garden_plant_and_kind_show_every_kind_there(Site $site, int $number): void
     {
         $this->garden->delete();
-        $garden = Garden::factory()->create(['latitude' => $site->latitude, 'longitude' => $site->longitude, 'elevation_m' => $site->elevationM, 'winter' => $site->winter->value,
-            'last_frost' => $site->lastFrost === null ? null : (string) $site->lastFrost, 'first_frost' => $site->firstFrost === null ? null : (string) $site->firstFrost]);
+        $garden = Garden::factory()->create([
+            'latitude' => $site->latitude,
+            'longitude' => $site->longitude,
+            'elevation_m' => $site->elevationM,
+            'winter' => $site->winter->value,
+            'last_frost' => $site->lastFrost === null ? null : (string) $site->lastFrost,
+            'first_frost' => $site->firstFrost === null ? null : (string) $site->firstFrost,
+        ]);
         $kinds = array_keys(TestBook::read()->names);
-        Plant::query()->insert(array_map(static fn (string $kind): array => ['garden_id' => $garden->id, 'kind' => $kind, 'label' => "The $kind", 'count' => 1, 'hazards' => '[]', 'practice' => '{}'], $kinds));
+        Plant::query()->insert(
+            array_map(
+                static fn (string $kind): array => [
+                    'garden_id' => $garden->id,
+                    'kind' => $kind,
+                    'label' => "The $kind",
+                    'count' => 1,
+                    'hazards' => '[]',
+                    'practice' => '{}',
+                ],
+                $kinds,
+            ),
+        );
         $this->actingAs($this->planner());
         foreach (CoreEveryPlaceTest::DAYS as $turn => $day) {
             config(['hook.today' => $day]);
             $this->get('/')->assertOk()->assertSee($garden->name);
-            $this->get("/season/groups/$garden->id?rows=".(1 + $turn))->assertOk()->assertSee('class="drawing"', false);
-            $page = $this->get("/gardens/$garden->id")->assertOk()->getContent();
-            self::assertSame(count($kinds), substr_count((string) $page, 'class="wall-row"'), 'each of its plants has a row');
+            $this->get("/season/groups/$garden->id?rows=".(1 + $turn))
+                ->assertOk()
+                ->assertSee('class="drawing"', false);
+            $page = $this->get("/gardens/$garden->id")
+                ->assertOk()
+                ->getContent();
+            self::assertSame(
+                count($kinds),
+                substr_count((string) $page, 'class="wall-row"'),
+                'each of its plants has a row',
+            );
             foreach (Plant::query()->get() as $index => $plant) {
                 if ($index % self::ONE_IN === $number && intdiv($index, self::ONE_IN) % 4 === $turn) {
-                    $this->get("/plants/$plant->id")->assertOk()->assertSee("The $plant->kind");
+                    $this->get("/plants/$plant->id")
+                        ->assertOk()
+                        ->assertSee("The $plant->kind");
                     $this->get("/plant-book/$plant->kind?garden=$garden->id")->assertOk();
                 }
             }
@@ -46,8 +74,17 @@ final class EveryPlaceTest extends FeatureTestCase
     /** @return array<string, array{Site, int}> */
     public static function places(): array
     {
-        $sites = (new ReferenceSites(new PlantBookFiles(dirname(__DIR__, 2).'/plant-book', sys_get_temp_dir())))->all();
+        $sites = (new ReferenceSites(
+            new PlantBookFiles(dirname(__DIR__, 2).'/plant-book', sys_get_temp_dir()),
+        ))->all();
 
-        return array_combine(array_keys($sites), array_map(static fn (Site $site, int $number): array => [$site, $number], $sites, range(0, count($sites) - 1)));
+        return array_combine(
+            array_keys($sites),
+            array_map(
+                static fn (Site $site, int $number): array => [$site, $number],
+                $sites,
+                range(0, count($sites) - 1),
+            ),
+        );
     }
 }

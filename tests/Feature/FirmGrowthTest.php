@@ -19,7 +19,16 @@ final class FirmGrowthTest extends TestCase
     private const FULL_BYTES = 200_000;
 
     /** What asking for all of it would read from one end to the other. */
-    private const LONG = ['plants', 'visits', 'visit_tasks', 'work_logs', 'season_tasks', 'observations', 'bloom_notes', 'stem_surveys'];
+    private const LONG = [
+        'plants',
+        'visits',
+        'visit_tasks',
+        'work_logs',
+        'season_tasks',
+        'observations',
+        'bloom_notes',
+        'stem_surveys',
+    ];
 
     public function test_no_page_asks_reads_or_sends_more_at_sixty_gardens_than_at_twenty(): void
     {
@@ -36,7 +45,16 @@ final class FirmGrowthTest extends TestCase
             $rows = $filling ? self::FULL_ROWS : $before['rows'] * 1.2 + 12;
             $bytes = $filling ? self::FULL_BYTES : $before['bytes'] * 1.1 + 1000;
             if ($now['queries'] > $before['queries'] || $now['rows'] > $rows || $now['bytes'] > $bytes) {
-                $grown[] = sprintf('%s: %d to %d queries, %d to %d rows, %d to %d bytes', $page, $before['queries'], $now['queries'], $before['rows'], $now['rows'], $before['bytes'], $now['bytes']);
+                $grown[] = sprintf(
+                    '%s: %d to %d queries, %d to %d rows, %d to %d bytes',
+                    $page,
+                    $before['queries'],
+                    $now['queries'],
+                    $before['rows'],
+                    $now['rows'],
+                    $before['bytes'],
+                    $now['bytes'],
+                );
             }
         }
         self::assertSame([], $grown);
@@ -46,7 +64,12 @@ final class FirmGrowthTest extends TestCase
     /** @return array<string, array{status: int, queries: int, rows: int, bytes: int, scans: list<string>}> by page */
     private static function counts(int $gardens): array
     {
-        $process = new Process(['php', 'artisan', 'bench:firm', (string) $gardens, '--json'], dirname(__DIR__, 2), ['HOOK_TODAY' => '2027-03-01'], timeout: 300);
+        $process = new Process(
+            ['php', 'artisan', 'bench:firm', (string) $gardens, '--json'],
+            dirname(__DIR__, 2),
+            ['HOOK_TODAY' => '2027-03-01'],
+            timeout: 300,
+        );
         $process->mustRun();
         /** @var array<string, array{status: int, queries: int, rows: int, bytes: int, scans: list<string>}> */
         $counts = json_decode($process->getOutput(), true, flags: JSON_THROW_ON_ERROR);

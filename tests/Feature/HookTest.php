@@ -43,6 +43,32 @@ final class HookTest extends TestCase
         self::assertSame(sprintf('hook: port %d is taken. Stop what uses it, or choose another: ./hook demo --port %d', $port, $port + 1), trim($run->getErrorOutput()));
     }
 
+    public function test_server_and_worker_end_with_the_command_and_leave_nothing_behind(): void
+    {
+        $root = dirname(__DIR__, 2);
+        $file = (string) tempnam(sys_get_temp_dir(), 'hook');
+        unlink($file);
+        $port = 8197;
+        $run = new Process(['./hook', 'serve', '--port', (string) $port], $root, ['DB_DATABASE' => $file, 'HOOK_QUEUE' => 'database', 'APP_ENV' => 'local', 'CACHE_STORE' => 'file', 'SESSION_DRIVER' => 'file'], timeout: 120);
+        $run->start();
+        $answer = false;
+        for ($tries = 0; $tries < 300 && $answer === false && $run->isRunning(); $tries++) {
+            usleep(200_000);
+            $answer = @file_get_contents("http://127.0.0.1:$port/up");
+        }
+        self::assertNotFalse($answer, $run->getOutput().$run->getErrorOutput());
+        self::assertFileExists("$root/storage/framework/served-$port/config.php", 'settings are read once');
+        $children = array_filter(explode("\n", trim((string) shell_exec('pgrep -P '.$run->getPid()))));
+        self::assertGreaterThanOrEqual(2, count($children), 'a server and a worker');
+        $run->signal(SIGTERM);
+        $run->wait();
+        usleep(500_000);
+        self::assertSame('', trim((string) shell_exec("pgrep -f 'S 127.0.0.1:$port'")));
+        self::assertSame([], array_filter($children, static fn (string $child): bool => is_dir("/proc/$child")));
+        self::assertDirectoryDoesNotExist("$root/storage/framework/served-$port");
+        array_map(unlink(...), glob("$file*") ?: []);
+    }
+
     public function test_help_lists_every_command(): void
     {
         $help = $this->hook(['help'])->getOutput();

@@ -17,6 +17,8 @@ use App\Models\OwnKind;
 use App\Models\Plant;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
+use App\PlantBook\OwnEntry;
+use App\PlantBook\OwnKinds;
 use App\Support\Today;
 use App\Visits\LogWork;
 use Database\Seeders\DemoSeeder;
@@ -64,7 +66,9 @@ final class KeptTest extends FeatureTestCase
         $garden = Garden::factory()->create();
         $plant = Plant::factory()->create(['garden_id' => $garden->id]);
         $basis = Basis::on(Today::day());
-        $early = $this->app->make(DueReckoner::class)->reckon(Garden::query()->findOrFail($garden->id), $basis->from, $basis->coversTo());
+        $early = $this->app
+            ->make(DueReckoner::class)
+            ->reckon(Garden::query()->findOrFail($garden->id), $basis->from, $basis->coversTo());
         $plant->update(['height_mm' => 9000]);
         self::assertTrue($this->keeper()->renew($garden->id));
         $late = self::rows();
@@ -83,20 +87,56 @@ final class KeptTest extends FeatureTestCase
         $plant->update(['planted_on' => '2026-11-01']);
         Queue::assertPushed(RenewDue::class);
         self::assertSame([$touched->id], $this->stale());
-        Firm::ours()->fill(['practice' => ['wisteria-look' => 'relaxed']])->save();
+        Firm::ours()
+            ->fill(['practice' => ['wisteria-look' => 'relaxed']])
+            ->save();
         self::assertCount(2, $this->stale(), 'also where the firm had never chosen before');
         $this->keeper()->renewAll();
-        Firm::ours()->fill(['practice' => []])->save();
+        Firm::ours()
+            ->fill(['practice' => []])
+            ->save();
         self::assertCount(2, $this->stale(), 'the house practice touches all gardens');
         $this->app->make(RenewDue::class)->handle($this->keeper());
         self::assertSame([], $this->stale());
     }
 
+    public function test_the_firms_own_kinds_make_all_gardens_stale_also_when_they_are_taken_back_and_brought_back(): void
+    {
+        Plant::factory()->create(['garden_id' => Garden::factory()->create()->id, 'kind' => 'lilac']);
+        $kinds = $this->app->make(OwnKinds::class);
+        foreach (
+            [
+                static fn () => $kinds->write(
+                    new OwnEntry('lilac', null, ['phenology' => ['bloom-end' => 'bloom-start+30']]),
+                    'Seen here.',
+                    null,
+                ),
+                static fn () => $kinds->takeBack('lilac'),
+                static fn () => $kinds->bringBack('lilac'),
+            ] as $change
+        ) {
+            $this->app->forgetScopedInstances();
+            $this->keeper()->renewAll();
+            self::assertSame([], $this->stale());
+            $change();
+            self::assertCount(1, $this->stale());
+        }
+    }
+
     public function test_a_sign_touches_only_the_gardens_whose_season_it_moves(): void
     {
-        [$here, $near, $far] = [Garden::factory()->create(), Garden::factory()->create(['latitude' => 51.6]), Garden::factory()->create(['latitude' => 53])];
+        [$here, $near, $far] = [
+            Garden::factory()->create(),
+            Garden::factory()->create(['latitude' => 51.6]),
+            Garden::factory()->create(['latitude' => 53]),
+        ];
         $this->keeper()->renewAll();
-        $note = static fn (string $event, string $on) => Observation::query()->create(['garden_id' => $here->id, 'event' => $event, 'on' => $on, 'season' => 2027]);
+        $note = static fn (string $event, string $on) => Observation::query()->create([
+            'garden_id' => $here->id,
+            'event' => $event,
+            'on' => $on,
+            'season' => 2027,
+        ]);
         $note('plum-bloom', '2027-03-12');
         self::assertSame([], $this->stale(), 'one sign moves nothing');
         $lilac = $note('lilac-bloom', '2027-04-15');
@@ -124,19 +164,33 @@ final class KeptTest extends FeatureTestCase
         foreach (range(1, 2 * DueKeeper::WHILE_WAITING + 3) as $number) {
             Plant::factory()->create(['garden_id' => Garden::factory()->create(['name' => "Garden $number"])->id]);
         }
-        $this->actingAs($this->planner())->get('/?by=kind')->assertOk()->assertSee('12 of 27 gardens are worked out anew')->assertSee('<b>12</b>open so far', false)->assertSee('Garden 12')->assertDontSee('Garden 13');
+        $this->actingAs($this->planner())
+            ->get('/?by=kind')
+            ->assertOk()
+            ->assertSee('12 of 27 gardens are worked out anew')
+            ->assertSee('<b>12</b>open so far', false)
+            ->assertSee('Garden 12')
+            ->assertDontSee('Garden 13');
         Queue::assertPushed(RenewDue::class);
         $last = Garden::query()->max('id');
-        $this->get("/gardens/$last")->assertOk()->assertSee('Winter pass');
-        $this->get('/?by=kind')->assertSee('25 of 27 gardens are worked out anew')->assertSee('Garden 27')->assertDontSee('Garden 26');
-        $this->get('/?by=kind')->assertDontSee('are worked out anew')->assertDontSee('so far')->assertSee('Garden 26');
+        $this->get("/gardens/$last")
+            ->assertOk()
+            ->assertSee('Winter pass');
+        $this->get('/?by=kind')
+            ->assertSee('25 of 27 gardens are worked out anew')
+            ->assertSee('Garden 27')
+            ->assertDontSee('Garden 26');
+        $this->get('/?by=kind')
+            ->assertDontSee('are worked out anew')
+            ->assertDontSee('so far')
+            ->assertSee('Garden 26');
     }
 
     private function fakeQueue(): void
     {
         Queue::fake();
         // The jobs asked for until now were thrown away, and with them what would have let the next one in.
-        (new UniqueLock($this->app->make(Repository::class)))->release(new RenewDue);
+        (new UniqueLock($this->app->make(Repository::class)))->release(new RenewDue());
     }
 
     private function holdsThrough(int $changes, int $between): void
@@ -167,31 +221,74 @@ final class KeptTest extends FeatureTestCase
         $garden = Garden::query()->inRandomOrder(mt_rand())->firstOrFail();
         $task = VisitTask::query()->inRandomOrder(mt_rand())->firstOrFail();
         match (mt_rand(0, 40)) {
-            0, 13, 14, 15, 16 => $plant->update(['height_mm' => mt_rand(300, 6000), 'stems_old' => mt_rand(0, 9), 'count' => mt_rand(1, 9)]),
-            1, 17, 18, 19, 20 => $plant->update(['planted_on' => (string) Day::parse('2027-02-20')->minus(mt_rand(0, 1500))]),
-            2, 21, 22, 23, 24 => $plant->update(['kind' => ['lilac', 'forsythia', 'wisteria', 'grape-vine', 'box-hedge', 'sour-cherry'][mt_rand(0, 5)]]),
+            0, 13, 14, 15, 16 => $plant->update([
+                'height_mm' => mt_rand(300, 6000),
+                'stems_old' => mt_rand(0, 9),
+                'count' => mt_rand(1, 9),
+            ]),
+            1, 17, 18, 19, 20 => $plant->update([
+                'planted_on' => (string) Day::parse('2027-02-20')->minus(mt_rand(0, 1500)),
+            ]),
+            2, 21, 22, 23, 24 => $plant->update([
+                'kind' => ['lilac', 'forsythia', 'wisteria', 'grape-vine', 'box-hedge', 'sour-cherry'][mt_rand(0, 5)],
+            ]),
             3, 25, 26, 27 => $plant->delete(),
             4 => Plant::onlyTrashed()->inRandomOrder(mt_rand())->first()?->restore(),
-            5, 28, 29, 30, 31, 32 => $this->app->make(LogWork::class)->log($task->load('visit'), ['outcome' => ['done', 'partly', 'not-done'][mt_rand(0, 2)], 'minutes' => mt_rand(5, 300), 'removed_percent' => mt_rand(0, 30)], null),
+            5, 28, 29, 30, 31, 32 => $this->app
+                ->make(LogWork::class)
+                ->log(
+                    $task->load('visit'),
+                    [
+                        'outcome' => ['done', 'partly', 'not-done'][mt_rand(0, 2)],
+                        'minutes' => mt_rand(5, 300),
+                        'removed_percent' => mt_rand(0, 30),
+                    ],
+                    null,
+                ),
             6, 33, 34, 35 => WorkLog::query()->inRandomOrder(mt_rand())->first()?->delete(),
             7 => Observation::query()->updateOrCreate(
-                ['garden_id' => $garden->id, 'season' => 2027, 'event' => ['witch-hazel-bloom', 'forsythia-bloom', 'plum-bloom', 'first-frost', 'apple-leaf-fall'][mt_rand(0, 4)]],
+                [
+                    'garden_id' => $garden->id,
+                    'season' => 2027,
+                    'event' => [
+                        'witch-hazel-bloom',
+                        'forsythia-bloom',
+                        'plum-bloom',
+                        'first-frost',
+                        'apple-leaf-fall',
+                    ][mt_rand(0, 4)],
+                ],
                 ['on' => (string) Day::parse('2027-02-01')->plus(mt_rand(-30, 60))],
             ),
             8 => Observation::query()->inRandomOrder(mt_rand())->first()?->delete(),
-            9 => $garden->update(['latitude' => $garden->latitude + mt_rand(-30, 30) / 100, 'last_frost' => sprintf('04-%02d', mt_rand(1, 30))]),
-            10 => $garden->update(['practice' => mt_rand(0, 1) === 0 ? [] : ['wisteria-look' => 'relaxed', 'crape-myrtle-height' => 'heading']]),
+            9 => $garden->update([
+                'latitude' => $garden->latitude + mt_rand(-30, 30) / 100,
+                'last_frost' => sprintf('04-%02d', mt_rand(1, 30)),
+            ]),
+            10 => $garden->update([
+                'practice' => mt_rand(0, 1) === 0 ? [] : ['wisteria-look' => 'relaxed', 'crape-myrtle-height' => 'heading'],
+            ]),
             11 => $this->firm(),
-            default => BloomNote::query()->updateOrCreate(['plant_id' => $plant->id, 'season' => 2027], ['flowering_height_mm' => mt_rand(500, 2000)]),
+            default => BloomNote::query()->updateOrCreate(
+                ['plant_id' => $plant->id, 'season' => 2027],
+                ['flowering_height_mm' => mt_rand(500, 2000)],
+            ),
         };
     }
 
     private function firm(): void
     {
         if (mt_rand(0, 1) === 0) {
-            Firm::query()->firstOrFail()->fill(['practice' => mt_rand(0, 1) === 0 ? [] : ['bush-rose-severity' => 'light-arc']])->save();
+            Firm::query()
+                ->firstOrFail()
+                ->fill(['practice' => mt_rand(0, 1) === 0 ? [] : ['bush-rose-severity' => 'light-arc']])
+                ->save();
         } else {
-            OwnKind::query()->create(['kind' => 'lilac', 'entry' => ['phenology' => ['bloom-end' => 'bloom-start+'.mt_rand(10, 40)]], 'note' => 'Seen here.']);
+            OwnKind::query()->create([
+                'kind' => 'lilac',
+                'entry' => ['phenology' => ['bloom-end' => 'bloom-start+'.mt_rand(10, 40)]],
+                'note' => 'Seen here.',
+            ]);
         }
         // What was read of the firm in this request holds no more.
         $this->app->forgetScopedInstances();
@@ -205,12 +302,37 @@ final class KeptTest extends FeatureTestCase
         self::assertSame([], $all ? $stale : []);
         $kept = [];
         foreach (DB::table('season_tasks')->get() as $row) {
-            $kept[(int) $row->garden_id][] = implode(' ', [$row->plant_id, $row->season, $row->task, $row->name, $row->method, $row->opens, $row->best_from, $row->best_to, $row->closes, $row->minutes, $row->people, $row->skills, $row->outcome, $row->logged_on, $row->done]);
+            $kept[(int) $row->garden_id][] = implode(' ', [
+                $row->plant_id,
+                $row->season,
+                $row->task,
+                $row->name,
+                $row->method,
+                $row->opens,
+                $row->best_from,
+                $row->best_to,
+                $row->closes,
+                $row->minutes,
+                $row->people,
+                $row->skills,
+                $row->outcome,
+                $row->logged_on,
+                $row->done,
+            ]);
         }
         $checked = 0;
-        $gardens = Garden::query()->with('plants.workLogs', 'plants.bloomNotes')->whereKeyNot($stale)->inRandomOrder(mt_rand())->limit($all ? 1000 : 4)->get();
+        $gardens = Garden::query()
+            ->with('plants.workLogs', 'plants.bloomNotes')
+            ->whereKeyNot($stale)
+            ->inRandomOrder(mt_rand())
+            ->limit($all ? 1000 : 4)
+            ->get();
         foreach ($gardens as $garden) {
-            self::assertEqualsCanonicalizing($this->truth($garden), $kept[$garden->id] ?? [], "garden $garden->id, after which changes the seed tells");
+            self::assertEqualsCanonicalizing(
+                $this->truth($garden),
+                $kept[$garden->id] ?? [],
+                "garden $garden->id, after which changes the seed tells",
+            );
             $checked++;
         }
 
@@ -233,19 +355,42 @@ final class KeptTest extends FeatureTestCase
             $core = $bridge->plant($plant);
             foreach (range(2026, 2028) as $season) {
                 try {
-                    $tasks = Prescriber::with($book)->prescribe($core, $years->season($season), $bridge->practice($garden))->tasks;
+                    $tasks = Prescriber::with($book)->prescribe(
+                        $core,
+                        $years->season($season),
+                        $bridge->practice($garden),
+                    )->tasks;
                 } catch (Fault) {
                     // Not in the ground in that season.
                     continue;
                 }
                 foreach ($tasks as $task) {
                     $window = $task->window;
-                    if ($window->closes->number < $covers->covers_from || $window->opens->number > $covers->covers_to || ($core->planted !== null && $window->closes->isBefore($core->planted))) {
+                    if (
+                        $window->closes->number < $covers->covers_from ||
+                        $window->opens->number > $covers->covers_to ||
+                        ($core->planted !== null && $window->closes->isBefore($core->planted))
+                    ) {
                         continue;
                     }
                     $log = $core->logged($task->key, $season);
-                    $truth[] = implode(' ', [$plant->id, $season, $task->key, $task->name, $task->methodKey, $window->opens->number, $window->bestFrom->number, $window->bestTo->number, $window->closes->number,
-                        $task->minutes, $task->kit->people, json_encode($task->kit->skills), $log?->outcome->value, $log?->on->number, (int) ($log?->outcome->value === 'done')]);
+                    $truth[] = implode(' ', [
+                        $plant->id,
+                        $season,
+                        $task->key,
+                        $task->name,
+                        $task->methodKey,
+                        $window->opens->number,
+                        $window->bestFrom->number,
+                        $window->bestTo->number,
+                        $window->closes->number,
+                        $task->minutes,
+                        $task->kit->people,
+                        json_encode($task->kit->skills),
+                        $log?->outcome->value,
+                        $log?->on->number,
+                        (int) ($log?->outcome->value === 'done'),
+                    ]);
                 }
             }
         }
@@ -257,7 +402,13 @@ final class KeptTest extends FeatureTestCase
     {
         $site = $bridge->site($garden);
         $seasons = [];
-        foreach (Observation::query()->with('garden')->get()->sortBy([['on', 'asc'], ['id', 'asc']])->groupBy('season') as $season => $signs) {
+        foreach (
+            Observation::query()
+                ->with('garden')
+                ->get()
+                ->sortBy([['on', 'asc'], ['id', 'asc']])
+                ->groupBy('season') as $season => $signs
+        ) {
             $own = $near = [];
             foreach ($signs as $sign) {
                 $there = $bridge->site($sign->garden);
@@ -268,7 +419,11 @@ final class KeptTest extends FeatureTestCase
                     $near[] = [$seen, SiteYear::of($there, (int) $season), $sign->garden->name];
                 }
             }
-            $seasons[(int) $season] = SeasonReader::with($book)->read($own, SiteYear::of($site, (int) $season), $near);
+            $seasons[(int) $season] = SeasonReader::with($book)->read(
+                $own,
+                SiteYear::of($site, (int) $season),
+                $near,
+            );
         }
 
         return SiteYears::of($site, $seasons);
@@ -277,9 +432,17 @@ final class KeptTest extends FeatureTestCase
     /** @return list<int> gardens whose rows do not count as fresh */
     private function stale(): array
     {
-        return array_values(array_map(intval(...), Basis::on(Today::day())->stale(
-            DB::table('gardens')->leftJoin('kept_gardens', 'kept_gardens.garden_id', '=', 'gardens.id'),
-        )->pluck('gardens.id')->all()));
+        return array_values(
+            array_map(
+                intval(...),
+                Basis::on(Today::day())
+                    ->stale(
+                        DB::table('gardens')->leftJoin('kept_gardens', 'kept_gardens.garden_id', '=', 'gardens.id'),
+                    )
+                    ->pluck('gardens.id')
+                    ->all(),
+            ),
+        );
     }
 
     private function keeper(): DueKeeper
@@ -290,10 +453,17 @@ final class KeptTest extends FeatureTestCase
     /** @return list<\stdClass> */
     private static function rows(): array
     {
-        return array_values(DB::table('season_tasks')->orderBy('plant_id')->orderBy('opens')->get()->map(static function (\stdClass $row): \stdClass {
-            unset($row->id);
+        return array_values(
+            DB::table('season_tasks')
+                ->orderBy('plant_id')
+                ->orderBy('opens')
+                ->get()
+                ->map(static function (\stdClass $row): \stdClass {
+                    unset($row->id);
 
-            return $row;
-        })->all());
+                    return $row;
+                })
+                ->all(),
+        );
     }
 }

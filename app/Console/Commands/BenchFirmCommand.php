@@ -36,7 +36,9 @@ final class BenchFirmCommand extends Command
         if (! $this->option('keep') || ! is_file($file)) {
             $this->make($file, $gardens, $boot);
         }
-        $this->option('json') ? $this->counts($file, $boot) : $this->measure($file, $boot, max(3, (int) $this->option('looks')));
+        $this->option('json')
+            ? $this->counts($file, $boot)
+            : $this->measure($file, $boot, max(3, (int) $this->option('looks')));
 
         return Exit_::SUCCESS;
     }
@@ -50,14 +52,20 @@ final class BenchFirmCommand extends Command
     {
         $day = config('hook.today');
         $settings = [
-            'database.connections.sqlite.database' => $file, 'database.default' => 'sqlite', 'session.driver' => 'array', 'queue.default' => 'null',
+            'database.connections.sqlite.database' => $file,
+            'database.default' => 'sqlite',
+            'session.driver' => 'array',
+            'queue.default' => 'null',
             'hook.today' => is_string($day) && $day !== '' ? $day : '2027-03-01',
         ];
 
         return static function () use ($settings): Application {
             /** @var Application $app */
             $app = require base_path('bootstrap/app.php');
-            $app->afterBootstrapping(LoadConfiguration::class, static fn (Application $app) => $app->make('config')->set($settings));
+            $app->afterBootstrapping(
+                LoadConfiguration::class,
+                static fn (Application $app) => $app->make('config')->set($settings),
+            );
 
             return $app;
         };
@@ -76,16 +84,32 @@ final class BenchFirmCommand extends Command
         $app->make(Console::class)->call('migrate', ['--force' => true]);
         $start = hrtime(true);
         $app->make(FirmSeeder::class)->fill($gardens);
-        $this->told(sprintf('made %d gardens, %d plants, %d visits, %d logs in %.1f s; %.0f MB on disk', $gardens, DB::table('plants')->count(),
-            DB::table('visits')->count(), DB::table('work_logs')->count(), (hrtime(true) - $start) / 1e9, (filesize($file) + (int) @filesize("$file-wal")) / 1e6));
+        $this->told(
+            sprintf(
+                'made %d gardens, %d plants, %d visits, %d logs in %.1f s; %.0f MB on disk',
+                $gardens,
+                DB::table('plants')->count(),
+                DB::table('visits')->count(),
+                DB::table('work_logs')->count(),
+                (hrtime(true) - $start) / 1e9,
+                (filesize($file) + (int) @filesize("$file-wal")) / 1e6,
+            ),
+        );
         gc_collect_cycles();
         memory_reset_peak_usage();
         $before = memory_get_usage();
         $start = hrtime(true);
         $app->make(DueKeeper::class)->renewAll();
         $seconds = (hrtime(true) - $start) / 1e9;
-        $this->told(sprintf('kept what is due of all of them in %.1f s, %.2f ms a plant, %.0f MB: %d tasks', $seconds,
-            1000 * $seconds / DB::table('plants')->count(), (memory_get_peak_usage() - $before) / 1e6, DB::table('season_tasks')->count()));
+        $this->told(
+            sprintf(
+                'kept what is due of all of them in %.1f s, %.2f ms a plant, %.0f MB: %d tasks',
+                $seconds,
+                (1000 * $seconds) / DB::table('plants')->count(),
+                (memory_get_peak_usage() - $before) / 1e6,
+                DB::table('season_tasks')->count(),
+            ),
+        );
         DB::disconnect();
         $app->flush();
     }
@@ -104,8 +128,14 @@ final class BenchFirmCommand extends Command
         $counts = [];
         foreach ($pages as $name => $address) {
             $look = $probe->look($address);
-            $counts[$name] = ['address' => $address, 'status' => $look->status, 'queries' => count($look->queries), 'rows' => Probe::raw($look, $database)[0],
-                'bytes' => $look->bytes, 'scans' => Probe::scans($look, $database)];
+            $counts[$name] = [
+                'address' => $address,
+                'status' => $look->status,
+                'queries' => count($look->queries),
+                'rows' => Probe::raw($look, $database)[0],
+                'bytes' => $look->bytes,
+                'scans' => Probe::scans($look, $database),
+            ];
         }
         $this->output->write(json_encode($counts, JSON_THROW_ON_ERROR));
     }
@@ -121,14 +151,31 @@ final class BenchFirmCommand extends Command
         $pages = Pages::all();
         DB::disconnect();
 
-        return [new Probe($boot), $pages, new PDO("sqlite:$file", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION])];
+        return [
+            new Probe($boot),
+            $pages,
+            new PDO("sqlite:$file", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]),
+        ];
     }
 
     /** @param  callable(): Application  $boot */
     private function measure(string $file, callable $boot, int $looks): void
     {
         [$probe, $pages, $database] = self::ready($file, $boot);
-        $this->line(sprintf('%-22s %8s %8s %8s %7s %7s %8s %9s %9s', 'page', 'median', 'p95', 'queries', 'rows', 'MB', 'bytes', 'x empty', 'x raw'));
+        $this->line(
+            sprintf(
+                '%-22s %8s %8s %8s %7s %7s %8s %9s %9s',
+                'page',
+                'median',
+                'p95',
+                'queries',
+                'rows',
+                'MB',
+                'bytes',
+                'x empty',
+                'x raw',
+            ),
+        );
         foreach ($pages as $name => $address) {
             $look = $probe->look($address);
             $times = $empty = [];
@@ -140,8 +187,23 @@ final class BenchFirmCommand extends Command
             }
             [$rows] = Probe::raw($look, $database);
             $raw = self::median(array_map(static fn (): float => Probe::raw($look, $database)[1], range(1, 5)));
-            $this->line(sprintf('%-22s %6.1fms %6.1fms %8d %7d %7.1f %8d %8.1fx %8.1fx%s', $name, self::median($times), self::quantile($times, 0.95), count($look->queries),
-                $rows, $look->peakBytes / 1e6, $look->bytes, self::median(array_map(static fn (float $page, float $none): float => $page / $none, $times, $empty)), self::median($times) / max(0.01, $raw), $look->status === 200 ? '' : " status $look->status"));
+            $this->line(
+                sprintf(
+                    '%-22s %6.1fms %6.1fms %8d %7d %7.1f %8d %8.1fx %8.1fx%s',
+                    $name,
+                    self::median($times),
+                    self::quantile($times, 0.95),
+                    count($look->queries),
+                    $rows,
+                    $look->peakBytes / 1e6,
+                    $look->bytes,
+                    self::median(
+                        array_map(static fn (float $page, float $none): float => $page / $none, $times, $empty),
+                    ),
+                    self::median($times) / max(0.01, $raw),
+                    $look->status === 200 ? '' : " status $look->status",
+                ),
+            );
         }
     }
 

@@ -35,7 +35,10 @@ final class CheckPlantBookCommand extends Command
             $faults[] = $fault->getMessage();
         }
         if ($faults === [] && $this->option('database') === true) {
-            $faults = [...$this->ownWord(app(PlantBook::class), app(CorePlants::class)), ...$this->places(app(CorePlants::class))];
+            $faults = [
+                ...$this->ownWord(app(PlantBook::class), app(CorePlants::class)),
+                ...$this->places(app(CorePlants::class)),
+            ];
         }
         foreach ($faults as $fault) {
             $this->error($fault);
@@ -88,7 +91,11 @@ final class CheckPlantBookCommand extends Command
         }
         foreach (DB::table('plants')->whereNull('deleted_at')->distinct()->pluck('kind') as $kind) {
             if (! $book->has($kind)) {
-                $faults[] = sprintf('plants of "%s": the plant book has no such kind (%d of them)', $kind, DB::table('plants')->whereNull('deleted_at')->where('kind', $kind)->count());
+                $faults[] = sprintf(
+                    'plants of "%s": the plant book has no such kind (%d of them)',
+                    $kind,
+                    DB::table('plants')->whereNull('deleted_at')->where('kind', $kind)->count(),
+                );
             }
         }
 

@@ -44,18 +44,29 @@ final class EveryPlaceTest extends TestCase
                 $span = Span::of($today->minus(45), $today->plus(319));
                 $year = PlantYear::gather($book, $plant, $years, $this->practice(), $today, $span, []);
                 $runs = CutOn::with($book)->through($plant, $years, $span, $this->practice());
-                self::assertSame(365, array_sum(array_map(static fn ($run): int => $run->from->daysUntil($run->to) + 1, $runs)), $kind->id);
+                self::assertSame(
+                    365,
+                    array_sum(array_map(static fn ($run): int => $run->from->daysUntil($run->to) + 1, $runs)),
+                    $kind->id,
+                );
                 self::assertSame(365.0, Strip::of($year)->width);
                 self::assertNotEmpty(Ring::of($year, $runs)->sectors, $kind->id);
                 foreach ($year->bloom as $bloom) {
                     self::assertFalse($bloom->to->isBefore($bloom->from));
                 }
-                if ($year->bloom === [] && $kind->phenology->has(Anchor::BloomStart) && $kind->phenology->has(Anchor::BloomEnd)) {
+                if (
+                    $year->bloom === [] &&
+                    $kind->phenology->has(Anchor::BloomStart) &&
+                    $kind->phenology->has(Anchor::BloomEnd)
+                ) {
                     self::assertNotSame([], $year->faults, "$kind->id has no bloom and does not say why");
                 }
                 $season = $years->holding($today);
                 self::assertEquals(
-                    array_map(static fn ($task) => $task->timed(), $prescriber->prescribe($plant, $season, $this->practice())->tasks),
+                    array_map(
+                        static fn ($task) => $task->timed(),
+                        $prescriber->prescribe($plant, $season, $this->practice())->tasks,
+                    ),
                     $prescriber->windows($plant, $season, $this->practice()),
                     "$kind->id: the cheap way in says something else than the full one",
                 );

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Due\DueKeeper;
+use App\Models\Garden;
+use App\Models\Plant;
+use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use PDO;
+
+/** Two at the same database, as a server and its worker are: one writes a garden's rows while the other reads them. */
+final class KeptTogetherTest extends TestCase
+{
+    private string $file;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->file = (string) tempnam(sys_get_temp_dir(), 'hook');
+        config([
+            'hook.today' => '2027-02-20',
+            'database.connections.shared' => [
+                ...(array) config('database.connections.sqlite'),
+                'database' => $this->file,
+            ],
+        ]);
+        DB::setDefaultConnection('shared');
+        Artisan::call('migrate', ['--database' => 'shared', '--force' => true]);
+    }
+
+    protected function tearDown(): void
+    {
+        DB::purge('shared');
+        foreach (['', '-wal', '-shm'] as $part) {
+            @unlink($this->file.$part);
+        }
+        parent::tearDown();
+    }
+
+    public function test_no_half_built_rows_are_seen(): void
+    {
+        $garden = Garden::factory()->create();
+        Plant::factory()
+            ->count(6)
+            ->create(['garden_id' => $garden->id]);
+        $keeper = $this->app->make(DueKeeper::class);
+        $keeper->renew($garden->id);
+        $reader = new PDO("sqlite:$this->file", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $seen = static fn (): string => implode(
+            ' ',
+            array_map(
+                static fn (string $table): string => (string) $reader
+                    ->query("select count(*) from $table")
+                    ->fetchColumn(),
+                ['season_tasks', 'kept_plants', 'kept_weeks'],
+            ),
+        );
+        $before = $seen();
+        Plant::factory()->create(['garden_id' => $garden->id, 'kind' => 'lilac']);
+        $between = [];
+        DB::listen(static function () use (&$between, $seen): void {
+            $between[] = $seen();
+        });
+        $keeper->renew($garden->id);
+        self::assertGreaterThan(6, count($between), 'it was looked at between the writes');
+        $after = $seen();
+        self::assertNotSame($before, $after);
+        self::assertSame([], array_values(array_diff($between, [$before, $after])));
+    }
+
+    public function test_a_page_reads_one_state_while_another_writes(): void
+    {
+        $garden = Garden::factory()->create();
+        Plant::factory()->create(['garden_id' => $garden->id]);
+        $keeper = $this->app->make(DueKeeper::class);
+        $keeper->renew($garden->id);
+        $reader = new PDO("sqlite:$this->file", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $count = static fn (): int => (int) $reader->query('select count(*) from season_tasks')->fetchColumn();
+        $reader->beginTransaction();
+        $first = $count();
+        Plant::factory()->create(['garden_id' => $garden->id, 'kind' => 'lilac']);
+        $keeper->renew($garden->id);
+        self::assertSame($first, $count(), 'what a page began to read it goes on to read');
+        $reader->commit();
+        self::assertGreaterThan($first, $count());
+    }
+}
