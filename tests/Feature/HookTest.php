@@ -63,7 +63,7 @@ final class HookTest extends TestCase
         $run->signal(SIGTERM);
         $run->wait();
         usleep(500_000);
-        self::assertSame('', trim((string) shell_exec("pgrep -f 'S 127.0.0.1:$port'")));
+        self::assertSame('', trim((string) shell_exec("pgrep -f '[S] 127.0.0.1:$port'")));
         self::assertSame([], array_filter($children, static fn (string $child): bool => is_dir("/proc/$child")));
         self::assertDirectoryDoesNotExist("$root/storage/framework/served-$port");
         array_map(unlink(...), glob("$file*") ?: []);
