@@ -22,6 +22,7 @@ use PruningHook\Core\Calendar\Day;
  * @property ?string $outside_reason why the day lies outside the common window, where it does
  * @property ?int $planned_by
  * @property int $unlogged tasks that wait for their log
+ * @property bool $waiting whether any does
  * @property-read Garden $garden
  * @property-read ?Crew $crew
  * @property-read Collection<int, VisitTask> $tasks
@@ -62,8 +63,10 @@ final class Visit extends Model
     /** Counts anew how many of a visit's tasks wait for their log: the round asks for it of every visit. */
     public static function recount(mixed $visit): void
     {
-        DB::table('visits')->where('id', $visit)->update(['unlogged' => DB::table('visit_tasks')->where('visit_id', $visit)
-            ->whereNotExists(static fn ($log) => $log->from('work_logs')->whereColumn('work_logs.visit_task_id', 'visit_tasks.id'))->count()]);
+        $unlogged = DB::table('visit_tasks')->where('visit_id', $visit)
+            ->whereNotExists(static fn ($log) => $log->from('work_logs')->whereColumn('work_logs.visit_task_id', 'visit_tasks.id'))
+            ->count();
+        DB::table('visits')->where('id', $visit)->update(['unlogged' => $unlogged, 'waiting' => $unlogged > 0]);
     }
 
     public function isLogged(): bool

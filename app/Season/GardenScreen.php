@@ -44,7 +44,7 @@ final readonly class GardenScreen
             ->with(['crew', 'tasks' => static fn ($tasks) => $tasks->select(['id', 'visit_id', 'minutes'])]);
         $past = Pages::of(
             $request,
-            $visits()->where('on', '<', (string) $today)->where('unlogged', 0)->count(),
+            $visits()->where('on', '<', (string) $today)->where('waiting', false)->count(),
             self::PAST,
             'visits',
         );
@@ -84,13 +84,13 @@ final readonly class GardenScreen
                     ->all(),
                 // What was not logged on its day still waits, however long ago that was.
                 'coming' => $visits()
-                    ->where(static fn ($any) => $any->where('on', '>=', (string) $today)->orWhere('unlogged', '>', 0))
+                    ->where(static fn ($any) => $any->where('on', '>=', (string) $today)->orWhere('waiting', true))
                     ->orderBy('on')
                     ->limit(self::COMING)
                     ->get(),
                 'past' => $visits()
                     ->where('on', '<', (string) $today)
-                    ->where('unlogged', 0)
+                    ->where('waiting', false)
                     ->orderByDesc('on')
                     ->limit($past->per)
                     ->offset($past->offset())

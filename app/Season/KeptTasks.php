@@ -49,21 +49,6 @@ final readonly class KeptTasks
         };
     }
 
-    /** The same as a value of SQL, for counting all of them at once; null for what does not bear on today. */
-    public static function urgency(Day $today): string
-    {
-        $now = $today->number;
-
-        return sprintf(
-            "case when closes < %d or opens > %d then null when closes < %d then 'missed' when opens > %d then 'coming' when closes <= %d then 'closing' else 'open' end",
-            $now - DueTask::MISSED_DAYS,
-            $now + DueTask::COMING_DAYS,
-            $now,
-            $now,
-            $now + DueTask::CLOSING_DAYS,
-        );
-    }
-
     /**
      * Due tasks with their plants, gardens, planned visits and what the weather holds.
      *

@@ -14,7 +14,6 @@ use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Pressure;
 use PruningHook\Core\Drawing\Strip;
-use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Planning\PlantYear;
 use PruningHook\Core\Planning\Urgency;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -43,8 +42,7 @@ final readonly class Wall
     /** @return array{wall: list<WallGroup>, folded: bool, peak: int, groups: Pages} */
     public function show(SeasonFilter $filter, Request $request, Day $today, Readiness $ready): array
     {
-        $plants = $this->count($filter, $today, $ready);
-        if ($plants <= self::FOLDED_ABOVE) {
+        if (! $this->isFolded($filter, $today, $ready)) {
             $wall = $this->unfolded($filter, $today, $ready);
 
             return [
@@ -117,16 +115,17 @@ final readonly class Wall
         return self::WIDTH / $filter->zoom->span($today)->days();
     }
 
-    private function count(SeasonFilter $filter, Day $today, Readiness $ready): int
+    /** Whether more plants are shown than stand in rows of their own. */
+    private function isFolded(SeasonFilter $filter, Day $today, Readiness $ready): bool
     {
-        return $filter->isOfGardens()
-            ? (int) $filter
-                ->narrowGardens(
-                    $ready->keepFresh(DB::table('kept_gardens'), 'kept_gardens.garden_id'),
-                    'kept_gardens.garden_id',
-                )
-                ->sum('plants')
-            : $this->plants($filter, $today, $ready)->count();
+        if (! $filter->isOfGardens()) {
+            $some = $this->plants($filter, $today, $ready)->select('kept_plants.plant_id')->limit(self::FOLDED_ABOVE + 1);
+
+            return DB::query()->fromSub($some, 'some')->count() > self::FOLDED_ABOVE;
+        }
+        $kept = $ready->keepFresh(DB::table('kept_gardens'), 'kept_gardens.garden_id');
+
+        return $filter->narrowGardens($kept, 'kept_gardens.garden_id')->sum('plants') > self::FOLDED_ABOVE;
     }
 
     /** The plants that are shown: plant_id, garden_id and kind of each, as `kept_plants` names them. */
@@ -164,17 +163,17 @@ final readonly class Wall
 
             return [array_slice($all, $pages->offset(), $pages->per), $pages];
         }
-        $gardens = $this->perGarden($filter, $today, $ready);
-        $pages = Pages::of($request, (clone $gardens)->getCountForPagination(), self::GROUPS, 'groups');
+        $gardens = $this->perGarden($filter, $today, $ready)->orderBy('gardens.name')->orderBy('gardens.id');
+        $asked = Pages::asked($request, 'groups');
+        // How many there are comes along with each row, so that what is narrowed is narrowed once.
+        $rows = (clone $gardens)
+            ->selectRaw('count(*) over () as total')
+            ->limit(self::GROUPS)
+            ->offset(($asked - 1) * self::GROUPS)
+            ->get();
+        $pages = new Pages($asked, (int) ($rows->first()->total ?? $gardens->getCountForPagination()), self::GROUPS, 'groups');
         $headings = [];
-        foreach (
-            $gardens
-                ->orderBy('gardens.name')
-                ->orderBy('gardens.id')
-                ->limit($pages->per)
-                ->offset($pages->offset())
-                ->get() as $row
-        ) {
+        foreach ($rows->isEmpty() ? $gardens->limit($pages->per)->offset($pages->offset())->get() : $rows as $row) {
             $headings[] = ['key' => (string) $row->id, 'heading' => $row->name, 'plants' => (int) $row->plants];
         }
 
@@ -249,21 +248,13 @@ final readonly class Wall
     /** @return list<array{key: string, heading: string, plants: int}> the most pressing first */
     private function byUrgency(SeasonFilter $filter, Day $today, Readiness $ready): array
     {
-        $tasks = $filter
-            ->narrow(KeptTasks::query($ready), 'season_tasks')
-            ->where('season_tasks.done', false)
-            ->where('opens', '<=', $today->number + DueTask::COMING_DAYS)
-            ->where('closes', '>=', $today->number - DueTask::MISSED_DAYS);
-        $plants = $tasks
-            ->selectRaw(KeptTasks::urgency($today).' as "key", count(distinct season_tasks.plant_id) as plants')
-            ->groupBy('key')
-            ->pluck('plants', 'key');
         $groups = [];
         foreach ($filter->show === null ? KeptTasks::URGENCIES : [$filter->show] as $urgency) {
+            $tasks = KeptTasks::urgent($filter->narrow(KeptTasks::query($ready), 'season_tasks'), $urgency, $today);
             $groups[] = [
                 'key' => $urgency->value,
                 'heading' => Grouping::pressing($urgency),
-                'plants' => (int) ($plants[$urgency->value] ?? 0),
+                'plants' => $tasks->distinct()->count('season_tasks.plant_id'),
             ];
         }
 

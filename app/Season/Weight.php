@@ -9,7 +9,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Pressure;
-use PruningHook\Core\Planning\DueTask;
+use PruningHook\Core\Planning\Urgency;
 
 /**
  * How many tasks are open, and at their best, in each week or day, for the groups of one page of the wall. Whole gardens
@@ -28,7 +28,16 @@ final readonly class Weight
             return $this->kept($filter, $keys, $today, $ready);
         }
 
-        return $this->counted($filter, $keys, $today, $ready);
+        if ($filter->by !== Grouping::Urgency) {
+            return $this->counted($filter, $keys, $today, $ready, null);
+        }
+        // One after the other: each has an index of its own to go by.
+        $counts = [];
+        foreach ($keys as $key) {
+            $counts[$key] = $this->counted($filter, [], $today, $ready, Urgency::from($key))[''] ?? [];
+        }
+
+        return $counts;
     }
 
     /**
@@ -69,13 +78,18 @@ final readonly class Weight
      * @param  list<string>  $keys
      * @return array<string, array<int, array{int, int}>>
      */
-    private function counted(SeasonFilter $filter, array $keys, Day $today, Readiness $ready): array
-    {
+    private function counted(
+        SeasonFilter $filter,
+        array $keys,
+        Day $today,
+        Readiness $ready,
+        ?Urgency $urgency,
+    ): array {
         $span = $filter->zoom->span($today);
         $step = Pressure::step($span);
         $from = ($step === 1 ? $span->from : $span->from->monday())->number;
         $steps = intdiv($span->to->number - $from, $step) + 1;
-        $tasks = function () use ($filter, $keys, $today, $ready): Builder {
+        $tasks = function () use ($filter, $keys, $today, $ready, $urgency): Builder {
             $tasks = $filter->narrow(KeptTasks::query($ready), 'season_tasks')->where('season_tasks.done', false);
             if ($filter->show !== null) {
                 KeptTasks::urgent($tasks, $filter->show, $today);
@@ -92,11 +106,8 @@ final readonly class Weight
                     ->join('gardens', 'gardens.id', '=', 'season_tasks.garden_id')
                     ->whereIn(DB::raw('coalesce(gardens.crew_id, 0)'), array_map(intval(...), $keys))
                     ->selectRaw('coalesce(gardens.crew_id, 0) as "key"'),
-                // Two bounds more, which all that is asked for keeps, so that an index on days can be used.
-                Grouping::Urgency => $tasks
-                    ->where('opens', '<=', $today->number + DueTask::COMING_DAYS)
-                    ->where('closes', '>=', $today->number - DueTask::MISSED_DAYS)
-                    ->selectRaw(KeptTasks::urgency($today).' as "key"'),
+                Grouping::Urgency => KeptTasks::urgent($tasks, $urgency ?? Urgency::Later, $today)
+                    ->selectRaw("'' as \"key\""),
             };
         };
         $open = $this->standing($tasks, 'opens', 'closes', $from, $step, $steps);

@@ -9,6 +9,9 @@ use Illuminate\Http\Request;
 /** One page of a long list. A page that is not there is the nearest that is. */
 final readonly class Pages
 {
+    /** No list has more pages than this. */
+    private const MOST = 1_000_000;
+
     public int $page;
 
     public int $last;
@@ -25,9 +28,15 @@ final readonly class Pages
 
     public static function of(Request $request, int $total, int $per, string $param = 'page'): self
     {
+        return new self(self::asked($request, $param), $total, $per, $param);
+    }
+
+    /** The page an address asks for, before anyone knows how many there are. */
+    public static function asked(Request $request, string $param): int
+    {
         $asked = $request->input($param);
 
-        return new self(is_numeric($asked) ? (int) min(PHP_INT_MAX, (float) $asked) : 1, $total, $per, $param);
+        return is_numeric($asked) ? (int) max(1, min(self::MOST, (float) $asked)) : 1;
     }
 
     public function offset(): int

@@ -11,6 +11,7 @@ use App\Support\Pages;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection as BaseCollection;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 
@@ -21,9 +22,9 @@ final readonly class RoundScreen
 
     private const UNLOGGED = 6;
 
-    private const COMING = 8;
+    private const COMING = 6;
 
-    private const PAST = 6;
+    private const PAST = 4;
 
     /** @return array<string, mixed> */
     public function show(User $user, Request $request, Day $today): array
@@ -33,7 +34,7 @@ final readonly class RoundScreen
         $crew = $crews->firstWhere('id', $asked)?->id;
         $visits = static fn (): Builder => $crew === null ? Visit::query() : Visit::query()->where('crew_id', $crew);
         $now = $visits()->where('on', (string) $today);
-        $waiting = $visits()->where('on', '<', (string) $today)->where('unlogged', '>', 0);
+        $waiting = $visits()->where('on', '<', (string) $today)->where('waiting', true);
         $pages = [
             'now' => Pages::of($request, $now->count(), self::TODAY, 'today'),
             'unlogged' => Pages::of($request, $waiting->count(), self::UNLOGGED, 'waiting'),
@@ -78,10 +79,11 @@ final readonly class RoundScreen
             ->whereIn('visit_tasks.visit_id', $visits->modelKeys())
             ->orderBy('visit_tasks.visit_id')
             ->orderBy('position')
-            ->get(['visit_tasks.visit_id', 'plants.label', 'visit_tasks.minutes']);
+            ->get(['visit_tasks.visit_id', 'plants.label', 'visit_tasks.minutes'])
+            ->groupBy('visit_id');
         $work = [];
         foreach ($visits as $visit) {
-            $of = $tasks->where('visit_id', $visit->id);
+            $of = $tasks->get($visit->id) ?? new BaseCollection;
             $work[$visit->id] = [
                 'plants' => array_values($of->pluck('label')->unique()->all()),
                 'tasks' => $of->count(),

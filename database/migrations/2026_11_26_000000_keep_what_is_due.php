@@ -37,13 +37,16 @@ return new class extends Migration
         Schema::table('plants', static function (Blueprint $table): void {
             $table->boolean('own_practice')->default(false)->index();
             $table->index(['garden_id', 'deleted_at']);
+            $table->index(['kind', 'deleted_at']);
         });
         Schema::table('visits', static function (Blueprint $table): void {
+            // Tasks that wait for their log, and whether any does: what the round asks for first.
             $table->unsignedSmallInteger('unlogged')->default(0);
+            $table->boolean('waiting')->default(false);
             $table->dropIndex(['on']);
             foreach ([[], ['crew_id'], ['garden_id']] as $of) {
                 $table->index([...$of, 'on']);
-                $table->index([...$of, 'unlogged', 'on']);
+                $table->index([...$of, 'waiting', 'on']);
             }
         });
         Schema::table('visit_tasks', static function (Blueprint $table): void {
@@ -168,5 +171,6 @@ return new class extends Migration
         });
         DB::statement('update visits set unlogged = (select count(*) from visit_tasks where visit_tasks.visit_id = visits.id
             and not exists (select 1 from work_logs where work_logs.visit_task_id = visit_tasks.id))');
+        DB::table('visits')->where('unlogged', '>', 0)->update(['waiting' => true]);
     }
 };

@@ -317,6 +317,7 @@ final class FirmSeeder
             'crew_id' => $crew,
             'on' => (string) $on,
             'unlogged' => $logged ? 0 : count($items),
+            'waiting' => ! $logged && $items !== [],
         ]);
         foreach ($items as $position => $item) {
             $task = $item['due']->task;
