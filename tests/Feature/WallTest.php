@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Due\DueKeeper;
+use App\Models\Crew;
+use App\Models\Garden;
+use App\Models\Plant;
+use App\Season\KeptTasks;
+use App\Season\SeasonFilter;
+use App\Season\Weight;
+use Database\Seeders\FirmSeeder;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Drawing\Pressure;
+use PruningHook\Core\Planning\DueTask;
+use PruningHook\Core\Planning\Urgency;
+use PruningHook\Core\PlantBook\PlantBook;
+
+/** What the season counts by SQL is what its tasks say one by one. */
+final class WallTest extends FeatureTestCase
+{
+    private Day $today;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        DB::table('gardens')->delete();
+        DB::table('crews')->delete();
+        DB::table('firms')->delete();
+        $this->app->make(FirmSeeder::class)->fill(5, 20);
+        $this->today = Day::parse('2027-02-20');
+    }
+
+    /** The tally, the lists and the rule of `DueTask` are one and the same. */
+    public function test_counts_and_lists_by_urgency_are_what_each_task_says_of_itself(): void
+    {
+        $ready = $this->app->make(DueKeeper::class)->ready();
+        $said = [];
+        foreach (DB::table('season_tasks')->get() as $row) {
+            $said[KeptTasks::due($row, $this->today)->urgency->value][] = (int) $row->id;
+        }
+        foreach (KeptTasks::URGENCIES as $urgency) {
+            $found = KeptTasks::urgent(KeptTasks::query($ready), $urgency, $this->today)->pluck('id')->map(intval(...))->all();
+            self::assertEqualsCanonicalizing($said[$urgency->value] ?? [], $found, $urgency->value);
+        }
+        self::assertNotEmpty($said[Urgency::Open->value]);
+        self::assertNotEmpty($said[Urgency::Done->value]);
+    }
+
+    #[DataProvider('views')]
+    public function test_the_weight_of_a_group_is_the_number_of_its_tasks_that_stand_in_each_step(string $address): void
+    {
+        $ready = $this->app->make(DueKeeper::class)->ready();
+        $filter = SeasonFilter::from(Request::create($address), $this->app->make(PlantBook::class));
+        $tasks = DB::table('season_tasks')->join('gardens', 'gardens.id', '=', 'season_tasks.garden_id')
+            ->where('done', false)->get(['season_tasks.*', 'gardens.crew_id']);
+        $shown = $filter->narrow(DB::table('season_tasks'), 'season_tasks')->pluck('id')->all();
+        $key = static fn (object $row): string => (string) match ($filter->by->value) {
+            'garden' => $row->garden_id,
+            'kind' => $row->kind,
+            'crew' => $row->crew_id,
+            default => (new DueTask(KeptTasks::task($row), Day::parse('2027-02-20')))->urgency->value,
+        };
+        $groups = $tasks->whereIn('id', $shown)->groupBy($key)->except(['later', 'done']);
+        self::assertNotEmpty($groups);
+        $weights = $this->app->make(Weight::class)->of($filter, array_map(strval(...), $groups->keys()->all()), $this->today, $ready);
+        $span = $filter->zoom->span($this->today);
+        $step = Pressure::step($span);
+        foreach ($groups as $name => $members) {
+            for ($day = $step === 7 ? $span->from->monday() : $span->from; ! $day->isAfter($span->to); $day = $day->plus($step)) {
+                $last = $day->number + $step - 1;
+                $standing = fn (string $from, string $to): int => $members
+                    ->filter(static fn (object $row): bool => $row->{$from} <= $last && $row->{$to} >= $day->number)->count();
+                // Days before those that are kept are not looked at: the first week may begin before them.
+                if ($day->isBefore($span->from)) {
+                    continue;
+                }
+                self::assertSame(
+                    [$standing('opens', 'closes'), $standing('best_from', 'best_to')],
+                    $weights[(string) $name][$day->number] ?? [0, 0],
+                    "$address: $name on $day",
+                );
+            }
+        }
+    }
+
+    /** @return list<array{string}> */
+    public static function views(): array
+    {
+        return array_map(static fn (string $address): array => [$address], [
+            '/', '/?by=crew', '/?by=kind', '/?by=urgency', '/?zoom=quarter', '/?zoom=month', '/?zoom=week&by=crew', '/?by=garden&kind=bush-rose', '/?q=rose', '/?by=kind&zoom=month',
+        ]);
+    }
+
+    public function test_a_page_of_the_wall_shows_twenty_groups_and_says_how_many_there_are(): void
+    {
+        $this->actingAs($this->planner());
+        foreach (range(1, 25) as $number) {
+            $garden = Garden::factory()->create(['name' => sprintf('Zed %02d', $number)]);
+            Plant::factory()->create(['garden_id' => $garden->id]);
+        }
+        $this->app->make(DueKeeper::class)->renewAll();
+        $first = (string) $this->get('/')->assertOk()->assertSee('1 to 20 of 30 gardens')->getContent();
+        self::assertSame(20, substr_count($first, '<details class="fold"'));
+        $second = (string) $this->get('/?groups=2')->assertOk()->assertSee('21 to 30 of 30 gardens')->getContent();
+        self::assertSame(10, substr_count($second, '<details class="fold"'));
+        $this->get('/?groups=99')->assertOk()->assertSee('21 to 30 of 30 gardens');
+        $this->get('/?q=zed')->assertOk()->assertDontSee('of 30 gardens')->assertSee('Zed 25');
+    }
+
+    public function test_a_long_group_comes_a_page_at_a_time(): void
+    {
+        $garden = Garden::factory()->create();
+        Plant::factory()->count(130)->create(['garden_id' => $garden->id]);
+        $this->actingAs($this->planner());
+        $this->get("/season/groups/$garden->id")->assertOk()->assertSee('70 of 130');
+        $last = (string) $this->get("/season/groups/$garden->id?rows=3")->assertOk()->assertDontSee('of 130')->getContent();
+        self::assertSame(10, substr_count($last, 'class="drawing"'));
+        self::assertSame($last, (string) $this->get("/season/groups/$garden->id?rows=77")->getContent(), 'the nearest page that is there');
+    }
+
+    public function test_a_long_list_comes_a_page_at_a_time(): void
+    {
+        $garden = Garden::factory()->create(['name' => 'Long Garden']);
+        Plant::factory()->count(70)->create(['garden_id' => $garden->id]);
+        $page = fn (string $more): string => (string) $this->actingAs($this->planner())->get("/?garden=$garden->id&show=open$more")->assertOk()->getContent();
+        self::assertStringContainsString('1 to 50 of 70', $page(''));
+        self::assertStringContainsString('51 to 70 of 70', $page('&list=2'));
+        self::assertStringContainsString('51 to 70 of 70', $page('&list=9'));
+    }
+
+    public function test_the_round_pages_what_waits_and_counts_what_is_logged(): void
+    {
+        DB::table('visits')->delete();
+        $crew = Crew::query()->firstOrFail();
+        $garden = Garden::factory()->create(['crew_id' => $crew->id, 'name' => 'Waiting Garden']);
+        $plant = Plant::factory()->create(['garden_id' => $garden->id, 'label' => 'The waiting one']);
+        foreach (range(1, 8) as $number) {
+            $visit = $garden->visits()->create(['crew_id' => $crew->id, 'on' => sprintf('2027-02-%02d', $number)]);
+            $visit->tasks()->create(['plant_id' => $plant->id, 'task' => "task-$number", 'season' => 2027, 'position' => 0, 'minutes' => 20, 'prescribed' => ['amounts' => [], 'minutes' => 20]]);
+            \App\Models\Visit::recount($visit->id);
+        }
+        $this->actingAs($this->planner())->get('/round')->assertOk()->assertSee('1 to 6 of 8 visits')->assertSee('0 of 1 logged, 20 min')->assertSee('The waiting one');
+        $this->get('/round?waiting=2')->assertOk()->assertSee('7 to 8 of 8 visits');
+        $this->get('/round?waiting=40')->assertOk()->assertSee('7 to 8 of 8 visits');
+    }
+
+    public function test_the_house_practice_lists_who_does_otherwise_a_page_at_a_time(): void
+    {
+        Plant::factory()->count(23)->create(['garden_id' => Garden::factory()->create()->id, 'practice' => ['wisteria-look' => 'relaxed']]);
+        $own = Plant::query()->where('own_practice', true)->count();
+        $this->actingAs($this->planner())->get('/house-practice')->assertOk()->assertSee("1 to 20 of $own plants");
+        $this->get('/house-practice?plants=2')->assertOk()->assertSee("21 to $own of $own plants");
+    }
+}
