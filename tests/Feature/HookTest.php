@@ -63,7 +63,7 @@ final class HookTest extends TestCase
         $run->signal(SIGTERM);
         $run->wait();
         // The worker ends what it has in hand first.
-        $left = static fn (): array => array_filter($children, static fn (string $child): bool => is_dir("/proc/$child"));
+        $left = static fn (): array => array_filter($children, static fn (string $child): bool => self::runs($child));
         for ($tries = 0; $tries < 50 && $left() !== []; $tries++) {
             usleep(200_000);
         }
@@ -71,6 +71,14 @@ final class HookTest extends TestCase
         self::assertSame([], $left());
         self::assertDirectoryDoesNotExist("$root/storage/framework/served-$port");
         array_map(unlink(...), glob("$file*") ?: []);
+    }
+
+    /** True while a process is there and has not ended; one that has may still wait to be fetched. */
+    private static function runs(string $process): bool
+    {
+        $stat = @file_get_contents("/proc/$process/stat");
+
+        return $stat !== false && preg_match('/\) ([A-Z]) /', $stat, $state) === 1 && $state[1] !== 'Z';
     }
 
     public function test_help_lists_every_command(): void
