@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\InOneStroke;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -19,6 +20,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class BloomNote extends Model
 {
+    use InOneStroke;
+
     public const SCORES = [1 => 'hardly any', 2 => 'few', 3 => 'fair', 4 => 'many', 5 => 'full'];
 
     protected $fillable = ['plant_id', 'season', 'flowering_height_mm', 'score', 'noted_by'];

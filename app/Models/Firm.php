@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\InOneStroke;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -18,6 +19,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Firm extends Model
 {
+    use InOneStroke;
+
     protected $fillable = ['name', 'practice'];
 
     /** @return array<string, string> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\InOneStroke;
 use App\Search\SearchTables;
 use Database\Factories\GardenFactory;
 use Illuminate\Database\Eloquent\Collection;
@@ -38,6 +39,8 @@ final class Garden extends Model
 {
     /** @use HasFactory<GardenFactory> */
     use HasFactory;
+
+    use InOneStroke;
 
     protected $fillable = ['crew_id', 'name', 'client', 'address', 'latitude', 'longitude', 'elevation_m',
         'last_frost', 'first_frost', 'winter', 'practice', 'notes'];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsDay;
+use App\Models\Concerns\InOneStroke;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use PruningHook\Core\Calendar\Day;
@@ -24,6 +25,8 @@ use PruningHook\Core\PlantBook\SeasonReader;
  */
 final class Observation extends Model
 {
+    use InOneStroke;
+
     /** The signs offered for a tap, in the order in which they come. */
     public const SIGNS = [
         'witch-hazel-bloom' => 'Witch hazel in flower',

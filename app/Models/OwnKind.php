@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\InOneStroke;
 use App\PlantBook\OwnEntry;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -23,6 +24,7 @@ use Illuminate\Support\Carbon;
  */
 final class OwnKind extends Model
 {
+    use InOneStroke;
     use SoftDeletes;
 
     protected $fillable = ['kind', 'like', 'entry', 'note', 'written_by'];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsDay;
+use App\Models\Concerns\InOneStroke;
 use Database\Factories\PlantFactory;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
@@ -46,6 +47,8 @@ final class Plant extends Model
 {
     /** @use HasFactory<PlantFactory> */
     use HasFactory;
+
+    use InOneStroke;
 
     use SoftDeletes;
 

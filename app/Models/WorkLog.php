@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsDay;
+use App\Models\Concerns\InOneStroke;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use PruningHook\Core\Calendar\Day;
@@ -33,6 +34,8 @@ use PruningHook\Core\Prescription\Outcome;
  */
 final class WorkLog extends Model
 {
+    use InOneStroke;
+
     /** Why work was not, or not fully, done; shown as taps on the sheet. */
     public const WHY = ['Weather', 'Nest found', 'Ran out of time', 'Client asked', 'Could not reach', 'Tool or supplies', 'Other'];
 

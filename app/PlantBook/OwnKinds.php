@@ -8,6 +8,7 @@ use App\Due\Revisions;
 use App\Models\OwnKind;
 use App\Models\Plant;
 use App\Models\User;
+use Illuminate\Support\Facades\DB;
 
 /** The firm's own word on kinds: written in versions, each of which can be taken back. */
 final readonly class OwnKinds
@@ -40,8 +41,10 @@ final readonly class OwnKinds
         $refused = $this->refusal($kind, OwnKind::query()->where('kind', $kind)->whereNotNull('like')->exists());
         if ($refused === null) {
             // One stroke, so that one undo can bring back just these.
-            OwnKind::query()->where('kind', $kind)->update(['deleted_at' => now()]);
-            Revisions::kinds();
+            DB::transaction(static function () use ($kind): void {
+                OwnKind::query()->where('kind', $kind)->update(['deleted_at' => now()]);
+                Revisions::kinds();
+            });
         }
 
         return $refused;
@@ -50,8 +53,10 @@ final readonly class OwnKinds
     public function bringBack(string $kind): void
     {
         $last = OwnKind::onlyTrashed()->where('kind', $kind)->max('deleted_at');
-        OwnKind::onlyTrashed()->where('kind', $kind)->where('deleted_at', $last)->update(['deleted_at' => null]);
-        Revisions::kinds();
+        DB::transaction(static function () use ($kind, $last): void {
+            OwnKind::onlyTrashed()->where('kind', $kind)->where('deleted_at', $last)->update(['deleted_at' => null]);
+            Revisions::kinds();
+        });
     }
 
     /** @return ?string why not */

@@ -11,6 +11,7 @@ use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use PDO;
+use RuntimeException;
 
 /** Two at the same database, as a server and its worker are: one writes a garden's rows while the other reads them. */
 final class KeptTogetherTest extends TestCase
@@ -70,6 +71,28 @@ final class KeptTogetherTest extends TestCase
         $after = $seen();
         self::assertNotSame($before, $after);
         self::assertSame([], array_values(array_diff($between, [$before, $after])));
+    }
+
+    public function test_a_change_and_the_revision_it_raises_are_written_together_or_not_at_all(): void
+    {
+        $garden = Garden::factory()->create();
+        $plant = Plant::factory()->create(['garden_id' => $garden->id, 'height_mm' => 1000]);
+        $revision = (int) DB::table('gardens')->value('revision');
+        $reader = new PDO("sqlite:$this->file", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $between = [];
+        DB::listen(static function () use (&$between, $reader): void {
+            $between[] = $reader->query('select height_mm, revision from plants, gardens')->fetch(PDO::FETCH_NUM);
+        });
+        $plant->update(['height_mm' => 2000]);
+        self::assertContains([1000, $revision], $between, 'it was looked at before both were there');
+        self::assertSame([], array_filter($between, static fn (array $seen): bool => $seen !== [1000, $revision] && $seen !== [2000, $revision + 1]));
+        Plant::saved(static fn () => throw new RuntimeException('the power went'));
+        try {
+            $plant->update(['height_mm' => 3000]);
+            self::fail('the write must not go through');
+        } catch (RuntimeException) {
+            self::assertSame([2000, $revision + 1], $reader->query('select height_mm, revision from plants, gardens')->fetch(PDO::FETCH_NUM));
+        }
     }
 
     public function test_a_page_reads_one_state_while_another_writes(): void
