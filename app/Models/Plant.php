@@ -49,7 +49,6 @@ final class Plant extends Model
     use HasFactory;
 
     use InOneStroke;
-
     use SoftDeletes;
 
     protected $fillable = ['kind', 'label', 'bed', 'planted_on', 'count', 'height_mm', 'spread_mm', 'run_mm',
