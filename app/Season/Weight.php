@@ -110,10 +110,8 @@ final readonly class Weight
                     ->selectRaw("'' as \"key\""),
             };
         };
-        // Of one group alone the days themselves are counted, in the order of an index, and nothing need be sorted.
-        $byDay = $filter->by === Grouping::Urgency;
-        $open = $this->standing($tasks, 'opens', 'closes', $from, $step, $steps, $byDay);
-        $best = $this->standing($tasks, 'best_from', 'best_to', $from, $step, $steps, $byDay);
+        $open = $this->standing($tasks, 'opens', 'closes', $from, $step, $steps);
+        $best = $this->standing($tasks, 'best_from', 'best_to', $from, $step, $steps);
         $counts = [];
         foreach ($open as $key => $each) {
             foreach ($each as $index => $count) {
@@ -127,36 +125,28 @@ final readonly class Weight
     /**
      * How many stretches stand in each step: those begun until its end, less those ended before it.
      *
-     * @param  bool  $byDay  count by the days themselves, where there is one group only
      * @param  callable(): Builder  $tasks
      * @return array<string, array<int, int>> by group and step
      */
-    private function standing(
-        callable $tasks,
-        string $begins,
-        string $ends,
-        int $from,
-        int $step,
-        int $steps,
-        bool $byDay,
-    ): array {
+    private function standing(callable $tasks, string $begins, string $ends, int $from, int $step, int $steps): array
+    {
         $to = $from + $steps * $step - 1;
         $change = [];
         // Each edge as the step it falls in, those outside the stretch drawn in to its ends: +1 where it begins, -1 after it ends.
         $edges = [
-            [$begins, "case when $begins < $from then $from else $begins end", 0, 1],
-            [$ends, "case when $ends > $to then $to else $ends end", 1, -1],
+            ["case when $begins < $from then $from else $begins end", 0, 1],
+            ["case when $ends > $to then $to else $ends end", 1, -1],
         ];
-        foreach ($edges as [$column, $edge, $later, $sign]) {
-            // Written as a sum, so that the index of the groups is used and not that of the days, which nearly all tasks touch.
+        foreach ($edges as [$edge, $later, $sign]) {
+            // Written as sums, and grouped by one, so that the index of the groups is used and not that of the days: walked in
+            // the order of the days, every task of the firm is looked at.
             $rows = $tasks()
                 ->whereRaw("$begins + 0 <= ? and $ends + 0 >= ?", [$to, $from])
-                ->selectRaw($byDay ? "$column as step, count(*) as tasks" : "(($edge) - $from) / $step as step, count(*) as tasks")
-                ->groupBy(...($byDay ? [$column] : ['key', 'step']))
+                ->selectRaw("(($edge) - $from) / $step as step, count(*) as tasks")
+                ->groupBy('key', 'step')
                 ->get();
             foreach ($rows as $row) {
-                $at = $byDay ? intdiv(min(max((int) $row->step, $from), $to) - $from, $step) : (int) $row->step;
-                $index = $at + $later;
+                $index = (int) $row->step + $later;
                 $change[(string) $row->key][$index] =
                     ($change[(string) $row->key][$index] ?? 0) + $sign * (int) $row->tasks;
             }
