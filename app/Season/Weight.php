@@ -9,7 +9,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Pressure;
-use PruningHook\Core\Planning\Urgency;
+use PruningHook\Core\Planning\DueTask;
 
 /**
  * How many tasks are open, and at their best, in each week or day, for the groups of one page of the wall. Whole gardens
@@ -28,16 +28,7 @@ final readonly class Weight
             return $this->kept($filter, $keys, $today, $ready);
         }
 
-        if ($filter->by !== Grouping::Urgency) {
-            return $this->counted($filter, $keys, $today, $ready, null);
-        }
-        // One after the other: each has an index of its own to go by.
-        $counts = [];
-        foreach ($keys as $key) {
-            $counts[$key] = $this->counted($filter, [], $today, $ready, Urgency::from($key))[''] ?? [];
-        }
-
-        return $counts;
+        return $this->counted($filter, $keys, $today, $ready);
     }
 
     /**
@@ -75,47 +66,37 @@ final readonly class Weight
     }
 
     /**
+     * Tasks that share their days are counted together: the index of the days holds them side by side, so that one walk
+     * through it does for all steps, and there are no more of them than a few hundred windows however large the firm.
+     *
      * @param  list<string>  $keys
      * @return array<string, array<int, array{int, int}>>
      */
-    private function counted(
-        SeasonFilter $filter,
-        array $keys,
-        Day $today,
-        Readiness $ready,
-        ?Urgency $urgency,
-    ): array {
+    private function counted(SeasonFilter $filter, array $keys, Day $today, Readiness $ready): array
+    {
         $span = $filter->zoom->span($today);
         $step = Pressure::step($span);
-        $from = ($step === 1 ? $span->from : $span->from->monday())->number;
-        $steps = intdiv($span->to->number - $from, $step) + 1;
-        $tasks = function () use ($filter, $keys, $today, $ready, $urgency): Builder {
-            $tasks = $filter->narrow(KeptTasks::query($ready), 'season_tasks')->where('season_tasks.done', false);
-            if ($filter->show !== null) {
-                KeptTasks::urgent($tasks, $filter->show, $today);
-            }
-
-            return match ($filter->by) {
-                Grouping::Garden => $tasks
-                    ->whereIn('season_tasks.garden_id', array_map(intval(...), $keys))
-                    ->selectRaw('season_tasks.garden_id as "key"'),
-                Grouping::Kind => $tasks
-                    ->whereIn('season_tasks.kind', $keys)
-                    ->selectRaw('season_tasks.kind as "key"'),
-                Grouping::Crew => $tasks
-                    ->join('gardens', 'gardens.id', '=', 'season_tasks.garden_id')
-                    ->whereIn(DB::raw('coalesce(gardens.crew_id, 0)'), array_map(intval(...), $keys))
-                    ->selectRaw('coalesce(gardens.crew_id, 0) as "key"'),
-                Grouping::Urgency => KeptTasks::urgent($tasks, $urgency ?? Urgency::Later, $today)
-                    ->selectRaw("'' as \"key\""),
-            };
-        };
-        $open = $this->standing($tasks, 'opens', 'closes', $from, $step, $steps);
-        $best = $this->standing($tasks, 'best_from', 'best_to', $from, $step, $steps);
+        $steps = new Steps(($step === 1 ? $span->from : $span->from->monday())->number, $span->to->number, $step);
+        $days = ['opens', 'closes', 'best_from', 'best_to'];
+        // Written as sums where gardens or kinds are asked for, so that their index is gone by and not that of all days.
+        $sum = in_array($filter->by, [Grouping::Garden, Grouping::Kind], true) ? ' + 0' : '';
+        $tasks = $this->grouped($filter, $keys, $today, $ready)
+            ->whereRaw("opens$sum <= ? and closes$sum >= ?", [$steps->to, $steps->from])
+            ->addSelect($days)
+            ->selectRaw('count(*) as tasks');
+        $open = $best = [];
+        foreach ($tasks->groupBy($days)->get() as $row) {
+            $key = $filter->by === Grouping::Urgency
+                ? DueTask::pressing((int) $row->closes - $today->number, (int) $row->opens - $today->number)->value
+                : (string) $row->key;
+            $steps->add($open[$key], (int) $row->opens, (int) $row->closes, (int) $row->tasks);
+            $steps->add($best[$key], (int) $row->best_from, (int) $row->best_to, (int) $row->tasks);
+        }
         $counts = [];
-        foreach ($open as $key => $each) {
-            foreach ($each as $index => $count) {
-                $counts[$key][$from + $index * $step] = [$count, $best[$key][$index] ?? 0];
+        foreach ($open as $key => $changes) {
+            $atBest = $steps->standing($best[$key] ?? []);
+            foreach ($steps->standing($changes) as $from => $count) {
+                $counts[$key][$from] = [$count, $atBest[$from]];
             }
         }
 
@@ -123,43 +104,34 @@ final readonly class Weight
     }
 
     /**
-     * How many stretches stand in each step: those begun until its end, less those ended before it.
+     * The tasks of the groups asked for, not yet done, with the group's `key` where it is a column.
      *
-     * @param  callable(): Builder  $tasks
-     * @return array<string, array<int, int>> by group and step
+     * @param  list<string>  $keys
      */
-    private function standing(callable $tasks, string $begins, string $ends, int $from, int $step, int $steps): array
+    private function grouped(SeasonFilter $filter, array $keys, Day $today, Readiness $ready): Builder
     {
-        $to = $from + $steps * $step - 1;
-        $change = [];
-        // Each edge as the step it falls in, those outside the stretch drawn in to its ends: +1 where it begins, -1 after it ends.
-        $edges = [
-            ["case when $begins < $from then $from else $begins end", 0, 1],
-            ["case when $ends > $to then $to else $ends end", 1, -1],
-        ];
-        foreach ($edges as [$edge, $later, $sign]) {
-            // Written as sums, and grouped by one, so that the index of the groups is used and not that of the days: walked in
-            // the order of the days, every task of the firm is looked at.
-            $rows = $tasks()
-                ->whereRaw("$begins + 0 <= ? and $ends + 0 >= ?", [$to, $from])
-                ->selectRaw("(($edge) - $from) / $step as step, count(*) as tasks")
-                ->groupBy('key', 'step')
-                ->get();
-            foreach ($rows as $row) {
-                $index = (int) $row->step + $later;
-                $change[(string) $row->key][$index] =
-                    ($change[(string) $row->key][$index] ?? 0) + $sign * (int) $row->tasks;
-            }
-        }
-        $standing = [];
-        foreach ($change as $key => $each) {
-            $now = 0;
-            for ($index = 0; $index < $steps; $index++) {
-                $now += $each[$index] ?? 0;
-                $standing[$key][$index] = $now;
-            }
+        $tasks = $filter->narrow(KeptTasks::query($ready), 'season_tasks')->where('season_tasks.done', false);
+        if ($filter->show !== null) {
+            KeptTasks::urgent($tasks, $filter->show, $today);
         }
 
-        return $standing;
+        return match ($filter->by) {
+            Grouping::Garden => $tasks
+                ->whereIn('season_tasks.garden_id', array_map(intval(...), $keys))
+                ->selectRaw('season_tasks.garden_id as "key"')
+                ->groupBy('season_tasks.garden_id'),
+            Grouping::Kind => $tasks
+                ->whereIn('season_tasks.kind', $keys)
+                ->selectRaw('season_tasks.kind as "key"')
+                ->groupBy('season_tasks.kind'),
+            Grouping::Crew => $tasks
+                ->join('gardens', 'gardens.id', '=', 'season_tasks.garden_id')
+                ->whereIn(DB::raw('coalesce(gardens.crew_id, 0)'), array_map(intval(...), $keys))
+                ->selectRaw('coalesce(gardens.crew_id, 0) as "key"')
+                ->groupBy('gardens.crew_id'),
+            Grouping::Urgency => $tasks
+                ->where('opens', '<=', $today->number + DueTask::COMING_DAYS)
+                ->where('closes', '>=', $today->number - DueTask::MISSED_DAYS),
+        };
     }
 }

@@ -55,11 +55,20 @@ final readonly class DueTask
 
     private static function urgency(SeasonTask $task, ?Outcome $outcome, Day $today): Urgency
     {
-        $left = $today->daysUntil($task->window->closes);
-        $toOpening = $today->daysUntil($task->window->opens);
+        return $outcome === Outcome::Done
+            ? Urgency::Done
+            : self::pressing($today->daysUntil($task->window->closes), $today->daysUntil($task->window->opens));
+    }
 
+    /**
+     * How a task that is not done presses.
+     *
+     * @param  int  $left  days until its window closes, negative once it has
+     * @param  int  $toOpening  days until it opens, negative once it has
+     */
+    public static function pressing(int $left, int $toOpening): Urgency
+    {
         return match (true) {
-            $outcome === Outcome::Done => Urgency::Done,
             $left < -self::MISSED_DAYS, $toOpening > self::COMING_DAYS => Urgency::Later,
             $left < 0 => Urgency::Missed,
             $toOpening > 0 => Urgency::Coming,
