@@ -10,12 +10,9 @@ use App\Models\OwnKind;
 use App\Models\Plant;
 use Illuminate\Support\Collection;
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\Calendar\MonthDay;
-use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
-use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Drawing\Ring;
 use PruningHook\Core\Planning\PlantYear;
 use PruningHook\Core\PlantBook\Kind;
@@ -35,6 +32,7 @@ final readonly class KindScreen
         private PlantBook $book,
         private CorePlants $bridge,
         private KindForm $form,
+        private ReferenceSites $sites,
     ) {
     }
 
@@ -44,7 +42,7 @@ final readonly class KindScreen
         $garden = Garden::called($called) ?? Garden::first();
         $ours = Plant::query();
         $ours->where('kind', $kind->id);
-        $years = $garden === null ? SiteYears::of(self::anywhere()) : $this->bridge->years($garden);
+        $years = $garden === null ? SiteYears::of($this->sites->first()) : $this->bridge->years($garden);
         $practice = $garden === null ? Practice::of($this->book->questions) : $this->bridge->practice($garden);
         /** @var Collection<int, OwnKind> $own */
         $own = OwnKind::query()->with('writtenBy')->where('kind', $kind->id)->orderByDesc('id')->get();
@@ -72,11 +70,5 @@ final readonly class KindScreen
             'count' => (clone $ours)->count(),
             'ours' => $ours->with('garden')->orderBy('id')->limit(self::LISTED)->get(),
         ];
-    }
-
-    /** A place to show a kind's year at before the firm has a garden: a mild northern one. */
-    private static function anywhere(): Site
-    {
-        return Site::of(51.5, 0, 50, MonthDay::parse('04-22'), MonthDay::parse('10-28'), WinterClass::Cool);
     }
 }

@@ -10,7 +10,7 @@ use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 
-/** Places of all sorts that the plant book keeps to try a kind at. */
+/** Places of all sorts that the plant book keeps to try a kind at; the first is a mild northern one that stands for any. */
 final readonly class ReferenceSites
 {
     public function __construct(private PlantBookFiles $files)
@@ -40,5 +40,17 @@ final readonly class ReferenceSites
         }
 
         return $sites;
+    }
+
+    /**
+     * A place to show a kind's year at before the firm has a garden.
+     *
+     * @throws Fault where the book names none
+     */
+    public function first(): Site
+    {
+        $sites = $this->all();
+
+        return $sites[array_key_first($sites) ?? throw new Fault('reference-sites.yaml: no place is given')];
     }
 }
