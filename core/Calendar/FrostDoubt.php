@@ -10,9 +10,6 @@ namespace PruningHook\Core\Calendar;
  */
 final readonly class FrostDoubt
 {
-    /** So long after midwinter a first frost may still come where winters are mild. Common practice, no source. */
-    private const LATE_FIRST_FROST = 40;
-
     /** Any year that is no leap year will do: only month and day are looked at. */
     private const YEAR = 2027;
 
@@ -21,10 +18,13 @@ final readonly class FrostDoubt
     {
     }
 
-    /** @return ?self null where nothing is odd */
-    public static function of(float $latitude, ?MonthDay $last, ?MonthDay $first): ?self
+    /**
+     * @param  int  $late  days after midwinter until which a first frost may still come where winters are mild
+     * @return ?self null where nothing is odd
+     */
+    public static function of(float $latitude, MonthDay $last, MonthDay $first, int $late): ?self
     {
-        if ($last === null || $first === null || self::fit($latitude, $last, $first)) {
+        if (self::fit($latitude, $last, $first, $late)) {
             return null;
         }
         $there = sprintf(
@@ -34,7 +34,7 @@ final readonly class FrostDoubt
         );
 
         return match (true) {
-            self::fit(-$latitude, $last, $first) => new self(
+            self::fit(-$latitude, $last, $first, $late) => new self(
                 true,
                 $there.
                     sprintf(
@@ -42,17 +42,17 @@ final readonly class FrostDoubt
                         -$latitude,
                     ),
             ),
-            self::fit($latitude, $first, $last) => new self(false, $there.' Are the two the wrong way round?'),
+            self::fit($latitude, $first, $last, $late) => new self(false, $there.' Are the two the wrong way round?'),
             default => new self(false, $there.' Is one of the two dates slipped?'),
         };
     }
 
-    private static function fit(float $latitude, MonthDay $last, MonthDay $first): bool
+    private static function fit(float $latitude, MonthDay $last, MonthDay $first, int $late): bool
     {
         $hemisphere = Hemisphere::at($latitude);
 
         return self::inSpring($hemisphere, $last->in(self::YEAR)) &&
-            ! self::inSpring($hemisphere, $first->in(self::YEAR)->minus(self::LATE_FIRST_FROST));
+            ! self::inSpring($hemisphere, $first->in(self::YEAR)->minus($late));
     }
 
     /** True in the half year from midwinter to midsummer. */

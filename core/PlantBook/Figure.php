@@ -78,4 +78,6 @@ enum Figure: string
     case WarmthFits = 'warmth-fits';
     /** How far a neighbour's season still tells something, in km. */
     case NeighboursWithin = 'neighbours-within';
+    /** Days after midwinter until which the first frost may still come where winters are mild. */
+    case LateFirstFrost = 'late-first-frost';
 }

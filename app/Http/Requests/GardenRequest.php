@@ -13,6 +13,8 @@ use Illuminate\Validation\Validator;
 use PruningHook\Core\Calendar\FrostDoubt;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\PlantBook;
 
 /** A garden's facts as the form gives them. */
 final class GardenRequest extends FormRequest
@@ -59,7 +61,12 @@ final class GardenRequest extends FormRequest
             if ($validator->errors()->isNotEmpty() || $this->boolean('sure') || ! $this->filled('last_frost')) {
                 return;
             }
-            $doubt = FrostDoubt::of($this->float('latitude'), MonthDay::parse($this->string('last_frost')->toString()), MonthDay::parse($this->string('first_frost')->toString()));
+            $doubt = FrostDoubt::of(
+                $this->float('latitude'),
+                MonthDay::parse($this->string('last_frost')->toString()),
+                MonthDay::parse($this->string('first_frost')->toString()),
+                app(PlantBook::class)->figures->number(Figure::LateFirstFrost),
+            );
             if ($doubt !== null) {
                 $validator->errors()->add($doubt->ofPlace ? 'latitude' : 'last_frost', $doubt->says.' If it is right as it stands, tick that you are sure.');
                 $validator->errors()->add('sure', 'The frosts are questioned.');

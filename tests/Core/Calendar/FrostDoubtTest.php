@@ -8,17 +8,19 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\FrostDoubt;
 use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\PlantBook\Figure;
+use Tests\Support\TestBook;
 
 /** Frosts that do not fit the place are questioned, those that do are not. Common practice, no source. */
 final class FrostDoubtTest extends TestCase
 {
     #[DataProvider('fitting')]
-    public function test_frosts_that_fit_their_place_raise_no_question(float $latitude, ?string $last, ?string $first): void
+    public function test_frosts_that_fit_their_place_raise_no_question(float $latitude, string $last, string $first): void
     {
-        self::assertNull(FrostDoubt::of($latitude, self::date($last), self::date($first)));
+        self::assertNull(self::doubt($latitude, $last, $first));
     }
 
-    /** @return array<string, array{float, ?string, ?string}> */
+    /** @return array<string, array{float, string, string}> */
     public static function fitting(): array
     {
         return [
@@ -27,14 +29,13 @@ final class FrostDoubtTest extends TestCase
             'a short summer' => [39.2, '06-20', '08-25'],
             'a mild coast, its first frost after new year' => [30, '02-12', '01-20'],
             'a last frost in midwinter' => [51, '12-22', '12-10'],
-            'no frost at all' => [34, null, null],
             'a southern coast' => [-37.8, '09-15', '05-25'],
         ];
     }
 
     public function test_dates_of_the_other_hemisphere_question_the_latitude(): void
     {
-        $doubt = FrostDoubt::of(-51.3, self::date('04-22'), self::date('10-28'));
+        $doubt = self::doubt(-51.3, '04-22', '10-28');
         self::assertTrue($doubt?->ofPlace);
         self::assertStringContainsString('At 51.3° south', $doubt->says);
         self::assertStringContainsString('did you mean 51.3', $doubt->says);
@@ -42,20 +43,22 @@ final class FrostDoubtTest extends TestCase
 
     public function test_dates_that_fit_only_when_they_change_places_question_their_order(): void
     {
-        $doubt = FrostDoubt::of(51.3, self::date('11-20'), self::date('01-15'));
+        $doubt = self::doubt(51.3, '11-20', '01-15');
         self::assertFalse($doubt?->ofPlace);
         self::assertStringContainsString('the wrong way round', $doubt->says);
     }
 
     public function test_one_slipped_date_is_asked_for(): void
     {
-        $doubt = FrostDoubt::of(51.3, self::date('04-22'), self::date('05-28'));
+        $doubt = self::doubt(51.3, '04-22', '05-28');
         self::assertFalse($doubt?->ofPlace);
         self::assertStringContainsString('Is one of the two dates slipped?', $doubt->says);
     }
 
-    private static function date(?string $text): ?MonthDay
+    private static function doubt(float $latitude, string $last, string $first): ?FrostDoubt
     {
-        return $text === null ? null : MonthDay::parse($text);
+        $late = TestBook::read()->figures->number(Figure::LateFirstFrost);
+
+        return FrostDoubt::of($latitude, MonthDay::parse($last), MonthDay::parse($first), $late);
     }
 }
