@@ -19,11 +19,11 @@ use PruningHook\Core\Calendar\Shift;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\WinterClass;
+use PruningHook\Core\Plant\LoggedWork;
+use PruningHook\Core\Plant\Plant as CorePlant;
+use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
-use PruningHook\Core\Prescription\LoggedWork;
-use PruningHook\Core\Prescription\Plant as CorePlant;
-use PruningHook\Core\Prescription\StemCount;
 
 /** Turns rows into the core's values. Nothing else does. One serves a whole request, so that nothing is read twice. */
 final class CorePlants

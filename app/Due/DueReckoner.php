@@ -15,9 +15,9 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\Planning\Agenda;
 use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Planning\PlantYear;
+use PruningHook\Core\Plant\LoggedWork;
+use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\Prescription\LoggedWork;
-use PruningHook\Core\Prescription\Outcome;
 use Throwable;
 
 /**

@@ -10,15 +10,15 @@ use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\LoggedWork;
+use PruningHook\Core\Plant\Outcome;
+use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\Observation;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\SeasonReader;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Contradictions;
-use PruningHook\Core\Prescription\LoggedWork;
-use PruningHook\Core\Prescription\Outcome;
-use PruningHook\Core\Prescription\Plant;
-use PruningHook\Core\Prescription\StemCount;
 use PruningHook\Core\Units\Doubt;
 
 /**

@@ -9,7 +9,7 @@ use App\Models\Concerns\InOneStroke;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\Prescription\Outcome;
+use PruningHook\Core\Plant\Outcome;
 
 /**
  * What was done: the line of the record that next year's decisions come from.

@@ -10,11 +10,11 @@ use Illuminate\Http\Request;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\FloweringWood;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\Prescriber;
 
 /** What the plant book is narrowed to: a name, the wood it flowers on, its habit, or a month in which it is best pruned. */

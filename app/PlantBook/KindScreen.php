@@ -15,11 +15,11 @@ use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Drawing\Ring;
 use PruningHook\Core\Planning\PlantYear;
+use PruningHook\Core\Plant\Plant as CorePlant;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\CutOn;
-use PruningHook\Core\Prescription\Plant as CorePlant;
 use PruningHook\Core\Prescription\Prescriber;
 
 /** A kind's page: its year in one of the firm's gardens, its tasks, schools and sources. */

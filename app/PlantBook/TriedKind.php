@@ -11,9 +11,9 @@ use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Planning\PlantYear;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\Prescriber;
 
 /** Works a kind out at every garden of the firm and at the reference sites before it is kept, so that no slip is found by a crew. */

@@ -18,7 +18,7 @@ use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Planning\PlantYear;
 use PruningHook\Core\Planning\Urgency;
-use PruningHook\Core\Prescription\Outcome;
+use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Prescription\SeasonTask;
 use stdClass;
 

@@ -14,10 +14,10 @@ use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Drawing\Ring;
 use PruningHook\Core\Planning\Urgency;
+use PruningHook\Core\Plant\Plant as CorePlant;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\CutOn;
-use PruningHook\Core\Prescription\Plant as CorePlant;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Task;
 

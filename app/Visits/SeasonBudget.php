@@ -8,8 +8,8 @@ use App\Bridge\CorePlants;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
 use PruningHook\Core\Amount\Budget;
+use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\Prescription\LoggedWork;
 
 /** How much of a plant may still go when a task of its season is done. */
 final readonly class SeasonBudget

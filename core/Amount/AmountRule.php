@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Amount;
 
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Kind;
-use PruningHook\Core\Prescription\Plant;
 
 /** Works out how much, for one plant of a kind. */
 interface AmountRule

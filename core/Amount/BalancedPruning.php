@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\Kind;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Reason;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Amount;
 
-use PruningHook\Core\Prescription\LoggedWork;
+use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Reason;
 
 /**

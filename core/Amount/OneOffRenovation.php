@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Amount;
 
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Kind;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Reason;
 
 /** Two thirds of an old, congested fruit bush at once, which is done at the price of a year's crop. */

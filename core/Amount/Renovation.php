@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Amount;
 
+use PruningHook\Core\Plant\LoggedWork;
+use PruningHook\Core\Plant\Outcome;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Kind;
-use PruningHook\Core\Prescription\LoggedWork;
-use PruningHook\Core\Prescription\Outcome;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Reason;
 
 /**

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\Kind;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Reason;
 
 /** A number of stems the kind is best kept to; where this plant's stems are counted, also how many that takes out. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Amount;
 
-use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Plant\Plant;
 
 /** The removal budget over the years: what went by the record, what may go, and what is already planned to go. */
 final readonly class YearsBudget

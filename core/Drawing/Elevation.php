@@ -8,8 +8,8 @@ use PruningHook\Core\Amount\ClearStem;
 use PruningHook\Core\Amount\FloweringHeight;
 use PruningHook\Core\Amount\ReduceHeight;
 use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Kind;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Units\Length;
 

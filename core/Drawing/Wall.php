@@ -6,10 +6,10 @@ namespace PruningHook\Core\Drawing;
 
 use PruningHook\Core\Amount\Positions;
 use PruningHook\Core\Amount\Wires;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\PlantBook\Kind;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\Task;
 
 /**

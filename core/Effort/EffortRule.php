@@ -6,10 +6,10 @@ namespace PruningHook\Core\Effort;
 
 use PruningHook\Core\Amount\Working;
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\Outcome;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\Kind;
-use PruningHook\Core\Prescription\Outcome;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Reason;
 
 /**

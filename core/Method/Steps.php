@@ -6,8 +6,8 @@ namespace PruningHook\Core\Method;
 
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Kind;
-use PruningHook\Core\Prescription\Plant;
 
 /** Puts the steps of a task into the order of work: clean, suckers, the method's own, the kind's own, clear up. */
 final readonly class Steps

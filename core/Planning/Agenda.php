@@ -8,9 +8,9 @@ use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Task;
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace PruningHook\Core\Planning;
 
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\Prescription\LoggedWork;
-use PruningHook\Core\Prescription\Outcome;
+use PruningHook\Core\Plant\LoggedWork;
+use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Prescription\SeasonTask;
 
 /** One task of one plant, as it stands on a day. */

@@ -11,10 +11,10 @@ use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\Prescriber;
 
 /** A stretch of one plant's time, gathered for drawing: tasks, closures, bloom, visits and today. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\PlantBook;
 
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\Circumstances;
 
 /**
  * When a piece of knowledge holds: `{winter: cold}`, `{vine-system: [spur, cane]}`, `{from_year: 3}`. Every line must

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\PlantBook;
 
+use PruningHook\Core\Plant\Circumstances;
+
 /**
  * A piece of knowledge that holds only under a condition.
  *

@@ -8,6 +8,7 @@ use PruningHook\Core\Amount\AmountRule;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Effort\EffortRule;
+use PruningHook\Core\Plant\Circumstances;
 
 /** One task of a kind's year, as the plant book knows it, before it meets a plant, a site and a school. */
 final readonly class TaskRule

@@ -13,6 +13,7 @@ use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\OutsideWindow;
 use PruningHook\Core\PlantBook\PlantBook;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Prescription;
 
+use PruningHook\Core\Plant\LoggedWork;
+use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\PlantBook\PairedTask;
 use PruningHook\Core\Reason;
 

@@ -7,11 +7,11 @@ namespace PruningHook\Core\Regrowth;
 use PruningHook\Core\Amount\FloweringHeight;
 use PruningHook\Core\Amount\ReduceHeight;
 use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\FloweringWood;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\Task;
 
 /**

@@ -8,11 +8,11 @@ use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\TaskRule;
-use PruningHook\Core\Prescription\Plant;
 
 /** The cautions that stand at a task: what the kind, the plant's height, the place and the time of year call for. */
 final readonly class Cautions

@@ -8,7 +8,7 @@ use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\StemsToKeep;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Fault;
-use PruningHook\Core\PlantBook\Circumstances;
+use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\PlantBook\Conditional;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Kind;

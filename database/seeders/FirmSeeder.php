@@ -15,11 +15,11 @@ use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Planning\Agenda;
 use PruningHook\Core\Planning\DueTask;
+use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\Prescriber;
-use PruningHook\Core\Prescription\StemCount;
 
 /**
  * An invented firm of any size, to measure with: gardens in two counties, forty plants each, two seasons logged, visits

@@ -11,7 +11,7 @@ use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
-use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Plant\Plant;
 use Tests\Support\Prescribing;
 use Tests\Support\Sites;
 use Tests\Support\TestBook;

@@ -9,7 +9,7 @@ use App\Exchange\JsonSchema;
 use App\Exchange\PrescribeInput;
 use App\PlantBook\PlantBookFiles;
 use Illuminate\Console\Command;
-use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Prescription;
 use PruningHook\Core\Prescription\Task;

@@ -13,11 +13,11 @@ use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\CutOn;
 use PruningHook\Core\Prescription\CutVerdict;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Reason;
 

@@ -7,10 +7,10 @@ namespace PruningHook\Core\Prescription\Days;
 use PruningHook\Core\Amount\Budget;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\KindYear;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\TaskRule;
-use PruningHook\Core\Prescription\Plant;
 use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Weather\Forecast;
 

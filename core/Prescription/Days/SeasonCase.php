@@ -6,9 +6,9 @@ namespace PruningHook\Core\Prescription\Days;
 
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\KindYear;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\TaskRule;
-use PruningHook\Core\Prescription\Plant;
 
 /** One plant in one season: what all its days share, gathered once for the 365 of them. */
 final readonly class SeasonCase

@@ -8,8 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\Positions;
-use PruningHook\Core\Prescription\Plant;
-use PruningHook\Core\Prescription\StemCount;
+use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\Units\Length;
 use Tests\Support\Prescribing;
 

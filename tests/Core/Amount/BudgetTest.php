@@ -9,10 +9,10 @@ use PruningHook\Core\Amount\Budget;
 use PruningHook\Core\Amount\Renovation;
 use PruningHook\Core\Amount\YearsBudget;
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\Prescription\LoggedWork;
-use PruningHook\Core\Prescription\Outcome;
-use PruningHook\Core\Prescription\Plant;
-use PruningHook\Core\Prescription\StemCount;
+use PruningHook\Core\Plant\LoggedWork;
+use PruningHook\Core\Plant\Outcome;
+use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\StemCount;
 use Tests\Support\Prescribing;
 
 /** How much may go, what has gone, what is left, and what is planned to go. */

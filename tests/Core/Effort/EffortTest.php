@@ -7,11 +7,11 @@ namespace Tests\Core\Effort;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Effort\EffortRule;
+use PruningHook\Core\Plant\LoggedWork;
+use PruningHook\Core\Plant\Outcome;
+use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\Entry;
-use PruningHook\Core\Prescription\LoggedWork;
-use PruningHook\Core\Prescription\Outcome;
-use PruningHook\Core\Prescription\Plant;
-use PruningHook\Core\Prescription\StemCount;
 use Tests\Support\TestBook;
 
 /** Minutes: a usual rate, then what this plant has really taken. Rates are common practice, no source. */

@@ -8,9 +8,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Method\Methods;
+use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\TaskRule;
-use PruningHook\Core\Prescription\Plant;
-use PruningHook\Core\Prescription\StemCount;
 use Tests\Support\Prescribing;
 use Tests\Support\TestBook;
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Method;
 
 use PHPUnit\Framework\TestCase;
-use PruningHook\Core\Prescription\Plant;
-use PruningHook\Core\Prescription\StemCount;
+use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\StemCount;
 use Tests\Support\Prescribing;
 
 /** What a crew brings. All of it common practice of the trade. */

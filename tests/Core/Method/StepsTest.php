@@ -11,7 +11,7 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\Method\Method;
 use PruningHook\Core\Method\Methods;
 use PruningHook\Core\Method\Steps;
-use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Plant\Plant;
 use Tests\Support\TestBook;
 
 /** The order of work on one plant: clean, suckers, what was missed, the method, the kind's own, clear up. */

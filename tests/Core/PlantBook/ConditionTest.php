@@ -8,7 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Fault;
-use PruningHook\Core\PlantBook\Circumstances;
+use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\PlantBook\Condition;
 use PruningHook\Core\PlantBook\Conditional;
 use PruningHook\Core\PlantBook\Entry;

@@ -12,8 +12,8 @@ use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\WinterClass;
-use PruningHook\Core\Prescription\Plant;
-use PruningHook\Core\Prescription\StemCount;
+use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\StemCount;
 use Tests\Support\Prescribing;
 use Tests\Support\TestBook;
 

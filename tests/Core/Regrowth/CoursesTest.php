@@ -6,7 +6,7 @@ namespace Tests\Core\Regrowth;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Regrowth\Course;
 use PruningHook\Core\Regrowth\Courses;
 use Tests\Support\Prescribing;

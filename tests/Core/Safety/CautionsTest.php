@@ -8,7 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Fault;
-use PruningHook\Core\Prescription\Plant;
+use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Safety\Cautions;
 use Tests\Support\Prescribing;
 use Tests\Support\Sites;

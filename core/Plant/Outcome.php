@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PruningHook\Core\Prescription;
+namespace PruningHook\Core\Plant;
 
 /** How a task on a visit ended. */
 enum Outcome: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PruningHook\Core\Prescription;
+namespace PruningHook\Core\Plant;
 
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PruningHook\Core\PlantBook;
+namespace PruningHook\Core\Plant;
 
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Practice\Choice;
