@@ -18,7 +18,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->append(Compressed::class);
         $middleware->redirectGuestsTo('/sign-in');
-        $middleware->redirectUsersTo('/');
+        $middleware->redirectUsersTo(static fn (Request $request): string => $request->user()?->home() ?? '/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'password_confirmation']);

@@ -48,6 +48,12 @@ final class User extends Authenticatable
         return $this->role === Role::Planner;
     }
 
+    /** The page a day begins on: the whole season at the desk, the crew's round in the garden. */
+    public function home(): string
+    {
+        return $this->isPlanner() ? '/' : '/round';
+    }
+
     public function leads(?int $crewId): bool
     {
         return $this->role === Role::Lead && $crewId !== null && $this->crew_id === $crewId;

@@ -119,8 +119,8 @@ final class RolesTest extends FeatureTestCase
 
     public function test_signed_in_people_are_not_asked_to_sign_in(): void
     {
-        $this->actingAs($this->hand())->get('/sign-in')->assertRedirect('/');
-        $this->actingAs($this->hand())->get('/forgotten')->assertRedirect('/');
+        $this->actingAs($this->hand())->get('/sign-in')->assertRedirect('/round');
+        $this->actingAs($this->planner())->get('/forgotten')->assertRedirect('/');
     }
 
     private function address(string $name): string

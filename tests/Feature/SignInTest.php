@@ -17,6 +17,17 @@ final class SignInTest extends FeatureTestCase
         $this->assertAuthenticatedAs($user);
     }
 
+    public function test_a_hand_begins_on_the_round_and_comes_to_a_page_that_was_asked_for(): void
+    {
+        $user = $this->hand();
+        $right = ['email' => $user->email, 'password' => 'secateurs'];
+        $this->get('/');
+        $this->post('/sign-in', $right)->assertRedirect('/round');
+        $this->post('/sign-out');
+        $this->get('/gardens?q=mill');
+        $this->post('/sign-in', $right)->assertRedirect('/gardens?q=mill');
+    }
+
     public function test_a_wrong_password_says_so_beside_the_field(): void
     {
         $user = $this->planner();

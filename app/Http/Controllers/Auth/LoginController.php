@@ -5,17 +5,26 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Auth;
 
 use App\Http\Controllers\Controller;
+use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Foundation\Auth\AuthenticatesUsers;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 
 final class LoginController extends Controller
 {
     use AuthenticatesUsers;
 
-    protected string $redirectTo = '/';
-
     public function showLoginForm(): View
     {
         return view('auth.sign-in');
+    }
+
+    /** Whoever only opened the door, and asked for no page in particular, is taken to where the day begins. */
+    protected function authenticated(Request $request, User $user): RedirectResponse
+    {
+        $asked = $request->session()->pull('url.intended');
+
+        return redirect()->to(is_string($asked) && $asked !== url('/') ? $asked : $user->home());
     }
 }
