@@ -11,6 +11,7 @@ use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\KindNames;
 use PruningHook\Core\PlantBook\KindReader;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\Recipes;
 use PruningHook\Core\PlantBook\RemovalCaps;
 use PruningHook\Core\PlantBook\Sources;
 use PruningHook\Core\Practice\SchoolQuestion;
@@ -43,8 +44,8 @@ final readonly class PlantBookFiles
     public function read(array $own = []): PlantBook
     {
         [$names, $folded, $entries] = $this->compiled();
-        [$questions, $cautions, $sources, $figures, $caps] = $this->general();
-        $reader = KindReader::with($sources);
+        [$questions, $cautions, $sources, $figures, $recipes, $caps] = $this->general();
+        $reader = KindReader::with($sources, $recipes);
         $ours = [];
         $putAside = [];
         foreach ($own as $id => $entry) {
@@ -63,7 +64,7 @@ final readonly class PlantBookFiles
             $names,
             $folded,
             new WrittenKinds($entries, $ours, $reader),
-            $questions, $cautions, $sources, $figures, $caps, $putAside, $this->mark(),
+            $questions, $cautions, $sources, $figures, $recipes, $caps, $putAside, $this->mark(),
         );
     }
 
@@ -74,7 +75,8 @@ final readonly class PlantBookFiles
      */
     public function readAll(): PlantBook
     {
-        $reader = KindReader::with(Sources::of($this->sources($this->decoded()['sources.yaml'] ?? [])));
+        $sources = Sources::of($this->sources($this->decoded()['sources.yaml'] ?? []));
+        $reader = KindReader::with($sources, $this->readRecipes($sources));
         $kinds = [];
         foreach ($this->kinds() as [$file, $kind]) {
             $kinds[] = $this->told($file, fn (): Kind => $reader->read(Entry::of($this->withGeneral($kind))), $kind);
@@ -99,22 +101,34 @@ final readonly class PlantBookFiles
     }
 
     /**
-     * What holds for all kinds: questions, cautions, sources, figures and caps.
+     * What holds for all kinds: questions, cautions, sources, figures, recipes and caps.
      *
-     * @return array{array<string, SchoolQuestion>, array<string, string>, Sources, Figures, RemovalCaps}
+     * @return array{array<string, SchoolQuestion>, array<string, string>, Sources, Figures, Recipes, RemovalCaps}
      */
     private function general(): array
     {
         $files = $this->decoded();
         $sources = Sources::of($this->sources($files['sources.yaml'] ?? []));
+        $recipes = $this->readRecipes($sources);
 
         return [
             $this->told('schools.yaml', fn () => $this->questions(Entry::of($files['schools.yaml'] ?? []))),
             $this->cautions($files['cautions.yaml'] ?? []),
             $sources,
             $this->told('figures.yaml', static fn () => Figures::fromEntry(Entry::of($files['figures.yaml'] ?? [])->entry('figures'), $sources)),
-            $this->told('general.yaml', static fn () => RemovalCaps::fromEntry(Entry::of($files['general.yaml'] ?? [])->entry('removal_caps'), $sources)),
+            $recipes,
+            $this->told('general.yaml', static fn () => RemovalCaps::fromEntry(Entry::of($files['general.yaml'] ?? [])->entry('removal_caps'), $sources, $recipes)),
         ];
+    }
+
+    /** @throws Fault naming the file, and what in it is not there */
+    private function readRecipes(Sources $sources): Recipes
+    {
+        return Recipes::read(
+            array_map(static fn (array $recipe): Entry => Entry::of($recipe), $this->recipes()),
+            Entry::of($this->decoded()['lines.yaml'] ?? []),
+            $sources,
+        );
     }
 
     /**
@@ -144,6 +158,18 @@ final readonly class PlantBookFiles
         return [array_map(static fn (array $names): KindNames => new KindNames(...$names), $kept[0]), $kept[1], $kept[2]];
     }
 
+    /**
+     * The recipes as decoded, by file.
+     *
+     * @return array<string, array<array-key, mixed>>
+     *
+     * @throws Fault when a file is not YAML
+     */
+    public function recipes(): array
+    {
+        return array_filter($this->decoded(), static fn (string $file): bool => str_starts_with($file, 'recipes/'), ARRAY_FILTER_USE_KEY);
+    }
+
     /** A mark of the book as it is: it changes with every change of a file. */
     public function mark(): string
     {
@@ -160,7 +186,7 @@ final readonly class PlantBookFiles
      */
     private function paths(): array
     {
-        $paths = [...glob($this->folder.'/*.yaml') ?: [], ...glob($this->folder.'/kinds/*.yaml') ?: []];
+        $paths = array_merge(...array_map(fn (string $files): array => glob($this->folder.$files) ?: [], ['/*.yaml', '/kinds/*.yaml', '/recipes/*.yaml']));
 
         return $paths === [] ? throw new Fault("no plant book files in $this->folder") : $paths;
     }

@@ -15,6 +15,7 @@ final readonly class StemsToKeep implements AmountRule
 {
     private function __construct(
         private Amount $keep,
+        private bool $oldGo,
         private string $source,
     ) {
     }
@@ -24,7 +25,7 @@ final readonly class StemsToKeep implements AmountRule
     {
         $unit = $entry->string('unit', 'stems');
 
-        return new self(Amount::of($unit.' to keep', $unit, $entry->whole('min'), $entry->whole('target'), $entry->whole('max')), $source);
+        return new self(Amount::of($unit.' to keep', $unit, $entry->whole('min'), $entry->whole('target'), $entry->whole('max')), $entry->bool('old_go', false), $source);
     }
 
     /** The number itself: fewest, wanted and most. */
@@ -44,10 +45,19 @@ final readonly class StemsToKeep implements AmountRule
             ));
         }
         $all = $plant->stems->all();
+        // Canes that have fruited go whatever the number; of the others those that are too many.
+        [$go, $of] = $this->oldGo ? [$plant->stems->old, $plant->stems->young] : [0, $all];
         $out = Amount::of(
             $keep->unit.' to take out', $keep->unit,
-            max(0, $all - $keep->max), max(0, $all - $keep->target), max(0, $all - $keep->min),
+            $go + max(0, $of - $keep->max), $go + max(0, $of - $keep->target), $go + max(0, $of - $keep->min),
         );
+        if ($this->oldGo) {
+            return Amounts::of([$keep, $out], Reason::of(
+                ucfirst($keep->what),
+                sprintf('all %d that have fruited go, and of the %d new ones those above %s', $go, $of, $keep->inWords()),
+                $this->source,
+            ))->with(Working::of($keep->unit.' to take out', 'fruited + (new - wanted, none below nothing)', "$go + ($of - $keep->target)", (string) $out->target, $this->source));
+        }
 
         return Amounts::of([$keep, $out], Reason::of(
             ucfirst($keep->what),

@@ -35,7 +35,7 @@ final readonly class VineArm
 
     public static function isFor(Task $task): bool
     {
-        return in_array($task->methodKey, ['vine-spur', 'vine-cane', 'balanced'], true);
+        return ($task->amount('buds per cane') ?? $task->amount('nodes per spur') ?? $task->amount('buds per new cane')) !== null;
     }
 
     /**

@@ -7,17 +7,18 @@ namespace PruningHook\Core\Method;
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\Thirds;
 use PruningHook\Core\Amount\Working;
+use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\PlantBook\Conditional;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\Recipe;
 use PruningHook\Core\PlantBook\TaskRule;
 
 /** Packs the kit for one task of one plant: tools by the thickest wood, ties by the length to be tied, and so on. */
 final readonly class Packing
 {
-    private const SHEARED = ['shear', 'quick-shear'];
-
     private function __construct(private Figures $figures)
     {
     }
@@ -30,19 +31,19 @@ final readonly class Packing
     /**
      * @param  int  $debrisLitres  as `debris` works them out
      */
-    public function for(Plant $plant, Kind $kind, TaskRule $task, Method $method, int $debrisLitres): Kit
+    public function for(Plant $plant, Kind $kind, TaskRule $task, Recipe $recipe, Circumstances $circumstances, int $debrisLitres): Kit
     {
         $height = $plant->heightMm ?? $kind->typicalHeightMm;
 
         return Kit::of(
-            $this->tools($kind, $method, $height, $this->needsLadder($height)),
+            $this->tools($kind, $recipe, $height, $this->needsLadder($height)),
             $this->people($plant, $kind, $task),
-            $this->gear($kind),
-            $this->materials($plant, $kind, $method, $height),
+            $this->gear($kind, $recipe),
+            $this->materials($plant, $kind, $recipe, $height),
             $debrisLitres,
-            $kind->aftercare,
-            $this->followUps($plant, $kind, $task),
-            $this->skills($plant, $kind, $method->key()),
+            $recipe->feeds ? $kind->aftercare : [],
+            self::followUps($kind, $task, $recipe, $circumstances),
+            $this->skills($plant, $kind, $recipe),
         );
     }
 
@@ -54,19 +55,18 @@ final readonly class Packing
     }
 
     /**
-     * What the hands must be able to handle, by the height to be reached, the thickest wood and the method.
+     * What the hands must be able to handle, by the height to be reached, the thickest wood and the recipe.
      *
      * @return list<string> of `ladder`, `saw` and `shears`
      */
-    public function skills(Plant $plant, Kind $kind, string $methodKey): array
+    public function skills(Plant $plant, Kind $kind, Recipe $recipe): array
     {
         $height = $plant->heightMm ?? $kind->typicalHeightMm;
-        $sheared = in_array($methodKey, self::SHEARED, true);
 
         return array_keys(array_filter([
             'ladder' => $this->needsLadder($height),
-            'saw' => ! $sheared && $this->thickest($kind, $height) > $this->figures->number(Figure::LoppersTo),
-            'shears' => $sheared,
+            'saw' => ! $recipe->shears && $this->thickest($kind, $height) > $this->figures->number(Figure::LoppersTo),
+            'shears' => $recipe->shears,
         ]));
     }
 
@@ -93,13 +93,13 @@ final readonly class Packing
      * @param  list<Amount>  $amounts
      * @return array{int, Working} litres, and how they came about
      */
-    public function debris(Plant $plant, Kind $kind, Method $method, array $amounts, int $capPercent): array
+    public function debris(Plant $plant, Kind $kind, Recipe $recipe, array $amounts, int $capPercent): array
     {
         $height = ($plant->heightMm ?? $kind->typicalHeightMm) / 1000;
         $spread = ($plant->spreadMm ?? (int) ($height * 600)) / 1000;
         $share = self::share($amounts, $capPercent, $height * 1000);
         $loose = $this->figures->number(Figure::CuttingsPerRoom) / 100;
-        if ($plant->runMm !== null && in_array($method->key(), self::SHEARED, true)) {
+        if ($plant->runMm !== null && $recipe->shears) {
             // Both faces and the top of a hedge, each to the depth of the season's growth.
             $depth = $this->figures->number(Figure::TrimDepth) / 1000;
             $litres = (int) ceil(($plant->runMm / 1000) * (2 * $height + 0.6) * $depth * $loose * 1000);
@@ -131,14 +131,14 @@ final readonly class Packing
     }
 
     /** @return list<string> */
-    private function tools(Kind $kind, Method $method, int $heightMm, bool $ladder): array
+    private function tools(Kind $kind, Recipe $recipe, int $heightMm, bool $ladder): array
     {
         $thickest = $this->thickest($kind, $heightMm);
-        $tools = in_array($method->key(), self::SHEARED, true) ? ['shears', 'line and pegs'] : ['bypass secateurs'];
-        if (! in_array($method->key(), self::SHEARED, true) && $thickest > $this->figures->number(Figure::SecateursTo)) {
+        $tools = $recipe->shears ? ['shears', 'line and pegs'] : ['bypass secateurs'];
+        if (! $recipe->shears && $thickest > $this->figures->number(Figure::SecateursTo)) {
             $tools[] = sprintf('loppers (wood to about %d mm)', min($thickest, $this->figures->number(Figure::LoppersTo)));
         }
-        if (! in_array($method->key(), self::SHEARED, true) && $thickest > $this->figures->number(Figure::LoppersTo)) {
+        if (! $recipe->shears && $thickest > $this->figures->number(Figure::LoppersTo)) {
             $tools[] = sprintf('pruning saw (wood to about %d mm)', $thickest);
         }
 
@@ -146,9 +146,9 @@ final readonly class Packing
     }
 
     /** @return list<string> */
-    private function gear(Kind $kind): array
+    private function gear(Kind $kind, Recipe $recipe): array
     {
-        $gear = ['eye protection', $kind->has('thorny') ? 'thorn-proof gloves and sleeves' : 'gloves'];
+        $gear = ['eye protection', $kind->has('thorny') ? 'thorn-proof gloves and sleeves' : 'gloves', ...$recipe->gear];
         foreach (['irritant-sap' => 'long sleeves against the sap', 'irritant-hairs' => 'goggles and a dust mask', 'sharp-leaves' => 'long sleeves'] as $caution => $needs) {
             if (in_array($caution, $kind->cautions, true)) {
                 $gear[] = $needs;
@@ -159,9 +159,9 @@ final readonly class Packing
     }
 
     /** @return list<string> */
-    private function materials(Plant $plant, Kind $kind, Method $method, int $heightMm): array
+    private function materials(Plant $plant, Kind $kind, Recipe $recipe, int $heightMm): array
     {
-        if (! $kind->has('tied') && $method->key() !== 'train-and-tie') {
+        if (! $kind->has('tied') && ! $recipe->ties) {
             return [];
         }
         $length = max($heightMm, $plant->spreadMm ?? 0, $plant->runMm ?? 0);
@@ -171,26 +171,16 @@ final readonly class Packing
     }
 
     /** @return list<array{after_days: ?int, what: string}> */
-    private function followUps(Plant $plant, Kind $kind, TaskRule $task): array
+    private static function followUps(Kind $kind, TaskRule $task, Recipe $recipe, Circumstances $circumstances): array
     {
         $follow = [];
-        if ($task->stimulates) {
-            $follow[] = ['after_days' => 3, 'what' => 'Water it in if no rain has come'];
-            $follow[] = ['after_days' => 35, 'what' => 'Look for the first flush: three to six weeks after the cut'];
-        }
-        if ($plant->grafted ?? $kind->has('grafted')) {
-            $follow[] = ['after_days' => 120, 'what' => 'Look for suckers below the graft'];
-        }
-        if ($kind->has('tied')) {
-            $follow[] = ['after_days' => 150, 'what' => 'Check the ties: none may bite'];
+        foreach (Conditional::holding($recipe->followUps, $circumstances) as $each) {
+            $follow[] = ['after_days' => $each->afterDays, 'what' => $each->says];
         }
         if ($task->pair !== null) {
             $follow[] = ['after_days' => null, 'what' => 'The other pass: '.lcfirst($kind->tasks[$task->pair->task]->name ?? $task->pair->task)];
         }
-        if ($plant->stems !== null && $plant->stems->old > 0) {
-            $follow[] = ['after_days' => 365, 'what' => 'Next year\'s oldest stems, as marked'];
-        }
 
-        return [...$follow, ['after_days' => null, 'what' => 'Come back at bloom and judge: how high, how many']];
+        return $follow;
     }
 }

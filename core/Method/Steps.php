@@ -6,77 +6,85 @@ namespace PruningHook\Core\Method;
 
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\Plant\Plant;
-use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\Recipe;
+use PruningHook\Core\PlantBook\TaskRule;
 
-/** Puts the steps of a task into the order of work: clean, suckers, the method's own, the kind's own, clear up. */
+/**
+ * Tells a recipe's steps for one plant: the kind's own word where it has one, amounts in words. A step is left out where
+ * none of its wordings speaks of amounts that are known, or where there would be nothing of what it tells of.
+ */
 final readonly class Steps
 {
     /**
      * @param  list<Amount>  $amounts
-     * @param  list<string>  $ofTheKind  the plant book's own steps for the task
-     * @param  ?string  $missed  the step a missed pass before adds
+     * @param  ?string  $missed  the step a missed pass before adds, told once the plant is clean
      * @return list<string>
      */
     public static function for(
-        Method $method,
-        Kind $kind,
+        Recipe $recipe,
+        TaskRule $task,
         Plant $plant,
+        Circumstances $circumstances,
         array $amounts,
-        array $ofTheKind,
         ?string $missed,
     ): array {
         $steps = [];
-        if ($method->cleansFirst()) {
-            $steps[] = 'Start at the base: take out dead, diseased and damaged wood. It does not count against the amount.';
-            if ($plant->grafted ?? $kind->has('grafted')) {
-                $steps[] = 'Pull off suckers from below the graft where they begin.';
+        foreach (self::chosen($recipe, $task, $plant, $circumstances, $amounts) as $key => $says) {
+            if ($missed !== null && ! in_array($key, Recipe::CLEANING, true)) {
+                $steps[] = $missed;
+                $missed = null;
             }
+            $steps[] = strtr($says, self::slots($plant, $amounts));
         }
-        foreach ([...($missed === null ? [] : [$missed]), ...$method->steps($kind), ...$ofTheKind] as $step) {
-            $filled = self::fill(self::counted($step, $plant, $amounts), $amounts);
-            if ($filled !== null) {
-                $steps[] = $filled;
-            }
-        }
-        $steps[] = $method->cleansFirst()
-            ? 'Clear up every cutting; diseased wood leaves the garden and never goes to compost. Disinfect the blades before the next plant.'
-            : 'Clear up every cutting.';
 
         return $steps;
     }
 
     /**
-     * `{old of all}` becomes "3 of the 9 old stems" where they are counted.
+     * The wordings that are used, their slots not yet filled: `{buds per lateral}` stands for all of an amount,
+     * `{=buds per lateral}` for its target alone, `{old of all}` for "3 of the 9 old stems".
      *
      * @param  list<Amount>  $amounts
+     * @return array<string, string> by the step's key, in order
      */
-    private static function counted(string $step, Plant $plant, array $amounts): string
+    public static function chosen(Recipe $recipe, TaskRule $task, Plant $plant, Circumstances $circumstances, array $amounts): array
     {
-        foreach ($amounts as $amount) {
-            if ($amount->what === Thirds::TAKE && $plant->stems !== null) {
-                return str_replace('{old of all}', sprintf('%d of the %d old stems', $amount->target, $plant->stems->old), $step);
+        $known = self::slots($plant, $amounts);
+        $chosen = [];
+        foreach ($recipe->steps as $key => $wording) {
+            foreach (($task->steps[$key] ?? $wording)->for($circumstances) as $says) {
+                if (! str_contains(strtr($says, $known), '{')) {
+                    $chosen[$key] = $says;
+
+                    break;
+                }
             }
         }
 
-        return $step;
+        return $chosen;
     }
 
     /**
-     * The step with its amounts in words, or null where it speaks of an amount that is not known.
+     * What fills each slot. An amount that can only be none of a thing fills nothing: no step tells of it.
      *
      * @param  list<Amount>  $amounts
+     * @return array<string, string>
      */
-    private static function fill(string $step, array $amounts): ?string
+    private static function slots(Plant $plant, array $amounts): array
     {
+        $slots = [];
         foreach ($amounts as $amount) {
-            $step = str_replace(
-                ['{'.$amount->what.'}', '{='.$amount->what.'}'],
-                [$amount->inWords(), $amount->targetInWords()],
-                $step,
-            );
+            if ($amount->max > 0) {
+                $slots['{'.$amount->what.'}'] = $amount->inWords();
+                $slots['{='.$amount->what.'}'] = $amount->targetInWords();
+            }
+            if ($amount->what === Thirds::TAKE && $plant->stems !== null && $amount->target > 0) {
+                $slots['{old of all}'] = sprintf('%d of the %d old stems', $amount->target, $plant->stems->old);
+            }
         }
 
-        return str_contains($step, '{') ? null : $step;
+        return $slots;
     }
 }

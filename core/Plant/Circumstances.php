@@ -19,9 +19,12 @@ final readonly class Circumstances
         private ?string $form,
         private ?string $aim,
         private ?bool $grafted,
+        /** @var list<string> of its kind */
+        private array $traits,
     ) {
     }
 
+    /** @param  list<string>  $traits  of its kind: `opposite-buds`, `tied` */
     public static function of(
         WinterClass $winter,
         Practice $practice,
@@ -29,13 +32,19 @@ final readonly class Circumstances
         ?string $form = null,
         ?string $aim = null,
         ?bool $grafted = null,
+        array $traits = [],
     ): self {
-        return new self($winter, $practice, $yearInGround, $form, $aim, $grafted);
+        return new self($winter, $practice, $yearInGround, $form, $aim, $grafted, $traits);
     }
 
     public function choice(string $question): Choice
     {
         return $this->practice->inForce($question);
+    }
+
+    public function has(string $trait): bool
+    {
+        return in_array($trait, $this->traits, true);
     }
 
     /** The plant's answer to a condition's key, or null where it is not known. */

@@ -13,7 +13,7 @@ use PruningHook\Core\Plant\Circumstances;
  */
 final readonly class Condition
 {
-    public const FACTS = ['winter', 'form', 'aim', 'grafted'];
+    public const FACTS = ['winter', 'form', 'aim', 'grafted', 'trait'];
 
     /** @var array<string, list<string>> what each line excludes, of those that do */
     private array $excluded;
@@ -41,6 +41,11 @@ final readonly class Condition
         return new self($wanted, $entry->int('from_year'), $entry->int('to_year'));
     }
 
+    public static function always(): self
+    {
+        return new self([], null, null);
+    }
+
     public function holds(Circumstances $plant): bool
     {
         if ($this->wanted === [] && $this->fromYear === null && $this->toYear === null) {
@@ -51,6 +56,16 @@ final readonly class Condition
             return false;
         }
         foreach ($this->wanted as $key => $values) {
+            if ($key === 'trait') {
+                // A kind has several: each must be there.
+                foreach ($values as $trait) {
+                    if (! $plant->has($trait)) {
+                        return false;
+                    }
+                }
+
+                continue;
+            }
             $answer = $plant->answer($key);
             // A value written `!renewal` holds for every answer but that one, none at all included.
             if (! in_array($answer, $values, true) && (! isset($this->excluded[$key]) || in_array($answer, $this->excluded[$key], true))) {
@@ -59,6 +74,23 @@ final readonly class Condition
         }
 
         return true;
+    }
+
+    /**
+     * What it looks at, with the values it names: `['aim' => ['renewal']]`, `['year' => ['1', '3']]` with the first year it
+     * holds in and the first it no longer does.
+     *
+     * @return array<string, list<string>>
+     */
+    public function looksAt(): array
+    {
+        $named = array_map(
+            static fn (array $values): array => array_map(static fn (string $value): string => ltrim($value, '!'), $values),
+            $this->wanted,
+        );
+        $years = [...($this->fromYear === null ? [] : [$this->fromYear]), ...($this->toYear === null ? [] : [$this->toYear + 1])];
+
+        return $years === [] ? $named : [...$named, 'year' => array_map(strval(...), $years)];
     }
 
     /**

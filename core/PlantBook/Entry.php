@@ -30,6 +30,17 @@ final readonly class Entry
         return isset($this->data[$key]);
     }
 
+    /** True where the value is exactly this one. */
+    public function is(string $key, mixed $value): bool
+    {
+        return ($this->data[$key] ?? null) === $value;
+    }
+
+    public function isText(string $key): bool
+    {
+        return is_string($this->data[$key] ?? null);
+    }
+
     /** @throws Fault when missing or not text */
     public function string(string $key, ?string $default = null): string
     {

@@ -10,18 +10,17 @@ use PruningHook\Core\Calendar\Phenology;
 use PruningHook\Core\Calendar\WindowRule;
 use PruningHook\Core\Effort\EffortRule;
 use PruningHook\Core\Fault;
-use PruningHook\Core\Method\Methods;
 
 /** Turns a decoded plant book entry into a Kind. The file has passed the schema; this catches what a schema cannot. */
 final readonly class KindReader
 {
-    private function __construct(private Sources $sources)
+    private function __construct(private Sources $sources, private Recipes $recipes)
     {
     }
 
-    public static function with(Sources $sources): self
+    public static function with(Sources $sources, Recipes $recipes): self
     {
-        return new self($sources);
+        return new self($sources, $recipes);
     }
 
     /** @throws Fault naming the place in the entry */
@@ -84,16 +83,17 @@ final readonly class KindReader
     private function task(Entry $task): TaskRule
     {
         $when = Condition::fromEntry($task->entry('when'));
+        $methods = $this->conditionals($task, 'methods', fn (Entry $entry): string => $this->method($entry));
 
         return TaskRule::of(
             key: $task->string('key'),
             name: $task->string('name'),
             // A new plant is only cleaned in its first year, unless the book says otherwise.
             when: $when->fromYearAtLeast(2),
-            methods: $this->conditionals($task, 'methods', fn (Entry $entry): string => $this->method($entry)),
+            methods: $methods,
             windows: $this->conditionals($task, 'windows', $this->window(...)),
             amounts: $this->conditionals($task, 'amounts', fn (Entry $entry) => AmountRules::fromEntry($entry, $this->source($entry))),
-            steps: $this->conditionals($task, 'steps', static fn (Entry $entry): string => $entry->string('text')),
+            steps: $this->steps($task, $methods),
             effort: EffortRule::fromEntry($task->entry('minutes')),
             pair: $task->has('pair') ? $this->pair($task->entry('pair')) : null,
             early: $task->has('early') ? $this->outside($task->entry('early')) : null,
@@ -123,11 +123,33 @@ final readonly class KindReader
     private function method(Entry $entry): string
     {
         $key = $entry->string('use');
-        if (Methods::find($key) === null) {
-            throw $entry->fault('use', sprintf('"%s" is not a method', $key));
+        if (! $this->recipes->has($key)) {
+            throw $entry->fault('use', sprintf('"%s" is not a recipe', $key));
         }
 
         return $key;
+    }
+
+    /**
+     * @param  list<Conditional<string>>  $methods
+     * @return array<string, Wording> by key
+     */
+    private function steps(Entry $task, array $methods): array
+    {
+        $known = [];
+        foreach ($methods as $method) {
+            $known += $this->recipes->get($method->value)->steps;
+        }
+        $own = $task->entry('steps');
+        $steps = [];
+        foreach ($own->keys() as $key) {
+            if (! isset($known[$key])) {
+                throw $own->fault($key, 'no recipe of this task has such a step');
+            }
+            $steps[$key] = Wording::own($own, $key);
+        }
+
+        return $steps;
     }
 
     private function window(Entry $entry): TaskWindow

@@ -7,35 +7,34 @@ namespace PruningHook\Core\PlantBook;
 use PruningHook\Core\Fault;
 
 /**
- * How much of a plant's live growth may go in a season, in per cent: by the kind where the book says so, else by the
- * method where a method takes all there is by design, else by habit.
+ * How much of a plant's live growth may go in a season, in per cent: by the recipe where it says so (some take all there
+ * is by design), else by the kind, else by habit.
  */
 final readonly class RemovalCaps
 {
     /**
      * @param  array<string, array{int, string}>  $byHabit  per cent and source
-     * @param  array<string, array{int, string}>  $byMethod
      */
     private function __construct(
         private array $byHabit,
-        private array $byMethod,
+        private Recipes $recipes,
     ) {
     }
 
-    public static function fromEntry(Entry $caps, Sources $sources): self
+    public static function fromEntry(Entry $caps, Sources $sources, Recipes $recipes): self
     {
-        return new self(self::read($caps->entry('by_habit'), $sources), self::read($caps->entry('by_method'), $sources));
+        return new self(self::read($caps->entry('by_habit'), $sources), $recipes);
     }
 
     /**
-     * @param  ?string  $method  the method's key, or null for any cut at all
+     * @param  ?string  $recipe  its key, or null for any cut at all
      * @return array{int, string} per cent and source
      *
      * @throws Fault when the book says nothing of the kind's habit
      */
-    public function for(Kind $kind, ?string $method): array
+    public function for(Kind $kind, ?string $recipe): array
     {
-        return ($method === null ? null : $this->byMethod[$method] ?? null)
+        return ($recipe === null ? null : $this->recipes->get($recipe)->cap)
             ?? $kind->removalCap
             ?? $this->byHabit[$kind->habit]
             ?? throw new Fault(sprintf('removal_caps.by_habit: nothing is said of a %s', $kind->habit));

@@ -17,10 +17,10 @@ final readonly class TaskRule
     private array $questions;
 
     /**
-     * @param  list<Conditional<string>>  $methods  method keys; the first that holds is used
+     * @param  list<Conditional<string>>  $methods  keys of recipes; the first that holds is used
      * @param  list<Conditional<TaskWindow>>  $windows  the first that holds is used
      * @param  list<Conditional<AmountRule>>  $amounts  all that hold are used
-     * @param  list<Conditional<string>>  $steps  all that hold are used, in order
+     * @param  array<string, Wording>  $steps  the kind's own word for steps of its recipes, by key
      * @param  list<string>  $cautions  keys of cautions that belong to this task
      */
     private function __construct(
@@ -42,8 +42,11 @@ final readonly class TaskRule
         public array $cautions,
     ) {
         $questions = $when->questions();
-        foreach ([...$methods, ...$windows, ...$amounts, ...$steps] as $piece) {
+        foreach ([...$methods, ...$windows, ...$amounts] as $piece) {
             $questions = [...$questions, ...$piece->when->questions()];
+        }
+        foreach ($steps as $wording) {
+            $questions = [...$questions, ...$wording->questions()];
         }
         $this->questions = array_values(array_unique($questions));
     }
@@ -52,7 +55,7 @@ final readonly class TaskRule
      * @param  list<Conditional<string>>  $methods
      * @param  list<Conditional<TaskWindow>>  $windows
      * @param  list<Conditional<AmountRule>>  $amounts
-     * @param  list<Conditional<string>>  $steps
+     * @param  array<string, Wording>  $steps
      * @param  list<string>  $cautions
      */
     public static function of(
@@ -88,6 +91,20 @@ final readonly class TaskRule
     public function method(Circumstances $plant): string
     {
         return Conditional::first($this->methods, $plant) ?? 'light-tidy';
+    }
+
+    /**
+     * Every condition any piece of it hangs on.
+     *
+     * @return list<Condition>
+     */
+    public function conditions(): array
+    {
+        return [
+            $this->when,
+            ...array_map(static fn (Conditional $piece): Condition => $piece->when, [...$this->methods, ...$this->windows, ...$this->amounts]),
+            ...array_merge(...array_values(array_map(static fn (Wording $wording): array => $wording->conditions(), $this->steps))),
+        ];
     }
 
     /**

@@ -149,7 +149,7 @@ final readonly class CutOn
     private function season(Plant $plant, SiteYear $season, Practice $practice): SeasonCase
     {
         $kind = $this->book->kind($plant->kind);
-        $circumstances = Prescriber::circumstances($plant, $season, $practice);
+        $circumstances = Prescriber::circumstances($plant, $kind, $season, $practice);
 
         return new SeasonCase(
             $plant,

@@ -13,7 +13,6 @@ use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Fault;
-use PruningHook\Core\Method\Methods;
 use PruningHook\Core\Method\Packing;
 use PruningHook\Core\Method\Steps;
 use PruningHook\Core\Plant\Circumstances;
@@ -54,7 +53,7 @@ final readonly class Prescriber
     {
         $kind = $this->book->kind($plant->kind);
         $kindYear = KindYear::of($year, $kind->phenology);
-        $circumstances = self::circumstances($plant, $year, $practice);
+        $circumstances = self::circumstances($plant, $kind, $year, $practice);
         $tasks = [];
         foreach (self::timed($kind, $kindYear, $circumstances, $within) as [$rule, $timing, $window]) {
             $tasks[] = $this->task($rule, $timing, $window, $plant, $kind, $kindYear, $circumstances);
@@ -76,16 +75,16 @@ final readonly class Prescriber
     public function windows(Plant $plant, SiteYear $year, Practice $practice, ?Span $within = null): array
     {
         $kind = $this->book->kind($plant->kind);
-        $circumstances = self::circumstances($plant, $year, $practice);
+        $circumstances = self::circumstances($plant, $kind, $year, $practice);
         $packing = Packing::with($this->book->figures);
         $tasks = [];
         foreach (self::timed($kind, KindYear::of($year, $kind->phenology), $circumstances, $within) as [$rule, , $window]) {
-            $method = $rule->method($circumstances);
+            $recipe = $this->book->recipes->get($rule->method($circumstances));
             $tasks[] = new SeasonTask(
-                $rule->key, $rule->name, $method, $year->season, $window,
+                $rule->key, $rule->name, $recipe->key, $year->season, $window,
                 $rule->effort->alone($plant, $kind, $rule->key, self::missedPass($rule, $plant, $kind, $year->season)->factor ?? 1.0),
                 $packing->people($plant, $kind, $rule),
-                $packing->skills($plant, $kind, $method),
+                $packing->skills($plant, $kind, $recipe),
             );
         }
 
@@ -113,7 +112,7 @@ final readonly class Prescriber
     }
 
     /** @throws Fault when the plant is not in the ground in this season */
-    public static function circumstances(Plant $plant, SiteYear $year, Practice $practice): Circumstances
+    public static function circumstances(Plant $plant, Kind $kind, SiteYear $year, Practice $practice): Circumstances
     {
         return Circumstances::of(
             $year->site->winter,
@@ -121,7 +120,8 @@ final readonly class Prescriber
             $plant->yearInGround($year),
             $plant->form,
             $plant->aim,
-            $plant->grafted,
+            $plant->grafted ?? $kind->has('grafted'),
+            $kind->traits,
         );
     }
 
@@ -157,27 +157,27 @@ final readonly class Prescriber
         KindYear $year,
         Circumstances $circumstances,
     ): Task {
-        $method = Methods::get($rule->method($circumstances));
+        $recipe = $this->book->recipes->get($rule->method($circumstances));
         [$amounts, $because, $workings] = self::amounts($rule, $plant, $kind, $circumstances);
         $missed = self::missedPass($rule, $plant, $kind, $year->site->season);
         $effort = $rule->effort->minutes($plant, $kind, $rule->key, $missed === null ? 1.0 : $missed->factor);
-        [$cap, $capSource] = $this->book->caps->for($kind, $method->key());
+        [$cap, $capSource] = $this->book->caps->for($kind, $recipe->key);
         $budget = Budget::of($cap, $capSource, $plant->history, $year->site->season);
         $packing = Packing::with($this->book->figures);
-        [$litres, $debris] = $packing->debris($plant, $kind, $method, $amounts, $cap);
+        [$litres, $debris] = $packing->debris($plant, $kind, $recipe, $amounts, $cap);
         $schools = array_map(static fn (string $key): Choice => $circumstances->choice($key), $rule->questions());
 
         return Task::of(
             $rule->key,
             $rule->name,
-            $method->name(),
-            $method->key(),
-            $method->rank(),
+            $recipe->name,
+            $recipe->key,
+            $recipe->rank,
             $year->site->season,
             $schools,
             $window,
             $amounts,
-            Steps::for($method, $kind, $plant, $amounts, Conditional::holding($rule->steps, $circumstances), $missed?->step),
+            Steps::for($recipe, $rule, $plant, $circumstances, $amounts, $missed?->step),
             $effort->minutes,
             Cautions::from($this->book->cautions, $this->book->figures)->for($kind, $plant, $rule, $window, $year->site),
             [
@@ -191,7 +191,7 @@ final readonly class Prescriber
                 $effort->reason,
                 $budget->reason(),
             ],
-            $packing->for($plant, $kind, $rule, $method, $litres),
+            $packing->for($plant, $kind, $rule, $recipe, $circumstances, $litres),
             [...$workings, $effort->working, $budget->working(), $debris],
         );
     }

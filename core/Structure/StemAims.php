@@ -19,8 +19,6 @@ use PruningHook\Core\Practice\Practice;
 /** Finds the aim a kind's stems are judged by: from its methods, the number its tasks keep, the school and the caps. */
 final readonly class StemAims
 {
-    private const PLANS = ['open-bowl' => StemPlan::Bowl, 'renew-by-thirds' => StemPlan::Thirds, 'renovate' => StemPlan::Thirds, 'cane-renewal' => StemPlan::Canes, 'prune-and-train' => StemPlan::Mains];
-
     private function __construct(private PlantBook $book)
     {
     }
@@ -80,7 +78,7 @@ final readonly class StemAims
             }
             $method = $task->method($plant);
             $number = self::number($task, $plant);
-            $plan = self::PLANS[$method] ?? ($number === null ? null : StemPlan::Mains);
+            $plan = StemPlan::tryFrom($this->book->recipes->get($method)->stems ?? '') ?? ($number === null ? null : StemPlan::Mains);
             if ($plan !== null) {
                 return [$plan, $method, $number, implode(', ', array_map(static fn (string $question): string => $plant->choice($question)->option, $task->questions()))];
             }

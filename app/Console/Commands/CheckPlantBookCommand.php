@@ -14,6 +14,7 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Prescription\ReadAloud;
 
 /** Holds every plant book file against its schema, then against what a schema cannot say; and, if asked, the database against the book. */
 final class CheckPlantBookCommand extends Command
@@ -22,15 +23,17 @@ final class CheckPlantBookCommand extends Command
 
     protected $description = 'Check the plant book files';
 
-    /** 0 when all is well, 1 with one line for each fault: file, path and what is wrong. */
+    /** 0 when all is well, with what was read aloud; 1 with one line for each fault: file, path and what is wrong. */
     public function handle(PlantBookFiles $files, ReferenceSites $sites): int
     {
         $faults = [];
-        $kinds = 0;
+        $told = '';
         try {
             $faults = $this->faults($files);
             $sites->all();
-            $kinds = $faults === [] ? count($files->readAll()->names) : 0;
+            if ($faults === []) {
+                [$told, $faults] = self::aloud($files->readAll());
+            }
         } catch (Fault $fault) {
             $faults[] = $fault->getMessage();
         }
@@ -44,17 +47,46 @@ final class CheckPlantBookCommand extends Command
             $this->error($fault);
         }
         if ($faults === []) {
-            $this->info("$kinds kinds, no fault");
+            $this->info($told);
         }
 
         return $faults === [] ? self::SUCCESS : self::FAILURE;
     }
 
+    /**
+     * Every kind's tasks as a crew would hear them.
+     *
+     * @return array{string, list<string>} what was read, and the faults
+     */
+    private static function aloud(PlantBook $book): array
+    {
+        $reader = new ReadAloud($book);
+        $amounts = 0;
+        $faults = [];
+        foreach ($book->all() as $kind) {
+            $amounts += $reader->amounts($kind);
+            foreach ($reader->faults($kind) as $fault) {
+                $faults[] = "$kind->id $fault";
+            }
+        }
+
+        return [
+            sprintf('%d kinds, no fault; %d recipes; %d amounts, all said; 0 contradictions', count($book->names), count($book->recipes->all()), $amounts),
+            $faults,
+        ];
+    }
+
     /** @return list<string> */
     private function faults(PlantBookFiles $files): array
     {
+        $recipe = JsonSchema::fromFile(base_path('plant-book/recipe.schema.json'));
         $schema = JsonSchema::fromFile(base_path('plant-book/kind.schema.json'));
         $faults = [];
+        foreach ($files->recipes() as $file => $data) {
+            foreach ($recipe->faults(json_decode(json_encode($data, JSON_THROW_ON_ERROR))) as $fault) {
+                $faults[] = "$file: $fault";
+            }
+        }
         foreach ($files->kinds() as [$file, $kind]) {
             $id = is_string($kind['id'] ?? null) ? $kind['id'] : '(no id)';
             foreach ($schema->faults(json_decode(json_encode($kind, JSON_THROW_ON_ERROR))) as $fault) {

@@ -71,7 +71,7 @@ final class FiguresTest extends TestCase
             self::assertTrue($percent > 0 && $percent <= 100 && $source !== '', $kind->id);
         }
         $this->expectExceptionMessage('nothing is said of a');
-        RemovalCaps::fromEntry(Entry::of(['by_habit' => []]), Sources::of([]))->for($book->kind('lilac'), null);
+        RemovalCaps::fromEntry(Entry::of(['by_habit' => []]), Sources::of([]), $book->recipes)->for($book->kind('lilac'), null);
     }
 
     /** @param  list<string>  $told */

@@ -60,9 +60,9 @@ final class InheritanceTest extends TestCase
     public function test_two_kinds_may_not_answer_to_one_name(): void
     {
         $this->expectExceptionMessage('a and b are both called "Dog rose"');
-        $kind = static fn (string $id): string => "  - {id: $id, name: Dog rose, botanical: Rosa $id, habit: shrub, wood: old, about: x, tasks: [{key: t, name: T, methods: [{use: thin}], windows: [{opens: midwinter, best_from: midwinter, best_to: midwinter, closes: midwinter, because: x}]}]}\n";
+        $kind = static fn (string $id): string => "  - {id: $id, name: Dog rose, botanical: Rosa $id, habit: shrub, wood: old, about: x, tasks: [{key: t, name: T, methods: [{use: wait}], windows: [{opens: midwinter, best_from: midwinter, best_to: midwinter, closes: midwinter, because: x}]}]}\n";
         $real = dirname(__DIR__, 3).'/plant-book';
-        $this->book(['kinds/rose.yaml' => "kinds:\n".$kind('a').$kind('b'), 'figures.yaml' => (string) file_get_contents("$real/figures.yaml"), 'general.yaml' => "removal_caps: {by_habit: {shrub: {percent: 33}}}\n"])->readAll();
+        $this->book(['kinds/rose.yaml' => "kinds:\n".$kind('a').$kind('b'), 'figures.yaml' => (string) file_get_contents("$real/figures.yaml"), 'recipes/wait.yaml' => "key: wait\nname: Wait\nrank: 1\nsteps: [{key: wait, says: Wait.}]\n", 'general.yaml' => "removal_caps: {by_habit: {shrub: {percent: 33}}}\n"])->readAll();
     }
 
     public function test_a_changed_file_is_read_anew(): void
@@ -85,6 +85,7 @@ final class InheritanceTest extends TestCase
     {
         $this->folder = sys_get_temp_dir().'/plant-book-'.bin2hex(random_bytes(6));
         mkdir($this->folder.'/kinds', recursive: true);
+        mkdir($this->folder.'/recipes');
         mkdir($this->folder.'/cache');
         foreach ($files as $name => $content) {
             file_put_contents("$this->folder/$name", $content);

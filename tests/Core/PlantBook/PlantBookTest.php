@@ -64,7 +64,7 @@ final class PlantBookTest extends TestCase
                 'opens' => 'midwinter', 'best_from' => 'midwinter+7', 'best_to' => 'midwinter+14', 'closes' => 'midwinter+21', 'because' => 'so']]]]];
         $this->expectException(Fault::class);
         $this->expectExceptionMessage($message);
-        KindReader::with(Sources::of([]))->read(Entry::of(array_replace_recursive($kind, $change)));
+        KindReader::with(Sources::of([]), TestBook::read()->recipes)->read(Entry::of(array_replace_recursive($kind, $change)));
     }
 
     /** @return array<string, array{array<string, mixed>, string}> */
@@ -72,7 +72,7 @@ final class PlantBookTest extends TestCase
     {
         return [
             'an unknown anchor' => [['tasks' => [['windows' => [['opens' => 'easter']]]]], 'tasks[0].windows[0].opens: "easter" is not an anchor'],
-            'an unknown method' => [['tasks' => [['methods' => [['use' => 'hack']]]]], 'tasks[0].methods[0].use: "hack" is not a method'],
+            'an unknown method' => [['tasks' => [['methods' => [['use' => 'hack']]]]], 'tasks[0].methods[0].use: "hack" is not a recipe'],
             'an unlisted source' => [['tasks' => [['windows' => [['source' => 'hearsay']]]]], 'tasks[0].windows[0].source: "hearsay" is not listed'],
             'an unknown amount rule' => [['tasks' => [['amounts' => [['rule' => 'guess']]]]], 'tasks[0].amounts[0].rule: "guess" is not an amount rule'],
             'a pair that is not there' => [['tasks' => [['pair' => ['task' => 'b', 'step' => 's']]]], '"b", which is no task here'],

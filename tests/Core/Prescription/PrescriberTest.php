@@ -34,7 +34,8 @@ final class PrescriberTest extends TestCase
         $tasks = $this->prescribe(Plant::of('p', $kind))->tasks;
         self::assertNotEmpty($tasks);
         foreach ($tasks as $task) {
-            self::assertNotEmpty($task->amounts, "$kind $task->key");
+            // How much is a number, or all of a thing, or none.
+            self::assertTrue($task->amounts !== [] || preg_match('/\b(all|every|none)\b/i', implode(' ', $task->steps)) === 1, "$kind $task->key");
             self::assertNotEmpty($task->steps);
             self::assertGreaterThan(0, $task->minutes);
             self::assertStringNotContainsString('{', implode(' ', $task->steps), "$kind $task->key");
@@ -85,7 +86,7 @@ final class PrescriberTest extends TestCase
     {
         $tasks = $this->prescribe(Plant::of('p', $kind, planted: $this->day('2027-03-12')))->tasks;
         self::assertCount(1, $tasks);
-        self::assertLessThanOrEqual(10, $this->amount($tasks[0], 'live wood taken')->max);
+        self::assertMatchesRegularExpression('/Leave all healthy growth on|and nothing more/', implode(' ', $tasks[0]->steps));
     }
 
     public function test_autumn_planting_counts_to_the_coming_season(): void

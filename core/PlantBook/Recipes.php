@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\PlantBook;
+
+use PruningHook\Core\Fault;
+
+/** The recipes the plant book may name, read from their files with the lines they share. */
+final readonly class Recipes
+{
+    /** @param  array<string, Recipe>  $recipes  by key */
+    private function __construct(private array $recipes)
+    {
+    }
+
+    /**
+     * @param  array<string, Entry>  $files  one recipe each, by the file's name
+     * @param  Entry  $shared  `lines` and `follow_ups`
+     *
+     * @throws Fault naming the file, and the step, line or source that is not there
+     */
+    public static function read(array $files, Entry $shared, Sources $sources): self
+    {
+        $recipes = [];
+        foreach ($files as $file => $entry) {
+            try {
+                $recipe = self::recipe($entry, $shared, $sources);
+            } catch (Fault $fault) {
+                throw new Fault("$file: ".$fault->getMessage(), previous: $fault);
+            }
+            if (isset($recipes[$recipe->key])) {
+                throw new Fault("$file: there is a recipe \"$recipe->key\" already");
+            }
+            $recipes[$recipe->key] = $recipe;
+        }
+
+        return new self($recipes);
+    }
+
+    public function has(string $key): bool
+    {
+        return isset($this->recipes[$key]);
+    }
+
+    /** @throws Fault when there is no such recipe */
+    public function get(string $key): Recipe
+    {
+        return $this->recipes[$key] ?? throw new Fault(sprintf('"%s" is not a recipe', $key));
+    }
+
+    /** @return array<string, Recipe> by key */
+    public function all(): array
+    {
+        return $this->recipes;
+    }
+
+    private static function recipe(Entry $entry, Entry $shared, Sources $sources): Recipe
+    {
+        $steps = [];
+        foreach ($entry->entries('steps') as $step) {
+            $key = $step->string('key');
+            if (isset($steps[$key])) {
+                throw $step->fault('key', sprintf('there is a step "%s" already', $key));
+            }
+            $steps[$key] = match (true) {
+                $step->has('line') => Wording::fromEntry(self::shared($shared, 'lines', $step, $step->string('line'))),
+                $step->has('says'), $step->has('either') => Wording::fromEntry($step),
+                default => new Wording([]),
+            };
+        }
+        $source = $entry->has('source') ? $entry->parsed('source', $sources->quote(...)) : $sources->quote(Sources::COMMON);
+
+        return new Recipe(
+            key: $entry->string('key'),
+            name: $entry->string('name'),
+            rank: $entry->whole('rank', 1),
+            source: $source,
+            steps: $steps,
+            stems: $entry->has('stems') ? $entry->string('stems') : null,
+            cap: $entry->has('cap') ? [$entry->whole('cap', 1), $sources->quote(Sources::COMMON)] : null,
+            shears: $entry->bool('shears', false),
+            ties: $entry->bool('ties', false),
+            feeds: $entry->bool('feeds', false),
+            gear: $entry->strings('gear'),
+            followUps: array_map(
+                static fn (string $key): Conditional => self::followUp(self::shared($shared, 'follow_ups', $entry, $key)),
+                $entry->strings('follow_ups'),
+            ),
+        );
+    }
+
+    /** @return Conditional<FollowUp> */
+    private static function followUp(Entry $entry): Conditional
+    {
+        return Conditional::of(Condition::fromEntry($entry->entry('when')), new FollowUp($entry->int('after_days'), $entry->string('says')));
+    }
+
+    private static function shared(Entry $shared, string $what, Entry $asking, string $key): Entry
+    {
+        return $shared->entry($what)->has($key)
+            ? $shared->entry($what)->entry($key)
+            : throw $asking->fault($what, sprintf('lines.yaml has no "%s"', $key));
+    }
+}

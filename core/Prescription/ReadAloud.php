@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Prescription;
+
+use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\WinterClass;
+use PruningHook\Core\Method\Steps;
+use PruningHook\Core\Plant\Circumstances;
+use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\StemCount;
+use PruningHook\Core\PlantBook\Conditional;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\TaskRule;
+use PruningHook\Core\Practice\Practice;
+
+/**
+ * Reads every task of a kind as a crew would hear it, in every circumstance its pieces look at, for a plant nobody has
+ * measured and for one that is measured in full. What a good gardener would stumble over is a fault of the book: an amount no
+ * step says, one over its cap, none of a thing, or two steps that ask for a thing and forbid it.
+ */
+final readonly class ReadAloud
+{
+    /**
+     * What one step forbids, and how another would ask for it all the same.
+     */
+    private const OPPOSITES = [
+        'shortening' => ['/\bshorten nothing\b/i', '/(?<!nor )\bshorten(?! nothing|(?:s|ing)\b)\b|\bbring (?:it|the \w+) (?:down )?(?:to|by)\b|\bcut each branch\b/i'],
+        'healthy growth' => ['/\ball healthy growth on\b/i', '/\bcut (?:every|all)\b|\btake out \d|\bcount the old stems\b/i'],
+        'spurs' => ['/\bspurs alone\b/i', '/\bthin\b[^.]*\bspurs?\b/i'],
+        'the height' => ['/\bheight alone\b|\bno top is cut\b/i', '/\btrim the top\b|\bcut each branch\b|\bbring (?:it|the \w+) (?:down )?to\b/i'],
+        'old stems' => ['/\btake no old stem\b/i', '/\btake (?:out )?(?:the oldest|\d+ of)\b/i'],
+        'bare wood' => ['/\b(?:never|not) into bare wood\b|\bdo not cut it down\b/i', '/\bback to its stems\b|\bat the ground\b|\bcut all of it\b/i'],
+        'the leaders' => ['/\bleave the leaders\b/i', '/\bshorten the leaders\b/i'],
+    ];
+
+    /** What is said once in a task. */
+    private const ONCE = ['/\bthree cuts\b/i', '/\bfigure of eight\b/i', '/\bclear up\b/i'];
+
+    public function __construct(private PlantBook $book)
+    {
+    }
+
+    /** @return list<string> faults, each naming the task; empty where all reads well */
+    public function faults(Kind $kind): array
+    {
+        $faults = [];
+        foreach ($kind->tasks as $task) {
+            foreach ($this->circumstances($kind, $task) as $circumstances) {
+                if ($task->when->holds($circumstances)) {
+                    foreach ([$this->bare($kind), $this->measured($kind)] as $plant) {
+                        foreach ($this->reading($kind, $task, $plant, $circumstances) as $fault) {
+                            $faults["$task->key: $fault"] = true;
+                        }
+                    }
+                }
+            }
+        }
+
+        return array_keys($faults);
+    }
+
+    /** How many amounts all tasks of a kind have between them, in all circumstances. */
+    public function amounts(Kind $kind): int
+    {
+        $amounts = [];
+        foreach ($kind->tasks as $task) {
+            foreach ($this->circumstances($kind, $task) as $circumstances) {
+                foreach ([$this->bare($kind), $this->measured($kind)] as $plant) {
+                    foreach ($task->when->holds($circumstances) ? $this->worked($kind, $task, $plant, $circumstances) : [] as $amount) {
+                        $amounts["$task->key $amount->what"] = true;
+                    }
+                }
+            }
+        }
+
+        return count($amounts);
+    }
+
+    /** @return list<string> */
+    private function reading(Kind $kind, TaskRule $task, Plant $plant, Circumstances $circumstances): array
+    {
+        $recipe = $this->book->recipes->get($task->method($circumstances));
+        $amounts = $this->worked($kind, $task, $plant, $circumstances);
+        $chosen = Steps::chosen($recipe, $task, $plant, $circumstances, $amounts);
+        $spoken = implode("\n", $chosen);
+        [$cap] = $this->book->caps->for($kind, $recipe->key);
+        $faults = [];
+        foreach ($amounts as $amount) {
+            $said = str_contains($spoken, '{'.$amount->what.'}') || str_contains($spoken, '{='.$amount->what.'}')
+                || ($amount->what === Thirds::TAKE && str_contains($spoken, '{old of all}'));
+            if (! $said) {
+                $faults[] = "$recipe->key says nothing of \"$amount->what\"";
+            }
+            if (str_starts_with($amount->what, 'live ') && $amount->max > $cap) {
+                $faults[] = "\"$amount->what\" goes to $amount->max %, and $cap % is the cap of $recipe->key";
+            }
+        }
+        $told = Steps::for($recipe, $task, $plant, $circumstances, $amounts, null);
+
+        return [...$faults, ...self::stumbles($told)];
+    }
+
+    /**
+     * @param  list<string>  $told
+     * @return list<string>
+     */
+    private static function stumbles(array $told): array
+    {
+        $faults = [];
+        foreach ($told as $step) {
+            if (preg_match('/(?<![\d.,])0 (?!%)[a-z]/', $step) === 1) {
+                $faults[] = "a step tells of none: \"$step\"";
+            }
+        }
+        foreach (self::OPPOSITES as $what => [$forbids, $asks]) {
+            $forbidding = self::saying($forbids, $told);
+            $asking = array_values(array_diff(self::saying($asks, $told), $forbidding));
+            if ($forbidding !== [] && $asking !== []) {
+                $faults[] = sprintf('one step forbids %s and another asks for it: "%s" / "%s"', $what, $forbidding[0], $asking[0]);
+            }
+        }
+        foreach (self::ONCE as $once) {
+            $said = self::saying($once, $told);
+            if (count($said) > 1) {
+                $faults[] = sprintf('said twice: "%s"', implode('" / "', $said));
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @param  list<string>  $told
+     * @return list<string>
+     */
+    private static function saying(string $pattern, array $told): array
+    {
+        return array_values(array_filter($told, static fn (string $step): bool => preg_match($pattern, $step) === 1));
+    }
+
+    /** @return list<Amount> */
+    private function worked(Kind $kind, TaskRule $task, Plant $plant, Circumstances $circumstances): array
+    {
+        $amounts = [];
+        foreach (Conditional::holding($task->amounts, $circumstances) as $rule) {
+            $amounts = [...$amounts, ...$rule->for($plant, $kind)->amounts];
+        }
+
+        return $amounts;
+    }
+
+    /**
+     * Every combination of what the task's pieces look at: the values they name, and none of them.
+     *
+     * @return iterable<Circumstances>
+     */
+    private function circumstances(Kind $kind, TaskRule $task): iterable
+    {
+        $named = [];
+        foreach ($task->conditions() as $condition) {
+            foreach ($condition->looksAt() as $key => $values) {
+                $named[$key] = [...$named[$key] ?? [], ...$values];
+            }
+        }
+        unset($named['trait'], $named['grafted']);
+        $each = [[]];
+        foreach ($named as $key => $values) {
+            $values = match (true) {
+                $key === 'winter' => array_map(static fn (WinterClass $winter): string => $winter->value, WinterClass::cases()),
+                isset($this->book->questions[$key]) => array_keys($this->book->questions[$key]->options),
+                default => [...array_unique($values), null],
+            };
+            $each = array_merge(...array_map(static fn (?string $value): array => array_map(static fn (array $one): array => [...$one, $key => $value], $each), $values));
+        }
+        foreach ($each as $one) {
+            yield Circumstances::of(
+                WinterClass::from($one['winter'] ?? WinterClass::Cool->value),
+                Practice::of($this->book->questions, array_filter(array_intersect_key($one, $this->book->questions), is_string(...))),
+                isset($one['year']) ? (int) $one['year'] : null,
+                $one['form'] ?? null,
+                $one['aim'] ?? null,
+                $kind->has('grafted'),
+                $kind->traits,
+            );
+        }
+    }
+
+    private function bare(Kind $kind): Plant
+    {
+        return Plant::of('p', $kind->id);
+    }
+
+    private function measured(Kind $kind): Plant
+    {
+        return Plant::of(
+            'p', $kind->id,
+            planted: Day::parse('2015-03-01'),
+            heightMm: $kind->typicalHeightMm,
+            spreadMm: $kind->typicalHeightMm,
+            runMm: 6000,
+            floweringHeightMm: $kind->typicalHeightMm,
+            stems: StemCount::of(9, 4),
+            pruningsG: 900,
+        );
+    }
+}
