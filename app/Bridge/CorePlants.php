@@ -11,7 +11,6 @@ use App\Models\Plant;
 use App\Models\WorkLog;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Amount\FloweringHeight;
-use PruningHook\Core\Amount\Thirds;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\SeasonSeen;
@@ -95,10 +94,7 @@ final class CorePlants
                         $log->minutes,
                         $log->removed_percent,
                         in_array('Nest', $log->findings, true) || $log->why === 'Nest found',
-                        collect($log->amounts)->contains(
-                            static fn (array $amount): bool => $amount['what'] === Thirds::TAKE &&
-                                $amount['value'] > 0,
-                        ),
+                        $log->recipe,
                     ),
                 )
                 ->all(),

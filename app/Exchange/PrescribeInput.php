@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use PruningHook\Core\Amount\Renovation;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Site;
@@ -88,7 +89,7 @@ final class PrescribeInput
     /** @param  array<string, mixed>  $data as the schema has passed it */
     private function plant(array $data, string $path, ?SiteYear $year, ?Day $today): ?Plant
     {
-        /** @var array{ref: string, kind: string, planted?: ?string, height_mm?: ?int, spread_mm?: ?int, run_mm?: ?int, count?: int, flowering_height_mm?: ?int, stems?: ?array{old: int, young: int}, form?: ?string, aim?: ?string, grafted?: ?bool, practice?: array<string, string>, hazards?: list<string>, history?: list<array{task: string, season: int, on: string, outcome: string, minutes?: ?int, removed_percent?: ?int, nest?: bool, renovation?: bool}>, prunings_g?: ?int, bud_mortality_percent?: ?int, growth_seen_mm?: list<int>, sure?: bool} $data */
+        /** @var array{ref: string, kind: string, planted?: ?string, height_mm?: ?int, spread_mm?: ?int, run_mm?: ?int, count?: int, flowering_height_mm?: ?int, stems?: ?array{old: int, young: int}, form?: ?string, aim?: ?string, grafted?: ?bool, practice?: array<string, string>, hazards?: list<string>, history?: list<array{task: string, season: int, on: string, outcome: string, minutes?: ?int, removed_percent?: ?int, nest?: bool, renovation?: bool, recipe?: string}>, prunings_g?: ?int, bud_mortality_percent?: ?int, growth_seen_mm?: list<int>, sure?: bool} $data */
         $before = count($this->faults);
         $kind = $this->tried("$path.kind", fn (): string => $this->book->find($data['kind'])->id ?? throw $this->unknown($data['kind']));
         $planted = $this->tried("$path.planted", static fn (): ?Day => isset($data['planted']) ? Day::parse($data['planted']) : null);
@@ -112,7 +113,7 @@ final class PrescribeInput
                 $this->faults[] = "$path.history[$index].task: $kind has no task \"{$line['task']}\"";
             }
             if ($on !== null) {
-                $history[] = LoggedWork::of($line['task'], $line['season'], $on, Outcome::from($line['outcome']), $line['minutes'] ?? null, $line['removed_percent'] ?? null, $line['nest'] ?? false, $line['renovation'] ?? false);
+                $history[] = LoggedWork::of($line['task'], $line['season'], $on, Outcome::from($line['outcome']), $line['minutes'] ?? null, $line['removed_percent'] ?? null, $line['nest'] ?? false, $line['recipe'] ?? (($line['renovation'] ?? false) ? Renovation::RECIPE : null));
             }
         }
         if (count($this->faults) > $before || $kind === null) {

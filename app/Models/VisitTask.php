@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * One task of one plant on one visit, with the prescription as it stood when it was planned.
  *
  * @phpstan-type Amount array{what: string, unit: string, min: int, target: int, max: int}
- * @phpstan-type Prescribed array{key: string, name: string, method: string, school: ?string, window: array{opens: string, best_from: string, best_to: string, closes: string}, amounts: list<Amount>, steps: list<string>, minutes: int, kit?: array<string, mixed>, cautions: list<string>, reasons: list<array{rule: string, because: string, source: string}>}
+ * @phpstan-type Prescribed array{key: string, name: string, method: string, recipe?: string, cap?: array{percent: int, source: string}, school: ?string, window: array{opens: string, best_from: string, best_to: string, closes: string}, amounts: list<Amount>, steps: list<string>, minutes: int, kit?: array<string, mixed>, cautions: list<string>, reasons: list<array{rule: string, because: string, source: string}>}
  *
  * @phpstan-import-type State from StemSurvey
  *

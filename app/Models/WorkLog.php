@@ -20,6 +20,7 @@ use PruningHook\Core\Plant\Outcome;
  * @property string $task
  * @property int $season
  * @property Day $on
+ * @property ?string $recipe it was done by, where that is known
  * @property Outcome $outcome
  * @property ?string $why
  * @property ?int $minutes
@@ -42,7 +43,7 @@ final class WorkLog extends Model
     /** What a crew finds; shown as taps on the sheet. */
     public const FINDINGS = ['All well', 'Dead wood', 'Disease', 'Pests', 'Broken support', 'Suckers', 'Weak growth', 'Nest'];
 
-    protected $fillable = ['visit_task_id', 'plant_id', 'task', 'season', 'on', 'outcome', 'why', 'minutes', 'removed_percent', 'over_cap_reason', 'amounts',
+    protected $fillable = ['visit_task_id', 'plant_id', 'task', 'recipe', 'season', 'on', 'outcome', 'why', 'minutes', 'removed_percent', 'over_cap_reason', 'amounts',
         'findings', 'note', 'left_for_next_year', 'logged_by'];
 
     /** @return array<string, string> */

@@ -19,6 +19,7 @@ final readonly class LogWork
         return WorkLog::query()->updateOrCreate(['visit_task_id' => $task->id], [
             'plant_id' => $task->plant_id,
             'task' => $task->task,
+            'recipe' => $task->prescribed['recipe'] ?? null,
             'season' => $task->season,
             'on' => $task->visit->on,
             'outcome' => $said['outcome'],

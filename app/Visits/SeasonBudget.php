@@ -8,7 +8,6 @@ use App\Bridge\CorePlants;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
 use PruningHook\Core\Amount\Budget;
-use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\PlantBook\PlantBook;
 
 /** How much of a plant may still go when a task of its season is done. */
@@ -20,23 +19,28 @@ final readonly class SeasonBudget
     ) {
     }
 
-    /** As it stood before this task was logged; null where the plant book no longer knows the kind. */
+    /**
+     * As it stood before this task was logged, by the cap the prescription was made with; null where neither it nor the
+     * plant book knows one.
+     */
     public function before(VisitTask $task): ?Budget
     {
-        if (! $this->book->has($task->plant->kind)) {
-            return null;
-        }
         $plant = $task->plant->load(['workLogs', 'bloomNotes']);
         $plant->setRelation('workLogs', $plant->workLogs->reject(static fn (WorkLog $log): bool => $log->visit_task_id === $task->id)->values());
-        $kind = $this->book->kind($plant->kind);
-        $method = null;
-        foreach ($kind->tasks as $rule) {
-            $method = $rule->key === $task->task ? ($rule->methods[0]->value ?? null) : $method;
-        }
-        [$cap, $source] = $this->book->caps->for($kind, $method);
-        /** @var list<LoggedWork> $history */
-        $history = $this->bridge->plant($plant)->history;
+        $cap = $this->cap($task);
 
-        return Budget::of($cap, $source, $history, $task->season);
+        return $cap === null ? null : Budget::of($cap[0], $cap[1], $this->bridge->plant($plant)->history, $task->season);
+    }
+
+    /** @return ?array{int, string} per cent and source */
+    private function cap(VisitTask $task): ?array
+    {
+        $kept = $task->prescribed['cap'] ?? null;
+        if ($kept !== null) {
+            return [$kept['percent'], $kept['source']];
+        }
+
+        // Planned before prescriptions said their cap: any cut at all of such a kind.
+        return $this->book->has($task->plant->kind) ? $this->book->caps->for($this->book->kind($task->plant->kind), null) : null;
     }
 }

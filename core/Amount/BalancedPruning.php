@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Fault;
-use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Entry;
-use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Reason;
 
 /**
@@ -41,8 +39,9 @@ final readonly class BalancedPruning implements AmountRule
         return min($ceiling, $first + (int) round(max(0.0, $grams / self::GRAMS_A_POUND - 1) * $further));
     }
 
-    public function for(Plant $plant, Kind $kind): Amounts
+    public function for(AmountCase $case): Amounts
     {
+        $plant = $case->plant;
         if ($plant->pruningsG === null) {
             return Amounts::of([], Reason::of('Balanced pruning', sprintf(
                 'weigh the one-year wood as it comes off: %d buds for the first pound, %d for each further one, %d at the most', $this->first, $this->further, $this->ceiling,

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Fault;
-use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Entry;
-use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
 
@@ -28,8 +26,9 @@ final readonly class BentCane implements AmountRule
         return new self($entry->whole('spacing_mm', 1), $source);
     }
 
-    public function for(Plant $plant, Kind $kind): Amounts
+    public function for(AmountCase $case): Amounts
     {
+        [$plant, $kind] = [$case->plant, $case->kind];
         $length = max($plant->heightMm ?? $kind->typicalHeightMm, $plant->spreadMm ?? 0);
         $laterals = intdiv($length, $this->spacingMm);
 

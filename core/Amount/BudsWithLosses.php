@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Fault;
-use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Entry;
-use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Reason;
 
 /** Nodes to leave where some buds are dead: wanted / (1 - mortality). Three wanted and a quarter dead: leave four. */
@@ -34,8 +32,9 @@ final readonly class BudsWithLosses implements AmountRule
         return (int) ceil($wanted * 100 / (100 - min($mortalityPercent, self::TOO_DEAD)) - 1e-9);
     }
 
-    public function for(Plant $plant, Kind $kind): Amounts
+    public function for(AmountCase $case): Amounts
     {
+        $plant = $case->plant;
         $dead = $plant->budMortalityPercent;
         if ($dead === null || $dead === 0) {
             return Amounts::of([Amount::exactly($this->what, 'nodes', $this->wanted)], Reason::of(ucfirst($this->what), sprintf(

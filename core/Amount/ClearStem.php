@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Fault;
-use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Entry;
-use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
 
@@ -29,8 +27,9 @@ final readonly class ClearStem implements AmountRule
         return new self($entry->whole('min_mm'), $entry->whole('max_mm'), $source);
     }
 
-    public function for(Plant $plant, Kind $kind): Amounts
+    public function for(AmountCase $case): Amounts
     {
+        [$plant, $kind] = [$case->plant, $case->kind];
         $height = $plant->heightMm ?? $kind->typicalHeightMm;
         $third = intdiv($height, 3);
         $max = min($this->max, $third);

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Amount;
 
-use PruningHook\Core\Plant\Plant;
-use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
 
@@ -42,8 +40,9 @@ final readonly class FloweringHeight implements AmountRule
         return (int) round((self::WEIGHT_OF_KIND * $ofKind + array_sum($seen)) / (self::WEIGHT_OF_KIND + count($seen)));
     }
 
-    public function for(Plant $plant, Kind $kind): Amounts
+    public function for(AmountCase $case): Amounts
     {
+        [$plant, $kind] = [$case->plant, $case->kind];
         [$least, $most] = $kind->growthMm ?? [0, 0];
         $middle = intdiv($least + $most, 2);
         $growth = self::growth($middle, $plant->growthSeenMm);

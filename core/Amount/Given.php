@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Fault;
-use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Entry;
-use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Reason;
 
 /** A figure the plant book gives as it stands: buds to a lateral, wires apart. */
@@ -30,14 +28,27 @@ final readonly class Given implements AmountRule
         );
     }
 
-    public function for(Plant $plant, Kind $kind): Amounts
+    public function for(AmountCase $case): Amounts
     {
         $because = $this->because === '' ? '' : ': '.$this->because;
+        $left = $case->budget->leftPercent();
+        if (! $this->isOfLiveGrowth() || $this->amount->max <= $left) {
+            return Amounts::of([$this->amount], Reason::of(ucfirst($this->amount->what), $this->amount->inWords().$because, $this->source));
+        }
+        $within = Amount::of($this->amount->what, '%', min($this->amount->min, $left), $this->amount->target, $left);
 
-        return Amounts::of([$this->amount], Reason::of(
+        return Amounts::of([$within], Reason::of(
             ucfirst($this->amount->what),
-            $this->amount->inWords().$because,
+            $left === 0
+                ? 'none: what may go this season has gone'
+                : sprintf('%s as a rule%s; %d %% has gone this season, so no more than %d %% of what stands', $this->amount->inWords(), $because, $case->budget->usedPercent, $left),
             $this->source,
         ));
+    }
+
+    /** What comes off of live growth draws on the season's budget. */
+    private function isOfLiveGrowth(): bool
+    {
+        return $this->amount->unit === '%' && str_starts_with($this->amount->what, 'live ');
     }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Amount;
 
-use PruningHook\Core\Plant\Plant;
-use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Reason;
 
 /** Two thirds of an old, congested fruit bush at once, which is done at the price of a year's crop. */
@@ -20,14 +18,15 @@ final readonly class OneOffRenovation implements AmountRule
         return new self($source);
     }
 
-    public function for(Plant $plant, Kind $kind): Amounts
+    public function for(AmountCase $case): Amounts
     {
+        $plant = $case->plant;
         $price = 'once only, and this year\'s crop is the price: next year\'s shoots carry the one after';
         if ($plant->stems === null) {
             return Amounts::of([Amount::of(Thirds::SHARE, '%', 50, 67, 67)], Reason::of('Two thirds at once', "an old, congested bush loses two thirds of its stems, the oldest: $price", $this->source));
         }
         $all = $plant->stems->all();
-        $out = min($plant->stems->old, intdiv(2 * $all, 3));
+        $out = min($plant->stems->old, intdiv(2 * $all, 3), $case->mayGo($all));
 
         return Amounts::of([Amount::of(Thirds::TAKE, 'stems', intdiv($out, 2), $out, $out)], Reason::of('Two thirds at once', sprintf(
             '%d of its %d stems come out, the oldest: %s', $out, $all, $price,

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Fault;
-use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Entry;
-use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
 
@@ -36,8 +34,9 @@ final readonly class Positions implements AmountRule
         return intdiv($lengthMm, $spacingMm) + 1;
     }
 
-    public function for(Plant $plant, Kind $kind): Amounts
+    public function for(AmountCase $case): Amounts
     {
+        $plant = $case->plant;
         $spacing = Amount::exactly('spacing of the laterals', 'mm', $this->spacingMm);
         $apart = Length::ofMm($this->spacingMm)->metric();
         if ($plant->spreadMm === null) {

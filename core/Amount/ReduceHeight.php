@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Fault;
-use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Entry;
-use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
 
@@ -33,8 +31,9 @@ final readonly class ReduceHeight implements AmountRule
         );
     }
 
-    public function for(Plant $plant, Kind $kind): Amounts
+    public function for(AmountCase $case): Amounts
     {
+        $plant = $case->plant;
         if ($plant->heightMm === null) {
             return Amounts::of([Amount::exactly(self::SHARE, '%', $this->percent)], Reason::of(
                 'Reduce by a share',

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Fault;
-use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Entry;
-use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Reason;
 
 /** A number of stems the kind is best kept to; where this plant's stems are counted, also how many that takes out. */
@@ -34,8 +32,9 @@ final readonly class StemsToKeep implements AmountRule
         return $this->keep;
     }
 
-    public function for(Plant $plant, Kind $kind): Amounts
+    public function for(AmountCase $case): Amounts
     {
+        $plant = $case->plant;
         $keep = $this->keep;
         if ($plant->stems === null) {
             return Amounts::of([$keep], Reason::of(
@@ -47,10 +46,10 @@ final readonly class StemsToKeep implements AmountRule
         $all = $plant->stems->all();
         // Canes that have fruited go whatever the number; of the others those that are too many.
         [$go, $of] = $this->oldGo ? [$plant->stems->old, $plant->stems->young] : [0, $all];
-        $out = Amount::of(
-            $keep->unit.' to take out', $keep->unit,
-            $go + max(0, $of - $keep->max), $go + max(0, $of - $keep->target), $go + max(0, $of - $keep->min),
-        );
+        $over = static fn (int $wanted): int => $go + max(0, $of - $wanted);
+        // Fruited canes die in any case; live stems keep to what may go this season.
+        $may = $this->oldGo ? $all : $case->mayGo($all);
+        $out = Amount::of($keep->unit.' to take out', $keep->unit, min($may, $over($keep->max)), $over($keep->target), min($may, $over($keep->min)));
         if ($this->oldGo) {
             return Amounts::of([$keep, $out], Reason::of(
                 ucfirst($keep->what),
@@ -63,8 +62,10 @@ final readonly class StemsToKeep implements AmountRule
             ucfirst($keep->what),
             $all <= $keep->max
                 ? sprintf('it has %d; %s are wanted, so none must go for number alone', $all, $keep->inWords())
-                : sprintf('it has %d; keeping %s takes out %d', $all, $keep->targetInWords(), $out->target),
+                : sprintf('it has %d; keeping %s takes out %d', $all, $keep->targetInWords(), $over($keep->target)).($out->target < $over($keep->target)
+                    ? sprintf(': %d now and the others over the coming years, since no more than %d %% may go in a season', $out->target, $case->budget->capPercent)
+                    : ''),
             $this->source,
-        ))->with(Working::of($keep->unit.' to take out', 'all - wanted, none below nothing', "$all - $keep->target", (string) $out->target, $this->source));
+        ))->with(Working::of($keep->unit.' to take out', 'all - wanted, none below nothing, at most what may go', "$all - $keep->target, at most $may", (string) $out->target, $this->source));
     }
 }

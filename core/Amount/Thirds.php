@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Amount;
 
-use PruningHook\Core\Plant\Plant;
-use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Reason;
 
 /**
  * Renewal by thirds: a third of the old stems comes out at the base each year, the oldest first, and never more than
- * a third of all stems. Where the stems have not been counted, the share is given for the crew to count out.
+ * may still go this season. Where the stems have not been counted, the share is given for the crew to count out.
  */
 final readonly class Thirds implements AmountRule
 {
@@ -29,8 +27,9 @@ final readonly class Thirds implements AmountRule
         return new self($source);
     }
 
-    public function for(Plant $plant, Kind $kind): Amounts
+    public function for(AmountCase $case): Amounts
     {
+        $plant = $case->plant;
         if ($plant->stems === null) {
             return Amounts::of([Amount::of(self::SHARE, '%', 0, 33, 33)], Reason::of(
                 'Renewal by thirds',
@@ -40,7 +39,7 @@ final readonly class Thirds implements AmountRule
         }
         $old = $plant->stems->old;
         $all = $plant->stems->all();
-        $most = min($old, intdiv($all, 3));
+        $most = min($old, $case->mayGo($all));
         $target = min($most, max(1, (int) round($old / 3)));
         $amounts = [Amount::of(self::TAKE, 'stems', min($target, $most), $target, $most)];
         if ($plant->stems->young > 0) {
@@ -50,10 +49,10 @@ final readonly class Thirds implements AmountRule
         return Amounts::of($amounts, Reason::of(
             'Renewal by thirds',
             sprintf(
-                '%d old and %d young stems: a third of the old is %d, and no more than a third of all %d (%d) goes in a year',
-                $old, $plant->stems->young, $target, $all, $most,
+                '%d old and %d young stems: a third of the old is %d, and of all %d no more than %d may go now: %d',
+                $old, $plant->stems->young, max(1, (int) round($old / 3)), $all, $case->mayGo($all), $target,
             ),
             $this->source,
-        ))->with(Working::of(self::TAKE, 'a third of the old stems, at most a third of all', "$old / 3, at most $all / 3", (string) $target, $this->source));
+        ))->with(Working::of(self::TAKE, 'a third of the old stems, at most what may go', "$old / 3, at most {$case->mayGo($all)} of $all", (string) $target, $this->source));
     }
 }

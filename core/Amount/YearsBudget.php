@@ -17,10 +17,10 @@ final readonly class YearsBudget
      * @return list<array{season: int, used: ?int, cap: int, planned: ?int}> per cent of live growth; used is null where
      *                                                                      the record says nothing, planned counts old stems
      */
-    public static function of(Plant $plant, int $season, int $capPercent, string $source): array
+    public static function of(Plant $plant, int $season, int $capPercent, string $source, string $recipe = Renovation::RECIPE): array
     {
         $plan = $plant->stems !== null && $plant->stems->old > 0 && ($plant->aim === 'renewal')
-            ? Renovation::plan($plant->stems->old, Renovation::YEARS - Renovation::year($plant) + 1)
+            ? Renovation::plan($plant->stems->old, max(1, Renovation::YEARS - Renovation::year($plant, $season, $recipe) + 1))
             : [];
         $years = [];
         for ($each = $season - self::BACK; $each <= $season + self::AHEAD; $each++) {

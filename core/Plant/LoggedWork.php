@@ -19,13 +19,13 @@ final readonly class LoggedWork
         public ?int $removedPercent,
         /** true where a nest was found */
         public bool $nest,
-        /** true where it was a year of a renovation */
-        public bool $renovation,
+        /** the recipe it was done by, where the record says */
+        public ?string $recipe,
     ) {
     }
 
-    public static function of(string $task, int $season, Day $on, Outcome $outcome, ?int $minutes, ?int $removedPercent = null, bool $nest = false, bool $renovation = false): self
+    public static function of(string $task, int $season, Day $on, Outcome $outcome, ?int $minutes, ?int $removedPercent = null, bool $nest = false, ?string $recipe = null): self
     {
-        return new self($task, $season, $on, $outcome, $minutes, $removedPercent, $nest, $renovation);
+        return new self($task, $season, $on, $outcome, $minutes, $removedPercent, $nest, $recipe);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Prescription;
 
 use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\AmountCase;
 use PruningHook\Core\Amount\Budget;
 use PruningHook\Core\Amount\Working;
 use PruningHook\Core\Calendar\Closure;
@@ -158,16 +159,16 @@ final readonly class Prescriber
         Circumstances $circumstances,
     ): Task {
         $recipe = $this->book->recipes->get($rule->method($circumstances));
-        [$amounts, $because, $workings] = self::amounts($rule, $plant, $kind, $circumstances);
         $missed = self::missedPass($rule, $plant, $kind, $year->site->season);
         $effort = $rule->effort->minutes($plant, $kind, $rule->key, $missed === null ? 1.0 : $missed->factor);
         [$cap, $capSource] = $this->book->caps->for($kind, $recipe->key);
         $budget = Budget::of($cap, $capSource, $plant->history, $year->site->season);
+        [$amounts, $because, $workings] = self::amounts($rule, new AmountCase($plant, $kind, $year->site->season, $recipe->key, $budget), $circumstances);
         $packing = Packing::with($this->book->figures);
         [$litres, $debris] = $packing->debris($plant, $kind, $recipe, $amounts, $cap);
         $schools = array_map(static fn (string $key): Choice => $circumstances->choice($key), $rule->questions());
 
-        return Task::of(
+        return new Task(
             $rule->key,
             $rule->name,
             $recipe->name,
@@ -193,17 +194,18 @@ final readonly class Prescriber
             ],
             $packing->for($plant, $kind, $rule, $recipe, $circumstances, $litres),
             [...$workings, $effort->working, $budget->working(), $debris],
+            $budget,
         );
     }
 
     /** @return array{list<Amount>, list<Reason>, list<Working>} */
-    private static function amounts(TaskRule $rule, Plant $plant, Kind $kind, Circumstances $circumstances): array
+    private static function amounts(TaskRule $rule, AmountCase $case, Circumstances $circumstances): array
     {
         $amounts = [];
         $reasons = [];
         $workings = [];
         foreach (Conditional::holding($rule->amounts, $circumstances) as $amountRule) {
-            $answer = $amountRule->for($plant, $kind);
+            $answer = $amountRule->for($case);
             $amounts = [...$amounts, ...$answer->amounts];
             $reasons = [...$reasons, ...$answer->reasons];
             $workings = [...$workings, ...$answer->workings];

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace PruningHook\Core\Prescription;
 
 use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\AmountCase;
+use PruningHook\Core\Amount\Budget;
 use PruningHook\Core\Amount\Thirds;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\WinterClass;
@@ -40,6 +42,9 @@ final readonly class ReadAloud
 
     /** What is said once in a task. */
     private const ONCE = ['/\bthree cuts\b/i', '/\bfigure of eight\b/i', '/\bclear up\b/i'];
+
+    /** Any season will do: the plants that are read for have no record. */
+    private const SEASON = 2027;
 
     public function __construct(private PlantBook $book)
     {
@@ -146,9 +151,11 @@ final readonly class ReadAloud
     /** @return list<Amount> */
     private function worked(Kind $kind, TaskRule $task, Plant $plant, Circumstances $circumstances): array
     {
+        // As the book writes them: what a budget leaves is another matter.
+        $case = new AmountCase($plant, $kind, self::SEASON, $task->method($circumstances), Budget::of(100, '', [], self::SEASON));
         $amounts = [];
         foreach (Conditional::holding($task->amounts, $circumstances) as $rule) {
-            $amounts = [...$amounts, ...$rule->for($plant, $kind)->amounts];
+            $amounts = [...$amounts, ...$rule->for($case)->amounts];
         }
 
         return $amounts;

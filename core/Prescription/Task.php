@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Prescription;
 
 use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\Budget;
 use PruningHook\Core\Amount\Working;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Method\Kit;
@@ -15,6 +16,9 @@ use PruningHook\Core\Reason;
 final readonly class Task
 {
     /**
+     * @param  string  $method  the recipe's name in words
+     * @param  string  $methodKey  the recipe
+     * @param  int  $rank  place in the order of work, low first
      * @param  list<Choice>  $schools  the schools it depends on, as they are in force
      * @param  list<Amount>  $amounts
      * @param  list<string>  $steps
@@ -22,7 +26,7 @@ final readonly class Task
      * @param  list<Reason>  $reasons
      * @param  list<Working>  $workings  how its numbers came about
      */
-    private function __construct(
+    public function __construct(
         public string $key,
         public string $name,
         public string $method,
@@ -38,37 +42,8 @@ final readonly class Task
         public array $reasons,
         public Kit $kit,
         public array $workings,
+        public Budget $budget,
     ) {
-    }
-
-    /**
-     * @param  string  $method  its name in words
-     * @param  int  $rank  place in the order of work, low first
-     * @param  list<Choice>  $schools
-     * @param  list<Amount>  $amounts
-     * @param  list<string>  $steps
-     * @param  list<string>  $cautions
-     * @param  list<Reason>  $reasons
-     * @param  list<Working>  $workings
-     */
-    public static function of(
-        string $key,
-        string $name,
-        string $method,
-        string $methodKey,
-        int $rank,
-        int $season,
-        array $schools,
-        Window $window,
-        array $amounts,
-        array $steps,
-        int $minutes,
-        array $cautions,
-        array $reasons,
-        Kit $kit,
-        array $workings,
-    ): self {
-        return new self($key, $name, $method, $methodKey, $rank, $season, $schools, $window, $amounts, $steps, $minutes, $cautions, $reasons, $kit, $workings);
     }
 
     /** The same task as planning sees it. */
@@ -117,6 +92,8 @@ final readonly class Task
             'key' => $this->key,
             'name' => $this->name,
             'method' => $this->method,
+            'recipe' => $this->methodKey,
+            'cap' => ['percent' => $this->budget->capPercent, 'source' => $this->budget->source],
             'school' => $this->school(),
             'window' => $this->window->toArray(),
             'amounts' => array_map(static fn (Amount $amount): array => $amount->toArray(), $this->amounts),

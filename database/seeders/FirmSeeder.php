@@ -341,6 +341,7 @@ final class FirmSeeder
                     'visit_task_id' => $row,
                     'plant_id' => $item['plant'],
                     'task' => $task->key,
+                    'recipe' => $task->methodKey,
                     'season' => $task->season,
                     'on' => (string) $on,
                     'outcome' => $outcome,

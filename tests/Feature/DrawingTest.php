@@ -9,6 +9,12 @@ use App\Models\BloomNote;
 use App\Models\Plant;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
+use App\Visits\LogWork;
+use App\Visits\PlanVisit;
+use App\Visits\TaskChoice;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Prescription\Prescriber;
 
 /** The plant drawn, its measures changed, courses compared, what it did at bloom, and the budget of the season. */
 final class DrawingTest extends FeatureTestCase
@@ -109,5 +115,36 @@ final class DrawingTest extends FeatureTestCase
         WorkLog::query()->create(['visit_task_id' => $task->id, 'plant_id' => $this->bluebeard->id, 'task' => 'spring-cut', 'season' => 2027, 'on' => '2027-02-20', 'outcome' => 'done', ...$said]);
 
         return $task;
+    }
+
+    public function test_the_log_holds_the_cap_of_the_school_that_was_in_force_when_it_was_planned(): void
+    {
+        $rose = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bush-rose', 'practice' => ['bush-rose-severity' => 'light-arc']]);
+        $plan = $this->app->make(PlanVisit::class)->plan($this->garden, Day::parse('2027-03-20'), [TaskChoice::of($rose->id, 'main-pruning', 2027)], 'early', $this->crew->id, null);
+        $task = $plan->tasks()->firstOrFail();
+        self::assertSame(['light-arc', 33], [$task->prescribed['recipe'] ?? null, $task->prescribed['cap']['percent'] ?? null]);
+        // Another school since then changes nothing of what the crew was asked to do.
+        $rose->update(['practice' => ['bush-rose-severity' => 'open-bowl']]);
+        $this->actingAs($this->lead())->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 30, 'removed_percent' => 70])->assertSessionHasErrorsIn("task$task->id", ['removed_percent', 'over_cap_reason']);
+        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 30, 'removed_percent' => 33])->assertSessionHasNoErrors();
+        self::assertSame('light-arc', WorkLog::query()->firstOrFail()->recipe);
+    }
+
+    public function test_a_logged_thinning_by_thirds_never_becomes_a_year_of_a_renovation(): void
+    {
+        $lilac = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'lilac', 'stems_old' => 9, 'stems_young' => 0]);
+        foreach ([2025 => '2025-06-10', 2026 => '2026-06-10'] as $season => $on) {
+            $visit = $this->garden->visits()->create(['on' => $on]);
+            $task = $visit->tasks()->create(['plant_id' => $lilac->id, 'task' => 'after-flowering', 'season' => $season, 'position' => 0, 'minutes' => 30,
+                'prescribed' => ['recipe' => 'renew-by-thirds', 'amounts' => [['what' => 'old stems to take out', 'unit' => 'stems', 'min' => 3, 'target' => 3, 'max' => 3]]]]);
+            $this->app->make(LogWork::class)->log($task, ['outcome' => 'done', 'minutes' => 30, 'amounts' => [3]], null);
+        }
+        $lilac->update(['aim' => 'renewal']);
+        $this->app->forgetInstance(CorePlants::class);
+        $garden = $this->garden->fresh() ?? $this->garden;
+        $bridge = $this->app->make(CorePlants::class);
+        $task = Prescriber::with($this->app->make(PlantBook::class))
+            ->prescribe($bridge->plant($lilac->fresh() ?? $lilac), $bridge->years($garden)->season(2027), $bridge->practice($garden))->task('after-flowering');
+        self::assertSame(3, $task?->amount('old stems to take out')?->target, 'the first of three years, not the last: nine would have gone');
     }
 }
