@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use PruningHook\Core\Structure\Judgement;
 
 /**
  * One task of one plant on one visit, with the prescription as it stood when it was planned.
@@ -15,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @phpstan-type Prescribed array{key: string, name: string, method: string, recipe?: string, cap?: array{percent: int, source: string}, school: ?string, window: array{opens: string, best_from: string, best_to: string, closes: string}, amounts: list<Amount>, steps: list<string>, minutes: int, kit?: array<string, mixed>, cautions: list<string>, reasons: list<array{rule: string, because: string, source: string}>}
  *
  * @phpstan-import-type State from StemSurvey
+ * @phpstan-import-type Recalled from Judgement
  *
  * @property int $id
  * @property int $visit_id
@@ -24,7 +26,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int $position
  * @property int $minutes as prescribed
  * @property Prescribed $prescribed
- * @property ?array{state: State, aim: array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string, grafted: bool, young: int, pencil: int, school: string}} $cut_plan the stems and the aim they were judged by for this visit
+ * @property ?array{state: State, aim: array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string, grafted: bool, young: int, pencil: int, school: string}, judged?: Recalled} $cut_plan the stems and the aim they were judged by for this visit
  * @property-read Visit $visit
  * @property-read Plant $plant
  * @property-read ?WorkLog $log

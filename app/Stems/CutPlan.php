@@ -6,6 +6,7 @@ namespace App\Stems;
 
 use App\Models\Plant;
 use App\Models\VisitTask;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Drawing\Bowl;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -30,16 +31,20 @@ final readonly class CutPlan
         if ($survey->state['stems'] === []) {
             throw ValidationException::withMessages(['task' => 'Survey the stems first: there is nothing to plan yet.']);
         }
-        $task->cut_plan = ['state' => $survey->state, 'aim' => $board->judge($plant, $survey)->aim->toArray()];
-        $task->save();
-        // What was counted stem by stem is better than what somebody once wrote down.
-        $plant->update(StemBoard::counts($survey->state));
+        $judged = $board->judge($plant, $survey);
 
-        return $task;
+        return DB::transaction(static function () use ($plant, $survey, $task, $judged): VisitTask {
+            $task->cut_plan = ['state' => $survey->state, 'aim' => $judged->aim->toArray(), 'judged' => $judged->toArray()];
+            $task->save();
+            // What was counted stem by stem is better than what somebody once wrote down.
+            $plant->update(StemBoard::counts($survey->state));
+
+            return $task;
+        });
     }
 
     /**
-     * What is on a sheet: the same stems judged by the same aim.
+     * What is on a sheet, as it was judged when it was put there: whatever the rules say of such stems since, "B, C, A" stays.
      *
      * @return ?array{bowl: Bowl, judged: Judgement} null where the task has no cut plan, or nobody knows the kind any more
      */
@@ -50,7 +55,11 @@ final readonly class CutPlan
             return null;
         }
         $survey = StemBoard::core($kept['state']);
-        $judged = StemJudge::with(StemAims::with($this->book)->clearance($this->book->kind($task->plant->kind)))->judge($survey, StemAim::fromArray($kept['aim']));
+        $aim = StemAim::fromArray($kept['aim']);
+        $judged = isset($kept['judged'])
+            ? Judgement::recalled($aim, array_column($survey->stems, null, 'ref'), $kept['judged'])
+            // Put there before judgements were kept.
+            : StemJudge::with(StemAims::with($this->book)->clearance($this->book->kind($task->plant->kind)))->judge($survey, $aim);
 
         return ['bowl' => Bowl::of($survey, $judged), 'judged' => $judged];
     }

@@ -25,7 +25,7 @@ final readonly class Cut
         return new self($order, $stem, $rule, $because, $where, $free, $sharePercent);
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{order: int, ref: string, rule: string, because: string, cut: string, free: bool, share_percent: float} */
     public function toArray(): array
     {
         return ['order' => $this->order, 'ref' => $this->stem->ref, 'rule' => $this->rule, 'because' => $this->because, 'cut' => $this->where,

@@ -117,6 +117,13 @@ final class StemsTest extends FeatureTestCase
         // Five were surveyed, all of last year, and one is dead.
         self::assertSame([0, 4], [$this->rose->fresh()?->stems_old, $this->rose->fresh()?->stems_young]);
         self::assertSame(['dead'], VisitTask::query()->findOrFail($task->id)->cut_plan['state']['stems'][1]['faults'] ?? null);
+        // Whatever the rules say of such stems by then: the sheet says what was said when it was planned.
+        $row = VisitTask::query()->findOrFail($task->id);
+        $kept = $row->cut_plan ?? self::fail('no cut plan');
+        self::assertArrayHasKey('judged', $kept);
+        $kept['judged']['remove'][0]['because'] = 'as the eye of that day saw it';
+        $row->update(['cut_plan' => $kept]);
+        $this->get("/visits/$visit->id")->assertSee('as the eye of that day saw it')->assertDontSee('it is dead');
     }
 
     public function test_undoing_keeps_the_stem_in_hand_as_long_as_it_is_there(): void
