@@ -127,6 +127,7 @@ final readonly class DueReckoner
             'minutes' => $task->minutes,
             'people' => $task->people,
             'skills' => (string) json_encode($task->skills),
+            'hands_off' => $task->handsOff,
             'outcome' => $due->outcome?->value,
             'logged_on' => $due->loggedOn?->number,
             'done' => $due->outcome === Outcome::Done,

@@ -165,6 +165,7 @@ final readonly class KeptTasks
             (int) $row->minutes,
             (int) $row->people,
             array_values(array_filter((array) json_decode($row->skills, true), is_string(...))),
+            $row->hands_off,
         );
     }
 

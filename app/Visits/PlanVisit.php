@@ -53,6 +53,9 @@ final readonly class PlanVisit
                 ->prescribe($this->bridge->plant($plant), $years->season($choice->season), $practice)
                 ->task($choice->task)
                 ?? throw ValidationException::withMessages(['tasks' => "$plant->label has no such task in season $choice->season."]);
+            if ($task->handsOff !== null) {
+                throw ValidationException::withMessages(['tasks' => sprintf('%s of %s is an arborist\'s job: it %s. What to ask for stands on the plant\'s page.', $task->name, $plant->label, $task->handsOff)]);
+            }
             $jobs[] = Job::of((string) $plant->id, $plant->bed ?? '', $task, $this->diseased($plant));
         }
 

@@ -7,6 +7,9 @@ namespace PruningHook\Core\Method;
 /** What a crew brings and what it leaves: tools, people, protective gear, materials, debris, aftercare, follow-ups. */
 final readonly class Kit
 {
+    /** The skill that no crew has. */
+    public const ARBORIST = 'arborist';
+
     /**
      * @param  list<string>  $tools
      * @param  list<string>  $gear
@@ -39,6 +42,12 @@ final readonly class Kit
     public static function of(array $tools, int $people, array $gear, array $materials, int $debrisLitres, array $aftercare, array $followUps, array $skills): self
     {
         return new self($tools, $people, $gear, $materials, $debrisLitres, $aftercare, $followUps, $skills);
+    }
+
+    /** What is needed for a job that is left to an arborist: nothing. */
+    public static function none(): self
+    {
+        return new self([], 1, [], [], 0, [], [], [self::ARBORIST]);
     }
 
     /** @return array<string, mixed> the shape of docs/formats/prescription.schema.json */

@@ -65,7 +65,7 @@ final readonly class Packing
 
         return array_keys(array_filter([
             'ladder' => $this->needsLadder($height),
-            'saw' => ! $recipe->shears && $this->thickest($kind, $height) > $this->figures->number(Figure::LoppersTo),
+            'saw' => ! $recipe->shears && $this->figures->thickest($kind, $height) > $this->figures->number(Figure::LoppersTo),
             'shears' => $recipe->shears,
         ]));
     }
@@ -73,18 +73,6 @@ final readonly class Packing
     private function needsLadder(int $heightMm): bool
     {
         return $heightMm > $this->figures->number(Figure::Reach);
-    }
-
-    /** The thickest wood to be met, in mm: the oldest stems of a plant this high. */
-    public function thickest(Kind $kind, int $heightMm): int
-    {
-        $share = match ($kind->habit) {
-            'tree' => Figure::ThickTree,
-            'shrub', 'climber', 'vine' => Figure::ThickShrub,
-            default => Figure::ThickCane,
-        };
-
-        return (int) round($heightMm * $this->figures->number($share) / 1000);
     }
 
     /**
@@ -133,7 +121,7 @@ final readonly class Packing
     /** @return list<string> */
     private function tools(Kind $kind, Recipe $recipe, int $heightMm, bool $ladder): array
     {
-        $thickest = $this->thickest($kind, $heightMm);
+        $thickest = $this->figures->thickest($kind, $heightMm);
         $tools = $recipe->shears ? ['shears', 'line and pegs'] : ['bypass secateurs'];
         if (! $recipe->shears && $thickest > $this->figures->number(Figure::SecateursTo)) {
             $tools[] = sprintf('loppers (wood to about %d mm)', min($thickest, $this->figures->number(Figure::LoppersTo)));

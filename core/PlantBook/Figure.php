@@ -80,4 +80,9 @@ enum Figure: string
     case NeighboursWithin = 'neighbours-within';
     /** Days after midwinter until which the first frost may still come where winters are mild. */
     case LateFirstFrost = 'late-first-frost';
+    /** Height of a tree, and thickness of wood, above which the work is an arborist's, in mm. */
+    case HandsOffTree = 'hands-off-tree';
+    case HandsOffWood = 'hands-off-wood';
+    /** Seasons in the ground for which a tree nobody has measured is taken to be small. */
+    case YoungTree = 'young-tree';
 }

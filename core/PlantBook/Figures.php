@@ -57,4 +57,16 @@ final readonly class Figures
     {
         return Reason::of($rule, $because, $this->given[$figure->value][1]);
     }
+
+    /** The thickest wood to be met, in mm: the oldest stems of a plant this high. */
+    public function thickest(Kind $kind, int $heightMm): int
+    {
+        $share = match ($kind->habit) {
+            'tree' => Figure::ThickTree,
+            'shrub', 'climber', 'vine' => Figure::ThickShrub,
+            default => Figure::ThickCane,
+        };
+
+        return (int) round($heightMm * $this->number($share) / 1000);
+    }
 }

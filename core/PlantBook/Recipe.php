@@ -23,6 +23,7 @@ final readonly class Recipe
      * @param  bool  $feeds  true where the kind's feed and mulch follow it
      * @param  list<string>  $gear  what is worn beside gloves and eye protection
      * @param  list<Conditional<FollowUp>>  $followUps
+     * @param  bool  $fromGround  true where it is done from the ground, with hand tools, on a plant of any height
      */
     public function __construct(
         public string $key,
@@ -37,6 +38,7 @@ final readonly class Recipe
         public bool $feeds,
         public array $gear,
         public array $followUps,
+        public bool $fromGround,
     ) {
     }
 }

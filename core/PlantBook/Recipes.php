@@ -87,6 +87,7 @@ final readonly class Recipes
                 static fn (string $key): Conditional => self::followUp(self::shared($shared, 'follow_ups', $entry, $key)),
                 $entry->strings('follow_ups'),
             ),
+            fromGround: $entry->bool('from_ground', false),
         );
     }
 

@@ -14,6 +14,7 @@ use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Fault;
+use PruningHook\Core\Method\Kit;
 use PruningHook\Core\Method\Packing;
 use PruningHook\Core\Method\Steps;
 use PruningHook\Core\Plant\Circumstances;
@@ -28,6 +29,7 @@ use PruningHook\Core\Practice\Choice;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Safety\Cautions;
+use PruningHook\Core\Safety\HandsOff;
 
 /** The way in: a plant, its site's season and the practice in force give its prescription with reasons. */
 final readonly class Prescriber
@@ -81,6 +83,12 @@ final readonly class Prescriber
         $tasks = [];
         foreach (self::timed($kind, KindYear::of($year, $kind->phenology), $circumstances, $within) as [$rule, , $window]) {
             $recipe = $this->book->recipes->get($rule->method($circumstances));
+            $handsOff = HandsOff::of($plant, $kind, $recipe, $this->book->figures, $circumstances->yearInGround);
+            if ($handsOff !== null) {
+                $tasks[] = new SeasonTask($rule->key, $rule->name, $recipe->key, $year->season, $window, 0, 1, [Kit::ARBORIST], $handsOff->why);
+
+                continue;
+            }
             $tasks[] = new SeasonTask(
                 $rule->key, $rule->name, $recipe->key, $year->season, $window,
                 $rule->effort->alone($plant, $kind, $rule->key, self::missedPass($rule, $plant, $kind, $year->season)->factor ?? 1.0),
@@ -164,6 +172,28 @@ final readonly class Prescriber
         [$cap, $capSource] = $this->book->caps->for($kind, $recipe->key);
         $budget = Budget::of($cap, $capSource, $plant->history, $year->site->season);
         [$amounts, $because, $workings] = self::amounts($rule, new AmountCase($plant, $kind, $year->site->season, $recipe->key, $budget), $circumstances);
+        $handsOff = HandsOff::of($plant, $kind, $recipe, $this->book->figures, $circumstances->yearInGround);
+        if ($handsOff !== null) {
+            return new Task(
+                $rule->key,
+                $rule->name,
+                $recipe->name,
+                $recipe->key,
+                $recipe->rank,
+                $year->site->season,
+                array_map(static fn (string $key): Choice => $circumstances->choice($key), $rule->questions()),
+                $window,
+                [],
+                $handsOff->steps($recipe, $window, $amounts),
+                0,
+                Cautions::from($this->book->cautions, $this->book->figures)->for($kind, $plant, $rule, $window, $year->site),
+                [$handsOff->reason(), Reason::of(self::WHEN[0], $timing->because.' ('.$timing->rule->inWords.')', $timing->source)],
+                Kit::none(),
+                [],
+                $budget,
+                $handsOff->why,
+            );
+        }
         $packing = Packing::with($this->book->figures);
         [$litres, $debris] = $packing->debris($plant, $kind, $recipe, $amounts, $cap);
         $schools = array_map(static fn (string $key): Choice => $circumstances->choice($key), $rule->questions());

@@ -17,6 +17,7 @@ final readonly class SeasonTask
      * @param  int  $minutes  for one gardener
      * @param  int  $people  who must be there at once
      * @param  list<string>  $skills  what the hands must be able to handle: `ladder`, `saw`, `shears`
+     * @param  ?string  $handsOff  why the crew leaves it to an arborist; null where it is theirs
      */
     public function __construct(
         public string $key,
@@ -27,6 +28,7 @@ final readonly class SeasonTask
         public int $minutes,
         public int $people,
         public array $skills,
+        public ?string $handsOff = null,
     ) {
     }
 }

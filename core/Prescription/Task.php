@@ -19,6 +19,7 @@ final readonly class Task
      * @param  string  $method  the recipe's name in words
      * @param  string  $methodKey  the recipe
      * @param  int  $rank  place in the order of work, low first
+     * @param  ?string  $handsOff  why the crew leaves it to an arborist; null where it is theirs
      * @param  list<Choice>  $schools  the schools it depends on, as they are in force
      * @param  list<Amount>  $amounts
      * @param  list<string>  $steps
@@ -43,13 +44,14 @@ final readonly class Task
         public Kit $kit,
         public array $workings,
         public Budget $budget,
+        public ?string $handsOff = null,
     ) {
     }
 
     /** The same task as planning sees it. */
     public function timed(): SeasonTask
     {
-        return new SeasonTask($this->key, $this->name, $this->methodKey, $this->season, $this->window, $this->minutes, $this->kit->people, $this->kit->skills);
+        return new SeasonTask($this->key, $this->name, $this->methodKey, $this->season, $this->window, $this->minutes, $this->kit->people, $this->kit->skills, $this->handsOff);
     }
 
     /** One of its amounts by what it is of, or null where it has no such. */
@@ -94,6 +96,7 @@ final readonly class Task
             'method' => $this->method,
             'recipe' => $this->methodKey,
             'cap' => ['percent' => $this->budget->capPercent, 'source' => $this->budget->source],
+            'hands_off' => $this->handsOff,
             'school' => $this->school(),
             'window' => $this->window->toArray(),
             'amounts' => array_map(static fn (Amount $amount): array => $amount->toArray(), $this->amounts),

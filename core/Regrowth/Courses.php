@@ -35,7 +35,13 @@ final readonly class Courses
         $kind = $this->book->kind($plant->kind);
         $height = $plant->heightMm ?? $kind->typicalHeightMm;
 
-        return [$this->leave($kind, $height, $task), $this->usual($kind, $height, $task), $this->hard($kind, $height, $task)];
+        if ($task->handsOff !== null) {
+            return [$this->leave($kind, $height, $task), $this->ask($kind, $height, $task->handsOff)];
+        }
+        $courses = [$this->leave($kind, $height, $task), $this->usual($kind, $height, $task)];
+
+        // A tree is never topped: there is no hard cut for it but to a framework it is kept at (ANSI A300, from memory).
+        return $kind->habit === 'tree' && $kind->lowestFrameworkMm === null ? $courses : [...$courses, $this->hard($kind, $height, $task)];
     }
 
     /**
@@ -61,8 +67,16 @@ final readonly class Courses
         $flowers = $kind->wood === FloweringWood::None ? null : $height + ($kind->wood === FloweringWood::New ? $this->growth($kind) : 0);
 
         return Course::of('leave', 'Leave it', $height, $height + $this->extension($kind), $flowers, $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time', 0, 0, 0, 0, sprintf(
-            'Old wood gathers, flowers move up and out of reach; the next cut takes about %d min.', $this->times($task->minutes, Figure::LeftOutTime),
+            'Old wood gathers, flowers move up and out of reach%s.', $task->minutes === 0 ? '' : sprintf('; the next cut takes about %d min', $this->times($task->minutes, Figure::LeftOutTime)),
         ));
+    }
+
+    private function ask(Kind $kind, int $height, string $why): Course
+    {
+        return Course::of(
+            'ask', 'Ask an arborist', $height, $height + $this->extension($kind), $kind->wood === FloweringWood::None ? null : $height,
+            $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time', 0, 0, 0, 0, "It $why: it is not the crew's work.",
+        );
     }
 
     private function usual(Kind $kind, int $height, Task $task, ?string $name = null): Course
@@ -83,7 +97,11 @@ final readonly class Courses
 
     private function hard(Kind $kind, int $height, Task $task): Course
     {
-        $after = min($height, $kind->lowestFrameworkMm ?? (int) round($height / 3));
+        // Never past its lowest framework, nor past what may go in a season.
+        $after = min($height, max(
+            $kind->lowestFrameworkMm ?? (int) round($height / 3),
+            (int) ceil($height * (100 - $task->budget->capPercent) / 100),
+        ));
         $share = $height > 0 ? (int) round(100 * (1 - $after / $height)) : 0;
         [$years, $risk] = match (true) {
             $kind->lowestFrameworkMm !== null => [Figure::RecoverWell, 'Down to its lowest framework and no further: expect strong shoots, and nothing if frost follows.'],

@@ -106,14 +106,16 @@ final readonly class DemoWork
         }
     }
 
-    /** @return list<array{plant: Plant, due: DueTask}> */
+    /** @return list<array{plant: Plant, due: DueTask}> what is the crew's */
     private function due(Garden $garden, Day $today, Day $from, Day $to): array
     {
         $due = [];
         $agenda = Agenda::with($this->book);
         foreach ($garden->plants as $plant) {
             foreach ($agenda->between($this->bridge->plant($plant), $this->bridge->years($garden), $this->bridge->practice($garden), $today, $from, $to) as $task) {
-                $due[] = ['plant' => $plant, 'due' => $task];
+                if ($task->task->handsOff === null) {
+                    $due[] = ['plant' => $plant, 'due' => $task];
+                }
             }
         }
 

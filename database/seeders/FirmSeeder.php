@@ -255,6 +255,10 @@ final class FirmSeeder
                 $today->plus(21),
             ) as $task
         ) {
+            // What is an arborist's is on no visit.
+            if ($task->task->handsOff !== null) {
+                continue;
+            }
             $due[] = [
                 'plant' => $id,
                 'due' => $task,

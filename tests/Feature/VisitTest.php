@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Plant;
 use App\Models\Visit;
 use App\Models\WorkLog;
+use App\Visits\TaskChoice;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class VisitTest extends FeatureTestCase
@@ -187,5 +188,18 @@ final class VisitTest extends FeatureTestCase
     private function choice(string $task): string
     {
         return "{$this->wisteria->id}:$task:2027";
+    }
+
+    public function test_an_arborists_job_is_said_everywhere_and_planned_nowhere(): void
+    {
+        $oak = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'oak', 'label' => 'Gate oak', 'height_mm' => 25000]);
+        $choice = (string) TaskChoice::of($oak->id, 'winter-structure', 2027);
+        $this->actingAs($this->planner());
+        $this->get("/plants/$oak->id")->assertOk()->assertSee('An arborist', false)->assertSee('is taller than 5 m')->assertSee('What to ask for')->assertDontSee('pruning saw');
+        $this->get("/gardens/{$this->garden->id}/visits/plan")->assertOk()->assertSee('Gate oak')
+            ->assertSeeHtml('value="'.$choice.'" disabled')->assertSee('it is taller than 5 m');
+        $this->post("/gardens/{$this->garden->id}/visits", ['on' => '2027-02-22', 'tasks' => [$choice]])->assertSessionHasErrors('tasks');
+        self::assertSame(0, Visit::query()->count());
+        $this->get('/?show=open')->assertSee('Gate oak')->assertSee("an arborist's", false);
     }
 }

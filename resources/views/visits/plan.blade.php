@@ -12,8 +12,8 @@
             <ul class="pick">
                 @foreach ($rows as $row)
                     <li><label>
-                        <input class="form-check-input" type="checkbox" name="tasks[]" value="{{ $row->choice() }}" @checked(in_array((string) $row->choice(), $chosen, true)) @change="refresh()">
-                        <span><b>{{ $row->plant->label }}</b><br><span class="soft">{{ $row->due->task->name }}, {{ \App\Support\Say::minutes($row->due->task->minutes) }}; open {{ \App\Support\Say::date($row->due->task->window->opens) }} to {{ \App\Support\Say::date($row->due->task->window->closes) }}</span></span>
+                        <input class="form-check-input" type="checkbox" name="tasks[]" value="{{ $row->choice() }}" @disabled($row->due->task->handsOff) @checked(! $row->due->task->handsOff && in_array((string) $row->choice(), $chosen, true)) @change="refresh()">
+                        <span><b>{{ $row->plant->label }}</b><br><span class="soft">{{ $row->due->task->name }}, {{ $row->due->task->handsOff ? 'an arborist\'s job: it '.$row->due->task->handsOff : \App\Support\Say::minutes($row->due->task->minutes) }}; open {{ \App\Support\Say::date($row->due->task->window->opens) }} to {{ \App\Support\Say::date($row->due->task->window->closes) }}</span></span>
                         <x-urgency :due="$row->due" />
                     </label></li>
                 @endforeach

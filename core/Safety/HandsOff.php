@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Safety;
+
+use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\Figures;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\Recipe;
+use PruningHook\Core\Reason;
+
+/**
+ * What a crew leaves to an arborist: work on a tall tree, on thick wood, or within reach of a power line. Whatever speaks of
+ * such a task (sheet, courses, planning, command line) asks here. ANSI Z133 and A300 (from memory); local codes win.
+ */
+final readonly class HandsOff
+{
+    /** The hazard that stops everything at a plant. */
+    public const LINE = 'power-line';
+
+    private function __construct(public string $why, private bool $ground, private Reason $reason)
+    {
+    }
+
+    /**
+     * @param  ?int  $yearInGround  a tree that nobody has measured is taken to be as tall as its kind grows, unless it is young
+     * @return ?self null where the crew may do it
+     */
+    public static function of(Plant $plant, Kind $kind, Recipe $recipe, Figures $figures, ?int $yearInGround): ?self
+    {
+        if (in_array(self::LINE, $plant->hazards, true)) {
+            return new self('within reach of a power line', false, $figures->reason(Figure::HandsOffTree, 'Hands off', 'a power line is near: nobody works within its reach'));
+        }
+        if ($recipe->fromGround) {
+            return null;
+        }
+        $young = $yearInGround !== null && $yearInGround <= $figures->number(Figure::YoungTree);
+        $height = $plant->heightMm ?? ($young ? 0 : $kind->typicalHeightMm);
+        $tall = $figures->number(Figure::HandsOffTree);
+        if ($kind->habit === 'tree' && $height > $tall) {
+            $as = $plant->heightMm === null ? 'grows taller than' : 'is taller than';
+
+            return new self(
+                sprintf('%s %s m%s', $as, $tall / 1000, $plant->heightMm === null ? ' as a rule: measure it' : ''),
+                true,
+                $figures->reason(Figure::HandsOffTree, 'Hands off', sprintf('it %s %s m: work in it is an arborist\'s', $as, $tall / 1000)),
+            );
+        }
+        $thick = $figures->number(Figure::HandsOffWood);
+        if (! $recipe->shears && $figures->thickest($kind, $height) > $thick) {
+            return new self(
+                sprintf('has wood thicker than %d mm', $thick),
+                true,
+                $figures->reason(Figure::HandsOffWood, 'Hands off', sprintf('its oldest wood is thicker than %d mm: that is an arborist\'s', $thick)),
+            );
+        }
+
+        return null;
+    }
+
+    public function reason(): Reason
+    {
+        return $this->reason;
+    }
+
+    /**
+     * What stands on the sheet in place of steps: whom to ask for what and when, and what is left to the crew.
+     *
+     * @param  list<Amount>  $amounts  as the task would have them
+     * @return list<string>
+     */
+    public function steps(Recipe $recipe, Window $window, array $amounts): array
+    {
+        $for = implode('; ', [
+            lcfirst($recipe->name),
+            ...array_map(static fn (Amount $amount): string => $amount->what.': '.$amount->inWords(), $amounts),
+            sprintf('best %s to %s', $window->bestFrom->inWords(), $window->bestTo->inWords()),
+        ]);
+
+        return [
+            $this->ground
+                ? "Leave it to an arborist: it $this->why. Nobody climbs, no ladder goes up, no saw."
+                : 'Leave it alone: a power line is near, and nobody works within its reach.',
+            ($this->ground ? 'Ask a licensed arborist for: ' : 'Ask the utility or a qualified line-clearance arborist for: ').$for.'.',
+            ...($this->ground ? ['From the ground, and with hand tools, the crew may take off suckers and shoots on the trunk as high as they reach.'] : []),
+        ];
+    }
+}
