@@ -64,6 +64,8 @@ final readonly class PlantScreen
             'rows' => $rows,
             'tasks' => $this->inFull($rows, $core, $years, $practice),
             'plan' => self::toPlan($rows),
+            // Where all of it is an arborist's there is nothing to plan.
+            'crews' => $rows === [] || array_filter($rows, static fn (DueRow $row): bool => $row->due->task->handsOff === null) !== [],
             'verdict' => CutOn::with($this->book)->judge($core, $years, $cut, $practice, $forecast),
             'logs' => $plant->workLogs->sortByDesc('on')->take(5),
             'left' => $plant->workLogs->whereNotNull('left_for_next_year')->sortByDesc('on')->take(3),
@@ -100,7 +102,7 @@ final readonly class PlantScreen
      */
     private static function toPlan(array $rows): array
     {
-        $free = array_filter($rows, static fn (DueRow $row): bool => $row->visit === null && $row->due->urgency !== Urgency::Done);
+        $free = array_filter($rows, static fn (DueRow $row): bool => $row->visit === null && $row->due->urgency !== Urgency::Done && $row->due->task->handsOff === null);
         $open = array_filter($free, static fn (DueRow $row): bool => in_array($row->due->urgency, [Urgency::Open, Urgency::Closing], true));
         $next = array_filter($free, static fn (DueRow $row): bool => $row->due->daysToOpening() > 0);
 

@@ -186,7 +186,7 @@ final readonly class Prescriber
                 [],
                 $handsOff->steps($recipe, $window, $amounts),
                 0,
-                Cautions::from($this->book->cautions, $this->book->figures)->for($kind, $plant, $rule, $window, $year->site),
+                Cautions::from($this->book->cautions, $this->book->figures)->for($kind, $plant, $rule, $window, $year->site, $handsOff),
                 [$handsOff->reason(), Reason::of(self::WHEN[0], $timing->because.' ('.$timing->rule->inWords.')', $timing->source)],
                 Kit::none(),
                 [],

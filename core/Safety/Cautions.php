@@ -31,17 +31,18 @@ final readonly class Cautions
     }
 
     /**
+     * @param  ?HandsOff  $handsOff  where the crew leaves it to others: nobody is told how to stand on a ladder
      * @return list<string> sentences, the gravest first
      *
      * @throws Fault when a hazard has no words
      */
-    public function for(Kind $kind, Plant $plant, TaskRule $task, Window $window, SiteYear $year): array
+    public function for(Kind $kind, Plant $plant, TaskRule $task, Window $window, SiteYear $year, ?HandsOff $handsOff = null): array
     {
         $keys = $plant->hazards;
         if ($kind->has('dense') && $this->nesting($window, $year)) {
             $keys[] = 'nests';
         }
-        if (($plant->heightMm ?? $kind->typicalHeightMm) > $this->figures->number(Figure::Reach)) {
+        if ($handsOff === null && ($plant->heightMm ?? $kind->typicalHeightMm) > $this->figures->number(Figure::Reach)) {
             $keys[] = 'ladder';
         }
         if ($kind->has('thorny')) {

@@ -195,7 +195,7 @@ final class VisitTest extends FeatureTestCase
         $oak = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'oak', 'label' => 'Gate oak', 'height_mm' => 25000]);
         $choice = (string) TaskChoice::of($oak->id, 'winter-structure', 2027);
         $this->actingAs($this->planner());
-        $this->get("/plants/$oak->id")->assertOk()->assertSee('An arborist', false)->assertSee('is taller than 5 m')->assertSee('What to ask for')->assertDontSee('pruning saw');
+        $this->get("/plants/$oak->id")->assertOk()->assertSee('An arborist', false)->assertSee('is taller than 5 m')->assertSee('What to ask for')->assertDontSee('pruning saw')->assertDontSee('ladder on firm ground')->assertDontSeeHtml('data-key="p"');
         $this->get("/gardens/{$this->garden->id}/visits/plan")->assertOk()->assertSee('Gate oak')
             ->assertSeeHtml('value="'.$choice.'" disabled')->assertSee('it is taller than 5 m');
         $this->post("/gardens/{$this->garden->id}/visits", ['on' => '2027-02-22', 'tasks' => [$choice]])->assertSessionHasErrors('tasks');

@@ -6,7 +6,7 @@
             <p class="mb-0">{{ $plant->count > 1 ? $plant->count.' × ' : '' }}<a href="{{ route('plant-book.show', $kind->id) }}">{{ $kind->name }}</a>, <em>{{ $kind->botanical }}</em>. {{ $kind->about }}</p>
         </div>
         <div class="d-flex gap-2 flex-wrap no-print">
-            @can('plan', $plant->garden)<a class="btn btn-primary" data-key="p" href="{{ route('visits.create', [$plant->garden, 'tasks' => $plan]) }}">Plan a visit</a>@endcan
+            @if ($crews) @can('plan', $plant->garden)<a class="btn btn-primary" data-key="p" href="{{ route('visits.create', [$plant->garden, 'tasks' => $plan]) }}">Plan a visit</a>@endcan @endif
             <a class="btn btn-quiet" data-key="j" href="{{ route('stems.show', $plant) }}">Stems</a>
             <a class="btn btn-quiet" href="{{ route('plants.record', $plant) }}">Record</a>
             @can('update', $plant)<a class="btn btn-quiet" data-key="e" href="{{ route('plants.edit', $plant) }}">Edit</a>@endcan
