@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Amount\FloweringHeight;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\SeasonSeen;
 use PruningHook\Core\Calendar\Shift;
 use PruningHook\Core\Calendar\Site;
@@ -135,6 +136,7 @@ final class CorePlants
             $row->last_frost === null ? null : MonthDay::parse($row->last_frost),
             $row->first_frost === null ? null : MonthDay::parse($row->first_frost),
             WinterClass::from($row->winter),
+            $row->region === null ? null : Region::tryFrom($row->region),
         );
     }
 

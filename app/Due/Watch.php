@@ -20,7 +20,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class Watch
 {
     /** What of a garden its year rests on, and its neighbours' words of its signs. */
-    private const SITE = ['latitude', 'longitude', 'elevation_m', 'last_frost', 'first_frost', 'winter', 'name'];
+    private const SITE = ['latitude', 'longitude', 'elevation_m', 'last_frost', 'first_frost', 'winter', 'region', 'name'];
 
     public static function start(): void
     {

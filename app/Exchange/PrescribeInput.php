@@ -7,6 +7,7 @@ namespace App\Exchange;
 use PruningHook\Core\Amount\Renovation;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\WinterClass;
@@ -51,7 +52,7 @@ final class PrescribeInput
     /** @return array{SiteYear, Practice, list<Plant>} */
     private function values(): array
     {
-        /** @var array{latitude: float, longitude: float, elevation_m?: int, last_frost?: ?string, first_frost?: ?string, winter: string} $site */
+        /** @var array{latitude: float, longitude: float, elevation_m?: int, last_frost?: ?string, first_frost?: ?string, winter: string, region?: ?string} $site */
         $site = $this->data['site'];
         /** @var int $season */
         $season = $this->data['season'];
@@ -64,6 +65,7 @@ final class PrescribeInput
         $practice = $this->tried('$.practice', fn (): Practice => Practice::of($this->book->questions, $firm));
         $year = $this->faults === [] ? $this->tried('$.site', static fn (): SiteYear => SiteYear::of(Site::of(
             $site['latitude'], $site['longitude'], $site['elevation_m'] ?? 0, $lastFrost, $firstFrost, WinterClass::from($site['winter']),
+            isset($site['region']) ? Region::from($site['region']) : null,
         ), $season)) : null;
         $today = $this->today();
         $year = $year === null ? null : $this->seen($year, $today);

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\Region;
 
 /**
  * @property int $id
@@ -26,6 +27,7 @@ use Illuminate\Support\Facades\DB;
  * @property ?string $last_frost mm-dd
  * @property ?string $first_frost mm-dd
  * @property string $winter
+ * @property ?string $region where it was said; guessed from the place where it was not
  * @property array<string, string> $practice question to option
  * @property ?string $notes
  * @property int $revision raised by every change that what is due here rests on
@@ -43,7 +45,7 @@ final class Garden extends Model
     use InOneStroke;
 
     protected $fillable = ['crew_id', 'name', 'client', 'address', 'latitude', 'longitude', 'elevation_m',
-        'last_frost', 'first_frost', 'winter', 'practice', 'notes'];
+        'last_frost', 'first_frost', 'winter', 'region', 'practice', 'notes'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -93,5 +95,11 @@ final class Garden extends Model
     public function visits(): HasMany
     {
         return $this->hasMany(Visit::class);
+    }
+
+    /** As it was said, or by the place. */
+    public function inRegion(): Region
+    {
+        return Region::tryFrom($this->region ?? '') ?? Region::guess($this->latitude, $this->longitude);
     }
 }

@@ -8,7 +8,8 @@ use PruningHook\Core\Fault;
 
 /**
  * Where a plant grows, as far as the calendar cares: latitude and longitude in degrees (north and east positive),
- * height above the sea in metres, average last and first frost, and the class of its winter.
+ * height above the sea in metres, average last and first frost, the class of its winter, and
+ * the region as far as diseases go.
  */
 final readonly class Site
 {
@@ -19,12 +20,14 @@ final readonly class Site
         public ?MonthDay $lastFrost,
         public ?MonthDay $firstFrost,
         public WinterClass $winter,
+        public Region $region,
     ) {
     }
 
     /**
      * @param  ?MonthDay  $lastFrost  null only where there is no frost, on a warm site
      * @param  ?MonthDay  $firstFrost  as above
+     * @param  ?Region  $region  guessed from the place where nobody says
      *
      * @throws Fault when the place is not on earth, or a site with frost lacks a frost date
      */
@@ -35,6 +38,7 @@ final readonly class Site
         ?MonthDay $lastFrost,
         ?MonthDay $firstFrost,
         WinterClass $winter,
+        ?Region $region = null,
     ): self {
         if (abs($latitude) > 90) {
             throw new Fault(sprintf('a latitude lies between -90 and 90 degrees, not at %s', $latitude));
@@ -46,7 +50,7 @@ final readonly class Site
             throw new Fault('only a warm site may go without frost dates');
         }
 
-        return new self($latitude, $longitude, $elevationM, $lastFrost, $firstFrost, $winter);
+        return new self($latitude, $longitude, $elevationM, $lastFrost, $firstFrost, $winter, $region ?? Region::guess($latitude, $longitude));
     }
 
     /** The way over the earth's surface, as on a ball of 6371 km radius (haversine formula). */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Plant;
 
+use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Practice\Choice;
 use PruningHook\Core\Practice\Practice;
@@ -21,6 +22,7 @@ final readonly class Circumstances
         private ?bool $grafted,
         /** @var list<string> of its kind */
         private array $traits,
+        private ?Region $region,
     ) {
     }
 
@@ -33,8 +35,9 @@ final readonly class Circumstances
         ?string $aim = null,
         ?bool $grafted = null,
         array $traits = [],
+        ?Region $region = null,
     ): self {
-        return new self($winter, $practice, $yearInGround, $form, $aim, $grafted, $traits);
+        return new self($winter, $practice, $yearInGround, $form, $aim, $grafted, $traits, $region);
     }
 
     public function choice(string $question): Choice
@@ -54,6 +57,7 @@ final readonly class Circumstances
             'winter' => $this->winter->value,
             'form' => $this->form,
             'aim' => $this->aim,
+            'region' => $this->region?->value,
             'grafted' => $this->grafted === null ? null : ($this->grafted ? 'yes' : 'no'),
             default => $this->choice($key)->option,
         };

@@ -7,6 +7,7 @@ namespace PruningHook\Core\PlantBook;
 use PruningHook\Core\Calendar\Anchors;
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\Edge;
+use PruningHook\Core\Calendar\Region;
 
 /** Days on which a kind is not cut, hung on anchors: stone fruit out of leaf, say. */
 final readonly class ClosureRule
@@ -17,12 +18,20 @@ final readonly class ClosureRule
         private string $name,
         private string $because,
         private string $source,
+        /** @var list<string> regions where it holds; everywhere where none is named */
+        private array $regions,
     ) {
     }
 
-    public static function of(Edge $from, Edge $to, string $name, string $because, string $source): self
+    /** @param  list<string>  $regions */
+    public static function of(Edge $from, Edge $to, string $name, string $because, string $source, array $regions = []): self
     {
-        return new self($from, $to, $name, $because, $source);
+        return new self($from, $to, $name, $because, $source, $regions);
+    }
+
+    public function holdsIn(Region $region): bool
+    {
+        return $this->regions === [] || in_array($region->value, $this->regions, true);
     }
 
     public function in(Anchors $year): Closure

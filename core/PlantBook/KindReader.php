@@ -7,6 +7,7 @@ namespace PruningHook\Core\PlantBook;
 use PruningHook\Core\Amount\AmountRules;
 use PruningHook\Core\Calendar\Edge;
 use PruningHook\Core\Calendar\Phenology;
+use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\WindowRule;
 use PruningHook\Core\Effort\EffortRule;
 use PruningHook\Core\Fault;
@@ -171,6 +172,7 @@ final readonly class KindReader
             $entry->string('name', 'Closed'),
             $entry->string('because'),
             $this->source($entry),
+            array_map(static fn (string $region): string => Region::tryFrom($region)->value ?? throw $entry->fault('regions', sprintf('"%s" is not a region', $region)), $entry->strings('regions')),
         );
     }
 

@@ -131,6 +131,7 @@ final readonly class Prescriber
             $plant->aim,
             $plant->grafted ?? $kind->has('grafted'),
             $kind->traits,
+            $year->site->region,
         );
     }
 
@@ -147,6 +148,9 @@ final readonly class Prescriber
         $next = $year->after();
         $closed = [];
         foreach ($kind->closures as $rule) {
+            if (! $rule->holdsIn($year->site->region)) {
+                continue;
+            }
             $closed[] = $rule->in(KindYear::of($year, $kind->phenology));
             $coming = $rule->in(KindYear::of($next, $kind->phenology));
             if ($coming->from->isBefore($year->end())) {

@@ -9,6 +9,7 @@ use PruningHook\Core\Amount\AmountCase;
 use PruningHook\Core\Amount\Budget;
 use PruningHook\Core\Amount\Thirds;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Method\Steps;
 use PruningHook\Core\Plant\Circumstances;
@@ -193,6 +194,7 @@ final readonly class ReadAloud
                 $one['aim'] ?? null,
                 $kind->has('grafted'),
                 $kind->traits,
+                Region::tryFrom($one['region'] ?? ''),
             );
         }
     }

@@ -17,6 +17,9 @@ use PruningHook\Core\PlantBook\TaskRule;
 /** The cautions that stand at a task: what the kind, the plant's height, the place and the time of year call for. */
 final readonly class Cautions
 {
+    /** Habits in which no bird nests. */
+    private const NO_NESTS = ['grass', 'perennial'];
+
     /** @param  array<string, string>  $texts by key */
     private function __construct(
         private array $texts,
@@ -39,7 +42,7 @@ final readonly class Cautions
     public function for(Kind $kind, Plant $plant, TaskRule $task, Window $window, SiteYear $year, ?HandsOff $handsOff = null): array
     {
         $keys = $plant->hazards;
-        if ($kind->has('dense') && $this->nesting($window, $year)) {
+        if (! in_array($kind->habit, self::NO_NESTS, true) && $this->nesting($window, $year)) {
             $keys[] = 'nests';
         }
         if ($handsOff === null && ($plant->heightMm ?? $kind->typicalHeightMm) > $this->figures->number(Figure::Reach)) {

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Garden;
 use App\Models\Plant;
+use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class GardenAndPlantTest extends FeatureTestCase
@@ -143,5 +144,18 @@ final class GardenAndPlantTest extends FeatureTestCase
         $this->getJson('/frost-dates?latitude=95')->assertJsonValidationErrors(['latitude', 'longitude', 'elevation_m']);
         \App\Models\Garden::query()->update(['last_frost' => null, 'first_frost' => null, 'winter' => 'warm']);
         $this->getJson('/frost-dates?latitude=52&longitude=-2&elevation_m=222')->assertJson(['last_frost' => null]);
+    }
+
+    public function test_a_garden_says_its_region_by_its_place_and_takes_correction(): void
+    {
+        $oak = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'oak', 'height_mm' => 4000]);
+        $this->actingAs($this->planner())->get("/gardens/{$this->garden->id}")->assertSee('maritime Europe, by its place');
+        $this->get("/gardens/{$this->garden->id}/edit")->assertSee('by its place: maritime Europe');
+        self::assertSame('[]', DB::table('kept_plants')->where('plant_id', $oak->id)->value('closed'), 'no oak wilt here');
+        $facts = $this->garden->only(['name', 'client', 'latitude', 'longitude', 'elevation_m', 'winter', 'last_frost', 'first_frost']);
+        $this->put("/gardens/{$this->garden->id}", [...$facts, 'region' => 'the moon'])->assertSessionHasErrors('region');
+        $this->put("/gardens/{$this->garden->id}", [...$facts, 'region' => 'upper-midwest'])->assertSessionHasNoErrors();
+        $this->get("/gardens/{$this->garden->id}")->assertSee('the upper Midwest of North America')->assertDontSee('by its place');
+        self::assertStringContainsString('Disease closure', (string) DB::table('kept_plants')->where('plant_id', $oak->id)->value('closed'), 'oak wilt closes it there');
     }
 }

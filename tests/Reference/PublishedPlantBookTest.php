@@ -68,7 +68,7 @@ final class PublishedPlantBookTest extends TestCase
         'RHS trumpet-vine late-winter 02-15 04-01',
         'RHS beech-hedge summer-trim 08-01 08-31',
         'RHS hornbeam-hedge summer-trim 08-01 08-31',
-        'RHS yew second-trim 08-01 09-15',
+        'RHS yew late-trim 08-01 09-30',
         'RHS leyland-cypress second-trim 08-01 08-31',
         'RHS apple winter-structure 11-15 03-05',
         'RHS apple-espalier summer-pass 07-15 09-07',

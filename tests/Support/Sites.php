@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\WinterClass;
 
@@ -14,31 +15,31 @@ final class Sites
     /** Southern England, which the RHS calendars are written for. */
     public static function southernEngland(): Site
     {
-        return self::site(51.5, '04-22', '10-28', WinterClass::Cool);
+        return self::site(51.5, '04-22', '10-28', WinterClass::Cool, Region::EuropeMaritime);
     }
 
     /** The same, mirrored over the equator. */
     public static function southernEnglandMirrored(): Site
     {
-        return self::site(-51.5, '10-22', '04-28', WinterClass::Cool);
+        return self::site(-51.5, '10-22', '04-28', WinterClass::Cool, Region::EuropeMaritime);
     }
 
     /** The US Midwest: Missouri, where winters are cold. */
     public static function missouri(): Site
     {
-        return self::site(38.6, '04-15', '10-20', WinterClass::Cold);
+        return self::site(38.6, '04-15', '10-20', WinterClass::Cold, Region::NorthAmericaEast);
     }
 
     /** The Carolina piedmont. */
     public static function northCarolina(): Site
     {
-        return self::site(35.8, '04-10', '10-28', WinterClass::Cool);
+        return self::site(35.8, '04-10', '10-28', WinterClass::Cool, Region::NorthAmericaEast);
     }
 
     /** The Willamette valley of Oregon. */
     public static function oregon(): Site
     {
-        return self::site(44.6, '04-20', '10-25', WinterClass::Cool);
+        return self::site(44.6, '04-20', '10-25', WinterClass::Cool, Region::NorthAmericaWest);
     }
 
     /** A coast without frost. */
@@ -54,8 +55,8 @@ final class Sites
             self::frostless(), self::site(60.0, '05-25', '09-15', WinterClass::Cold), self::site(-43.5, '10-15', '04-25', WinterClass::Cool)];
     }
 
-    private static function site(float $latitude, string $last, string $first, WinterClass $winter): Site
+    private static function site(float $latitude, string $last, string $first, WinterClass $winter, ?Region $region = null): Site
     {
-        return Site::of($latitude, -1.2, 90, MonthDay::parse($last), MonthDay::parse($first), $winter);
+        return Site::of($latitude, -1.2, 90, MonthDay::parse($last), MonthDay::parse($first), $winter, $region);
     }
 }

@@ -13,6 +13,7 @@ use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\PlantBook\PlantBook;
 
 final class GardenController extends Controller
@@ -57,6 +58,12 @@ final class GardenController extends Controller
 
     private function form(Garden $garden, PlantBook $book): View
     {
-        return view('gardens.form', ['garden' => $garden, 'crews' => Crew::query()->orderBy('name')->get(), 'questions' => $book->questions]);
+        return view('gardens.form', [
+            'garden' => $garden,
+            'crews' => Crew::query()->orderBy('name')->get(),
+            'questions' => $book->questions,
+            'regions' => array_column(array_map(static fn (Region $region): array => [$region->value, ucfirst($region->inWords())], Region::cases()), 1, 0),
+            'guess' => $garden->exists ? Region::guess($garden->latitude, $garden->longitude)->inWords() : null,
+        ]);
     }
 }

@@ -9,9 +9,11 @@ use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 use PruningHook\Core\Calendar\FrostDoubt;
 use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -46,6 +48,7 @@ final class GardenRequest extends FormRequest
             'longitude' => ['required', 'numeric', 'between:-180,180'],
             'elevation_m' => ['required', 'integer', 'between:-430,6000'],
             'winter' => ['required', 'in:cold,cool,warm'],
+            'region' => ['nullable', Rule::enum(Region::class)],
             'last_frost' => ['nullable', 'required_unless:winter,warm', 'required_with:first_frost', $frost],
             'first_frost' => ['nullable', 'required_unless:winter,warm', 'required_with:last_frost', $frost],
             'sure' => ['nullable', 'in:1'],

@@ -21,6 +21,7 @@
                 <div class="col-md-4"><x-field name="last_frost" label="Average last spring frost" :value="$garden->last_frost" help="Month and day, as 04-22. Empty only where the winter is warm." /></div>
                 <div class="col-md-4"><x-field name="first_frost" label="Average first autumn frost" :value="$garden->first_frost" help="Month and day, as 10-28." /></div>
                 <div class="col-md-4"><x-field name="winter" label="Winter" :value="$garden->winter" :options="['cold' => 'Cold: roses die back', 'cool' => 'Cool: plants rest, little dies back', 'warm' => 'Warm: no real rest']" /></div>
+                <div class="col-md-4"><x-field name="region" label="Region, for diseases and closures" :value="$garden->region" :options="$regions" :empty="$guess ? 'by its place: '.$guess : 'by its place'" /></div>
                 @error('sure')<div class="col-12"><label class="form-check"><input class="form-check-input" type="checkbox" name="sure" value="1"> <span class="form-check-label">I am sure: the place and its frosts are right as they stand.</span></label></div>@enderror
             </div>
         </fieldset>

@@ -20,6 +20,7 @@
                 <dt>Last frost</dt><dd>{{ $garden->last_frost ? \App\Support\Say::date(\PruningHook\Core\Calendar\MonthDay::parse($garden->last_frost)->in($today->year())) : 'no frost' }}</dd>
                 <dt>First frost</dt><dd>{{ $garden->first_frost ? \App\Support\Say::date(\PruningHook\Core\Calendar\MonthDay::parse($garden->first_frost)->in($today->year())) : 'no frost' }}</dd>
                 <dt>Winter</dt><dd>{{ $garden->winter }}</dd>
+                <dt>Region</dt><dd>{{ $garden->inRegion()->inWords() }}{{ $garden->region === null ? ', by its place' : '' }}</dd>
                 <dt>Place</dt><dd>{{ abs($garden->latitude) }}° {{ $garden->latitude < 0 ? 'S' : 'N' }}, {{ abs($garden->longitude) }}° {{ $garden->longitude < 0 ? 'W' : 'E' }}, {{ $garden->elevation_m }} m</dd>
                 @foreach ($garden->practice as $question => $option)
                     @isset($book->questions[$question]->options[$option])<dt>{{ $book->questions[$question]->name }}</dt><dd>{{ $book->questions[$question]->options[$option] }}</dd>@endisset

@@ -15,6 +15,7 @@ use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
 use Tests\Support\Prescribing;
+use Tests\Support\Sites;
 use Tests\Support\TestBook;
 
 /** What must hold for every kind everywhere, whatever the plant book comes to say. */
@@ -115,13 +116,53 @@ final class EveryKindTest extends TestCase
         }
     }
 
-    public function test_oak_and_elm_are_closed_while_their_beetles_fly(): void
+    /** University of Minnesota and USDA Forest Service (from memory): no oak is cut from April to July where oak wilt occurs. */
+    public function test_oak_and_elm_are_closed_while_their_beetles_fly_and_only_where_they_do(): void
     {
-        foreach (['oak', 'elm'] as $kind) {
-            $closed = $this->prescribe(Plant::of('t', $kind))->closed[0];
-            self::assertTrue($closed->contains($this->day('2027-05-20')), $kind);
-            self::assertFalse($closed->contains($this->day('2027-02-01')), $kind);
+        $minnesota = Site::of(45, -93.3, 250, MonthDay::parse('05-05'), MonthDay::parse('10-05'), WinterClass::Cold);
+        foreach (['oak' => '2027-07-20', 'elm' => '2027-08-20'] as $kind => $last) {
+            foreach ([$minnesota, Sites::missouri()] as $site) {
+                $closed = $this->prescribe(Plant::of('t', $kind), $site)->closed[0];
+                foreach (['2027-04-03', '2027-05-20', $last] as $day) {
+                    self::assertTrue($closed->contains($this->day($day)), "$kind on $day");
+                }
+                self::assertFalse($closed->contains($this->day('2027-02-01')), $kind);
+            }
+            self::assertSame([], $this->prescribe(Plant::of('t', $kind))->closed, "no beetle closes an $kind in England");
         }
+    }
+
+    /** RHS, Prunus (from memory), and common practice inland: silver leaf closes stone fruit only where springs are maritime. */
+    public function test_stone_fruit_is_pruned_at_the_end_of_winter_where_silver_leaf_is_no_matter(): void
+    {
+        foreach (['plum', 'damson', 'sour-cherry'] as $kind) {
+            $here = $this->prescribe(Plant::of('p', $kind));
+            self::assertNull($here->task('late-dormant'), $kind);
+            self::assertTrue($here->closed[0]->contains($this->day('2027-02-15')), $kind);
+            $inland = $this->prescribe(Plant::of('p', $kind), Sites::missouri());
+            self::assertNotNull($inland->task('late-dormant'), $kind);
+            self::assertSame([], $inland->closed, $kind);
+        }
+        // University of California (from memory): Eutypa enters apricots through cuts in the wet season.
+        $california = Site::of(38.5, -121.7, 20, MonthDay::parse('02-20'), MonthDay::parse('12-01'), WinterClass::Cool);
+        self::assertTrue($this->prescribe(Plant::of('a', 'apricot'), $california)->closed[0]->contains($this->day('2027-01-15')));
+    }
+
+    /** RHS, Fireblight (from memory): the hosts are not cut in bloom. */
+    public function test_hosts_of_fire_blight_are_not_cut_in_bloom(): void
+    {
+        foreach (['apple', 'pear', 'quince', 'hawthorn-tree', 'rowan', 'whitebeam', 'crab-apple'] as $kind) {
+            self::assertStringContainsString('fire blight', $this->prescribe(Plant::of('p', $kind))->closed[0]->because, $kind);
+        }
+    }
+
+    /** RHS, Cytisus (from memory): into green wood after flowering, never into old wood. */
+    public function test_broom_is_shortened_into_the_green_and_never_cut_to_the_base(): void
+    {
+        $steps = implode(' ', $this->task(Plant::of('b', 'broom', stems: StemCount::of(6, 4)), 'after-flowering')->steps);
+        self::assertStringContainsString('33 to 66 %, into wood that is still green', $steps);
+        self::assertStringContainsString('Never to the base', $steps);
+        self::assertStringNotContainsString('at the base, the oldest first', $steps);
     }
 
     private static function site(float $latitude, ?string $last, ?string $first, string $winter): Site

@@ -60,7 +60,7 @@ final class HandsOffTest extends TestCase
             'a tree planted two years ago' => [Plant::of('p', 'oak', planted: $this->day('2025-03-01')), 'winter-structure'],
             'the suckers of a tall one' => [Plant::of('p', 'crape-myrtle', heightMm: 9000), 'suckers'],
             'its stem, to walk under' => [Plant::of('p', 'lime', heightMm: 9000, aim: 'clear-stem'), 'winter-structure'],
-            'a hedge' => [Plant::of('p', 'yew', heightMm: 6000), 'first-trim'],
+            'a hedge' => [Plant::of('p', 'privet', heightMm: 6000), 'first-trim'],
         ] as $what => [$plant, $task]) {
             $found = $this->task($plant, $task);
             self::assertNull($found->handsOff, $what);

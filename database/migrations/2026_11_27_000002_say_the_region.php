@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        // Null where it is guessed from the place.
+        Schema::table('gardens', static function (Blueprint $table): void {
+            $table->string('region')->nullable();
+        });
+    }
+
+    public function down(): void
+    {
+        Schema::table('gardens', static fn (Blueprint $table) => $table->dropColumn('region'));
+    }
+};
