@@ -37,7 +37,7 @@ final readonly class CutPlan
             $task->cut_plan = ['state' => $survey->state, 'aim' => $judged->aim->toArray(), 'judged' => $judged->toArray()];
             $task->save();
             // What was counted stem by stem is better than what somebody once wrote down.
-            $plant->update(StemBoard::counts($survey->state));
+            $plant->update(StemBoard::counts($survey->state, $judged->aim));
 
             return $task;
         });

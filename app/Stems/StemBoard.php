@@ -14,6 +14,7 @@ use PruningHook\Core\Drawing\Bowl;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Structure\Judgement;
 use PruningHook\Core\Structure\Stem;
+use PruningHook\Core\Structure\StemAim;
 use PruningHook\Core\Structure\StemAims;
 use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\StemJudge;
@@ -107,10 +108,10 @@ final readonly class StemBoard
      * @param  State  $state
      * @return array{stems_old: int, stems_young: int}
      */
-    public static function counts(array $state): array
+    public static function counts(array $state, StemAim $aim): array
     {
         $standing = array_filter(self::core($state)->standing(), static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead));
-        $young = count(array_filter($standing, static fn (Stem $stem): bool => $stem->ageYears !== null && $stem->ageYears <= 2));
+        $young = count(array_filter($standing, $aim->isYoung(...)));
 
         return ['stems_old' => count($standing) - $young, 'stems_young' => $young];
     }

@@ -27,6 +27,16 @@ final readonly class Thirds implements AmountRule
         return new self($source);
     }
 
+    /**
+     * How many old stems go: a third of them, at least one, and no more than may go.
+     *
+     * @param  int  $may  the most of all its stems that may go now
+     */
+    public static function number(int $old, int $may): int
+    {
+        return min($old, $may, max(1, (int) round($old / 3)));
+    }
+
     public function for(AmountCase $case): Amounts
     {
         $plant = $case->plant;
@@ -40,7 +50,7 @@ final readonly class Thirds implements AmountRule
         $old = $plant->stems->old;
         $all = $plant->stems->all();
         $most = min($old, $case->mayGo($all));
-        $target = min($most, max(1, (int) round($old / 3)));
+        $target = self::number($old, $case->mayGo($all));
         $amounts = [Amount::of(self::TAKE, 'stems', min($target, $most), $target, $most)];
         if ($plant->stems->young > 0) {
             $amounts[] = Amount::exactly(self::KEEP, 'stems', $plant->stems->young);

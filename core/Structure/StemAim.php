@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Structure;
 
+use PruningHook\Core\Amount\Thirds;
 use PruningHook\Core\Fault;
 
 /** The aim a plant's stems are judged by: the plan, how many are to stand, and how much may go. */
 final readonly class StemAim
 {
+    /** A third is no whole number of per cent: so much over the budget is not over. */
+    public const A_HAIR = 0.5;
+
     private function __construct(
         public StemPlan $plan,
         /** fewest, wanted and most stems to stand; null where the plan has no number */
@@ -51,6 +55,26 @@ final readonly class StemAim
     public static function fromArray(array $kept): self
     {
         return self::of(StemPlan::from($kept['plan']), $kept['keep_min'], $kept['keep'], $kept['keep_max'], $kept['budget'], $kept['source'], $kept['grafted'], $kept['young'], $kept['pencil'], $kept['school']);
+    }
+
+    /**
+     * How many stems go by number, as the prescription has it; null where the plan has no number.
+     *
+     * @param  int  $old  sound ones that are not young
+     * @param  int  $all  sound ones
+     */
+    public function asks(int $old, int $all): ?int
+    {
+        $may = (int) floor($all * ($this->budgetPercent + self::A_HAIR) / 100);
+
+        return match ($this->plan) {
+            StemPlan::Thirds => Thirds::number($old, $may),
+            StemPlan::AtOnce => min($old, $may),
+            StemPlan::Canes => $old + max(0, $all - $old - ($this->keep ?? $all)),
+            StemPlan::Bowl, StemPlan::Mains => $this->keep === null ? null : min($may, max(0, $all - $this->keep)),
+            StemPlan::Whole => $all,
+            StemPlan::Tidy => null,
+        };
     }
 
     public function isYoung(Stem $stem): bool

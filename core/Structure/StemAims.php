@@ -62,7 +62,8 @@ final readonly class StemAims
             $budgetPercent ?? $cap,
             $budgetPercent === null ? $source : 'asked for',
             $grafted ?? $kind->has('grafted'),
-            $this->book->figures->number(Figure::YoungStem),
+            // A cane of last summer has fruited, or is about to: it is old.
+            $plan === StemPlan::Canes ? 1 : $this->book->figures->number(Figure::YoungStem),
             $this->book->figures->number(Figure::Pencil),
             $school,
         );

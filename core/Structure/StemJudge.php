@@ -23,18 +23,16 @@ use PruningHook\Core\Structure\Rules\Weak;
  */
 final readonly class StemJudge
 {
-    /** So many rules clean; the lead's word is taken after them. */
-    private const CLEANING = 3;
-
-    /** The place of the rule for weak stems. */
-    private const WEAK = 8;
-
     /** @var list<StemRule> in the order of work */
     private array $rules;
+
+    /** The place of the first rule that looks again after a later one's cut. */
+    private int $again;
 
     private function __construct(private Clearance $clearance)
     {
         $this->rules = [new Dead, new Diseased, new Damaged, new Suckers, new Traced, new Rubbing, new Inward, new Nowhere, new Weak, new Oldest];
+        $this->again = min([count($this->rules), ...array_keys(array_filter($this->rules, static fn (StemRule $rule): bool => $rule->looksAgain()))]);
     }
 
     public static function with(Clearance $clearance): self
@@ -64,9 +62,8 @@ final readonly class StemJudge
                 continue;
             }
             [$index, $rule, $candidate] = $next;
-            // A cut makes no stem dead or crossed: the rules before it have had their say. Only what is weak beside the
-            // others changes with them.
-            $from = min($index, self::WEAK);
+            // A cut makes no stem dead or crossed: the rules before it have had their say, but for those that look again.
+            $from = min($index, $this->again);
             $free = $aim->isCleaning($candidate->stem);
             $cuts[] = Cut::of(count($cuts) + 1, $candidate->stem, $rule, $candidate->because, $candidate->cut, $free, $share($candidate->stem));
             $gone += $share($candidate->stem);
@@ -97,8 +94,10 @@ final readonly class StemJudge
         $blocked = [];
         $standing = self::among($rubs, $survey);
         $tally = Tally::of($survey, $aim, $gone);
+        $clean = false;
         foreach (array_slice($this->rules, $from, null, true) as $index => $rule) {
-            if ($index === self::CLEANING) {
+            if (! $clean && ! $rule->cleans()) {
+                $clean = true;
                 // It may go over the budget, and is told where it does.
                 foreach ($survey->standing() as $stem) {
                     if (($survey->word[$stem->ref] ?? null) === Survey::REMOVE && self::leavesAPlant($tally, $stem)) {
@@ -113,6 +112,10 @@ final readonly class StemJudge
                 }
                 if ($why !== '') {
                     $blocked[$candidate->stem->ref] ??= sprintf('%s (%s), but %s', lcfirst($rule->name()), $candidate->because, $why);
+                }
+                if ($rule instanceof Oldest && $aim->plan->renews() && $aim->plan !== StemPlan::Canes && ! $survey->isKept($candidate->stem)) {
+                    // The oldest waits for its turn: no younger one goes in its place to save per cent.
+                    break;
                 }
             }
         }
@@ -130,10 +133,14 @@ final readonly class StemJudge
         if ($survey->isKept($stem)) {
             return 'the lead keeps it';
         }
+        $fruited = $aim->plan === StemPlan::Canes && $stem->ageYears !== null && $stem->ageYears >= 2;
+        if ($rule instanceof Oldest && ($aim->plan === StemPlan::Whole || $fruited)) {
+            return null;
+        }
         if (! self::leavesAPlant($tally, $stem)) {
             return 'it is the last live stem: think of replacing the plant';
         }
-        if ($aim->isCleaning($stem)) {
+        if ($aim->isCleaning($stem) || ($rule instanceof Traced && $stem->has(StemFault::Reverted))) {
             return null;
         }
         if ($rule instanceof Oldest && $aim->keep !== null && $tally->sound <= $aim->keep) {
@@ -142,12 +149,22 @@ final readonly class StemJudge
         if ($aim->keepMin !== null && $tally->sound <= $aim->keepMin) {
             return sprintf('%d must stand', $aim->keepMin);
         }
-        if ($aim->plan === StemPlan::Thirds && $tally->out() >= intdiv($tally->soundAtFirst, 3)) {
-            return $rule instanceof Oldest ? '' : 'a third of the stems is the most in a year: it is next year\'s first';
+        if ($aim->plan === StemPlan::Canes && $rule instanceof Oldest) {
+            // New canes are thinned to their number, whatever they weigh.
+            return null;
+        }
+        if ($aim->plan->goesByNumber()) {
+            $asked = $aim->asks($tally->oldAtFirst, $tally->soundAtFirst) ?? 0;
+            if ($rule instanceof Oldest) {
+                // By number, as the prescription has it: one of three huge trunks goes, though it weighs more than a third.
+                return $tally->out() < $asked ? null : '';
+            }
+            if ($tally->out() >= max($asked, intdiv($tally->soundAtFirst, 3))) {
+                return 'a third of the stems is the most in a year';
+            }
         }
 
-        // A hair over is not over: shares are sums of fractions.
-        return $tally->gone + $share($stem) <= $aim->budgetPercent + 1e-9 ? null : sprintf('it would take more than the %d %% that may go: it is next year\'s first', $aim->budgetPercent);
+        return $tally->gone + $share($stem) <= $aim->budgetPercent + StemAim::A_HAIR ? null : sprintf('it would take more than the %d %% that may go', $aim->budgetPercent);
     }
 
     /** Dead wood may always go; the last live stem never does. */
@@ -166,19 +183,33 @@ final readonly class StemJudge
         $old = Flagged::sorted(array_filter($standing, static fn (Stem $stem): bool => ! $aim->isYoung($stem) && $stem->ageYears !== null));
         usort($old, static fn (Stem $a, Stem $b): int => [isset($blocked[$b->ref]), $b->ageYears, $a->ref] <=> [isset($blocked[$a->ref]), $a->ageYears, $b->ref]);
         $next = match ($aim->plan) {
-            StemPlan::Thirds => max(1, intdiv(count($standing), 3)),
+            StemPlan::Thirds, StemPlan::AtOnce => max(1, intdiv(count($standing), 3)),
             StemPlan::Bowl, StemPlan::Mains => 1,
             default => 0,
         };
         $replaced = $this->replacements(array_slice($old, 0, $next), array_values(array_filter($standing, $aim->isYoung(...))));
 
+        $rank = array_flip(array_keys($replaced));
+
         return array_map(static fn (Stem $stem): Kept => Kept::of(
             $stem,
-            $blocked[$stem->ref] ?? ($after->isKept($stem) ? 'the lead keeps it' : self::worthKeeping($stem, $aim)),
+            ($blocked[$stem->ref] ?? ($after->isKept($stem) ? 'the lead keeps it' : self::worthKeeping($stem, $aim))).self::turn($rank[$stem->ref] ?? null),
             Treatment::of($stem),
             array_key_exists($stem->ref, $replaced),
             $replaced[$stem->ref] ?? null,
         ), $standing);
+    }
+
+    /** Whose turn it is next year, said of the next few only. */
+    private static function turn(?int $place): string
+    {
+        return match ($place) {
+            null => '',
+            0 => ': it is next year\'s first',
+            1 => ': it is next year\'s second',
+            2 => ': it is next year\'s third',
+            default => ': its turn comes next year',
+        };
     }
 
     private static function worthKeeping(Stem $stem, StemAim $aim): string
@@ -223,19 +254,29 @@ final readonly class StemJudge
     {
         $told = [];
         $standing = $after->standing();
-        if ($survey->standing() === [] || array_filter($standing, static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead)) === []) {
-            $told[] = 'Nothing alive is left of it: replace the plant.';
-        } elseif (array_filter($standing, static fn (Stem $stem): bool => ! $aim->isCleaning($stem)) === []) {
+        if ($aim->plan !== StemPlan::Whole && ($survey->standing() === [] || array_filter($standing, static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead)) === [])) {
+            $told[] = 'Nothing alive is seen: scratch the crown for green, wait until midsummer for shoots from the base, and only then replace the plant.';
+        } elseif ($aim->plan !== StemPlan::Whole && array_filter($standing, static fn (Stem $stem): bool => ! $aim->isCleaning($stem)) === []) {
             $told[] = 'No sound stem stands: think of replacing the plant.';
         }
-        if ($gone > $aim->budgetPercent + 1e-9) {
+        if ($gone > $aim->budgetPercent + StemAim::A_HAIR && self::ledOver($survey, $aim)) {
             $told[] = sprintf('The lead\'s word takes %d %% of the sound wood; %d %% is the cap. Expect watershoots, fewer flowers and a slower plant; say why in the log.', (int) round($gone), $aim->budgetPercent);
         }
         $sound = count(array_filter($standing, static fn (Stem $stem): bool => ! $aim->isCleaning($stem)));
         if ($aim->keep !== null && $sound < $aim->keep) {
             $told[] = sprintf('Only %d sound %s; %d are wanted: keep every new one in the right place.', $sound, $sound === 1 ? 'stem stands' : 'stems stand', $aim->keep);
-        } elseif ($aim->keepMax !== null && $sound > $aim->keepMax) {
+        } elseif ($aim->keepMax !== null && $sound > $aim->keepMax && $aim->plan !== StemPlan::Canes) {
             $told[] = sprintf('%d still stand where %d are wanted: the budget spreads the rest over the coming years.', $sound, $aim->keepMax);
+        }
+        $tally = Tally::of($after, $aim, $gone);
+        $asked = $aim->asks($tally->oldAtFirst, $tally->soundAtFirst);
+        if ($asked !== null && $tally->out() !== $asked) {
+            $told[] = sprintf('By number %d of %d sound ones would go; %d %s: %s.', $asked, $tally->soundAtFirst, $tally->out(), $tally->out() === 1 ? 'does' : 'do', match (true) {
+                $tally->out() > $asked => 'what rubs, grows in or goes back comes out in any case, or weighs little',
+                in_array(Survey::KEEP, $survey->word, true) => 'the lead keeps the others',
+                $aim->plan->goesByNumber() => 'none of the others is ready to go',
+                default => 'they weigh more than may go in a season',
+            });
         }
         foreach ($survey->word as $ref => $word) {
             if ($word === Survey::KEEP && isset($blocked[$ref])) {
@@ -244,6 +285,12 @@ final readonly class StemJudge
         }
 
         return $told;
+    }
+
+    /** True where somebody's word, and not the plan, takes more than may go. */
+    private static function ledOver(Survey $survey, StemAim $aim): bool
+    {
+        return in_array(Survey::REMOVE, $survey->word, true) || $survey->cut !== [] || ! $aim->plan->goesByNumber() && ! in_array($aim->plan, [StemPlan::Canes, StemPlan::Whole], true);
     }
 
     /**

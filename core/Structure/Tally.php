@@ -11,6 +11,7 @@ final readonly class Tally
         public int $live,
         public int $sound,
         public int $soundAtFirst,
+        public int $oldAtFirst,
         /** of the sound wood at first, in per cent */
         public float $gone,
     ) {
@@ -21,6 +22,7 @@ final readonly class Tally
         $live = 0;
         $sound = 0;
         $soundAtFirst = 0;
+        $oldAtFirst = 0;
         foreach ($survey->stems as $stem) {
             $stands = $survey->stands($stem);
             // Most stems have no fault at all: they are asked no more.
@@ -28,9 +30,10 @@ final readonly class Tally
             $live += $stands && ($isSound || ! $stem->has(StemFault::Dead)) ? 1 : 0;
             $sound += $stands && $isSound ? 1 : 0;
             $soundAtFirst += $isSound ? 1 : 0;
+            $oldAtFirst += $isSound && ! $aim->isYoung($stem) ? 1 : 0;
         }
 
-        return new self($live, $sound, $soundAtFirst, $gone);
+        return new self($live, $sound, $soundAtFirst, $oldAtFirst, $gone);
     }
 
     /** Sound stems out so far this season. */

@@ -16,6 +16,16 @@ final readonly class Damaged implements StemRule
         return 'Damaged';
     }
 
+    public function cleans(): bool
+    {
+        return true;
+    }
+
+    public function looksAgain(): bool
+    {
+        return false;
+    }
+
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         return Flagged::candidates($survey, StemFault::Damaged, 'it is damaged, and disease enters there', 'below the damage, at the base where little is left of it');

@@ -16,6 +16,16 @@ final readonly class Dead implements StemRule
         return 'Dead';
     }
 
+    public function cleans(): bool
+    {
+        return true;
+    }
+
+    public function looksAgain(): bool
+    {
+        return false;
+    }
+
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         return Flagged::candidates($survey, StemFault::Dead, 'it is dead', 'out at the base, down to live wood');

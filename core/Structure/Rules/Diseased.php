@@ -16,6 +16,16 @@ final readonly class Diseased implements StemRule
         return 'Diseased';
     }
 
+    public function cleans(): bool
+    {
+        return true;
+    }
+
+    public function looksAgain(): bool
+    {
+        return false;
+    }
+
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         return Flagged::candidates($survey, StemFault::Diseased, 'it is diseased', 'below the lowest damage, then look at the face of the cut: it must be clean all through; disinfect the blade after it');

@@ -22,6 +22,16 @@ final readonly class Inward implements StemRule
         return 'Growing inward';
     }
 
+    public function cleans(): bool
+    {
+        return false;
+    }
+
+    public function looksAgain(): bool
+    {
+        return false;
+    }
+
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         $candidates = Flagged::candidates($survey, StemFault::Inward, 'it grows into the middle', 'out at the base or at its parent');

@@ -16,6 +16,16 @@ final readonly class Nowhere implements StemRule
         return 'Going nowhere';
     }
 
+    public function cleans(): bool
+    {
+        return false;
+    }
+
+    public function looksAgain(): bool
+    {
+        return false;
+    }
+
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         return Flagged::candidates($survey, StemFault::Nowhere, 'it goes nowhere useful', 'out at the base or at its parent');

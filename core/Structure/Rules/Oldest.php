@@ -26,14 +26,32 @@ final readonly class Oldest implements StemRule
         return 'Oldest';
     }
 
+    public function cleans(): bool
+    {
+        return false;
+    }
+
+    public function looksAgain(): bool
+    {
+        return false;
+    }
+
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         if ($aim->plan === StemPlan::Tidy) {
             return;
         }
         $standing = $survey->standing();
+        if ($aim->plan === StemPlan::Whole) {
+            foreach ($standing as $stem) {
+                yield Candidate::of($stem, 'all of it is cut down, and comes again', 'to the low framework, or to the ground where it has none');
+            }
+
+            return;
+        }
+        $young = array_filter($standing, $aim->isYoung(...)) !== [];
         $old = array_values(array_filter($standing, static fn (Stem $stem): bool => match ($aim->plan) {
-            StemPlan::Thirds => $stem->ageYears === null || ! $aim->isYoung($stem),
+            StemPlan::Thirds, StemPlan::AtOnce => $stem->ageYears === null || ! $aim->isYoung($stem),
             // A cane that has fruited is done; one of this year carries the next crop.
             StemPlan::Canes => $stem->ageYears !== null && $stem->ageYears >= 2,
             default => true,
@@ -51,9 +69,17 @@ final readonly class Oldest implements StemRule
             yield Candidate::of($stem, match (true) {
                 $aim->plan === StemPlan::Canes => 'it has fruited and will not again',
                 $stem->ageYears === null => 'nobody knows its age; leaving, it spreads the rest best',
-                $stem->ageYears === $oldest => sprintf('it is the oldest that stands, %d years, and young ones wait to replace it', $stem->ageYears),
+                $stem->ageYears === $oldest => sprintf('it is the oldest that stands, %d years%s', $stem->ageYears, $young ? ', and young ones wait to replace it' : ''),
                 default => sprintf('at %d years it is among the oldest, and the older ones are kept or more than may go', $stem->ageYears),
             }, 'out at the base');
+        }
+        if ($aim->plan === StemPlan::Canes && $aim->keep !== null) {
+            // Once those that fruited are gone, the new ones are thinned to their number, the thinnest first.
+            $new = array_values(array_filter($standing, static fn (Stem $stem): bool => $stem->ageYears === null || $stem->ageYears < 2));
+            usort($new, static fn (Stem $a, Stem $b): int => [$a->baseMm, $a->ref] <=> [$b->baseMm, $b->ref]);
+            foreach ($new as $stem) {
+                yield Candidate::of($stem, sprintf('of the new canes it is the thinnest, and %d are enough', $aim->keep), 'out at the base');
+            }
         }
     }
 
@@ -62,8 +88,8 @@ final readonly class Oldest implements StemRule
     {
         $tally = Tally::of($survey, $aim, 0);
 
-        return max(0, $aim->plan === StemPlan::Thirds
-            ? intdiv($tally->soundAtFirst, 3) - $tally->out()
+        return max(0, $aim->plan->goesByNumber()
+            ? ($aim->asks($tally->oldAtFirst, $tally->soundAtFirst) ?? 0) - $tally->out()
             : $tally->sound - ($aim->keep ?? $tally->sound));
     }
 

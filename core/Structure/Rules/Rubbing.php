@@ -21,6 +21,27 @@ final readonly class Rubbing implements StemRule
         return 'Rubbing';
     }
 
+    public function cleans(): bool
+    {
+        return false;
+    }
+
+    public function looksAgain(): bool
+    {
+        return false;
+    }
+
+    /** Where the stem it was seen to rub is out, the rub is cured: of a pair one goes, even if both were marked. */
+    private static function stillRubs(Stem $stem, Survey $survey): bool
+    {
+        $others = array_filter($survey->stems, static fn (Stem $other): bool => $other->ref !== $stem->ref);
+        $marked = array_filter($others, static fn (Stem $other): bool => $other->has(StemFault::Rubbing));
+        $near = array_values($marked === [] ? $others : $marked);
+        usort($near, static fn (Stem $a, Stem $b): int => [$stem->apart($a), $a->ref] <=> [$stem->apart($b), $b->ref]);
+
+        return $near === [] || $survey->stands($near[0]);
+    }
+
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         $stems = [];
@@ -28,7 +49,7 @@ final readonly class Rubbing implements StemRule
         $says = [];
         foreach ($survey->standing() as $stem) {
             $stems[$stem->ref] = $stem;
-            if ($stem->has(StemFault::Rubbing)) {
+            if ($stem->has(StemFault::Rubbing) && self::stillRubs($stem, $survey)) {
                 $count[$stem->ref] = 1;
                 $says[$stem->ref] = 'it was seen to rub another';
             }

@@ -16,8 +16,23 @@ final readonly class Suckers implements StemRule
         return 'Sucker';
     }
 
+    public function cleans(): bool
+    {
+        return false;
+    }
+
+    public function looksAgain(): bool
+    {
+        return false;
+    }
+
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
+        // On its own roots a shoot from the base is a new main, and an old one goes for it, wherever mains are renewed.
+        if (! $aim->grafted && $aim->plan->renews() && $aim->keep !== 1) {
+            return [];
+        }
+
         return $aim->grafted
             ? Flagged::candidates($survey, StemFault::Sucker, 'it comes from below the graft and is not the plant you want', 'pulled off where it begins, never snipped at the surface')
             : Flagged::candidates($survey, StemFault::Sucker, 'it stands where no main is wanted', 'out at its origin');

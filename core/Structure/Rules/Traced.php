@@ -16,6 +16,16 @@ final readonly class Traced implements StemRule
         return 'Reverted or bolting';
     }
 
+    public function cleans(): bool
+    {
+        return false;
+    }
+
+    public function looksAgain(): bool
+    {
+        return false;
+    }
+
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         return [

@@ -21,6 +21,16 @@ final readonly class Weak implements StemRule
         return 'Weak';
     }
 
+    public function cleans(): bool
+    {
+        return false;
+    }
+
+    public function looksAgain(): bool
+    {
+        return true;
+    }
+
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         $standing = $survey->standing();

@@ -125,7 +125,8 @@ final class RulesTest extends TestCase
     {
         $stems = [self::stem('new', age: 1), self::stem('last', age: 2), self::stem('old', age: 5), self::stem('older', age: 7)];
         self::assertSame(['older', 'old'], self::refs($this->candidates(new Oldest, $stems, StemPlan::Thirds)));
-        self::assertNotContains('new', self::refs($this->candidates(new Oldest, $stems, StemPlan::Canes, keep: 1)));
+        self::assertSame(['older', 'old', 'last', 'new'], self::refs($this->candidates(new Oldest, $stems, StemPlan::Canes, keep: 1)), 'the new last, where there are too many');
+        self::assertNotContains('new', self::refs($this->candidates(new Oldest, $stems, StemPlan::Canes)));
     }
 
     public function test_middling_wood_is_not_taken_where_the_oldest_must_wait(): void

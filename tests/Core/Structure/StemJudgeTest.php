@@ -89,7 +89,7 @@ final class StemJudgeTest extends TestCase
             $stems[] = $this->stem("young$number", $number * 110, age: 1);
         }
         $judged = $this->judge($stems, self::aim(StemPlan::Thirds, budget: 50));
-        self::assertSame(['old9', 'old8', 'old7', 'old6'], self::refs($judged), 'four of twelve, the oldest');
+        self::assertSame(['old9', 'old8', 'old7'], self::refs($judged), 'a third of the nine old ones, as the prescription has it');
         $next = array_filter($judged->kept, static fn (Kept $kept): bool => $kept->goesNextYear);
         self::assertNotEmpty($next);
         foreach ($next as $kept) {
@@ -142,7 +142,7 @@ final class StemJudgeTest extends TestCase
     {
         $judged = $this->judge([$this->stem('a', 0, faults: [StemFault::Dead]), $this->stem('b', 90, faults: [StemFault::Dead])], self::bowl());
         self::assertSame(['a', 'b'], self::refs($judged));
-        self::assertSame(['Nothing alive is left of it: replace the plant.'], array_slice($judged->told, 0, 1));
+        self::assertStringContainsString('scratch the crown for green, wait until midsummer', $judged->told[0]);
     }
 
     public function test_the_last_live_stem_stays_even_diseased(): void
@@ -183,10 +183,16 @@ final class StemJudgeTest extends TestCase
                 $stems = self::random($seed, $count);
                 $aim = self::aim($plan, budget: $budget, keep: $plan === StemPlan::Tidy ? null : $keep, grafted: $seed % 2 === 0);
                 $judged = $this->judge($stems, $aim);
-                self::assertLessThanOrEqual($budget + 1e-6, $judged->sharePercent);
+                $weighed = array_filter($judged->cuts, static fn (Cut $cut): bool => ! $cut->stem->has(StemFault::Reverted));
+                if (in_array($plan, [StemPlan::Bowl, StemPlan::Mains, StemPlan::Tidy], true)) {
+                    self::assertLessThanOrEqual($budget + StemAim::A_HAIR + 1e-6, array_sum(array_map(static fn (Cut $cut): float => $cut->sharePercent, $weighed)));
+                } elseif ($plan->goesByNumber()) {
+                    $counted = count(array_filter($weighed, static fn (Cut $cut): bool => ! $cut->free));
+                    self::assertLessThanOrEqual(max(intdiv($count, 3), (int) ($count * ($budget + 0.5) / 100)), $counted);
+                }
                 $live = array_filter($stems, static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead));
                 $left = array_filter($judged->kept, static fn (Kept $kept): bool => ! $kept->stem->has(StemFault::Dead));
-                self::assertTrue($live === [] || $left !== []);
+                self::assertTrue($live === [] || $left !== [] || in_array($plan, [StemPlan::Canes, StemPlan::Whole], true));
                 self::assertSame([], $this->judge($stems, $aim, cut: self::refs($judged))->cuts);
                 foreach ($judged->kept as $kept) {
                     self::assertFalse($kept->stem->has(StemFault::Dead), 'no dead stem is kept');
