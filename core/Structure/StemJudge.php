@@ -290,7 +290,7 @@ final readonly class StemJudge
     /** True where somebody's word, and not the plan, takes more than may go. */
     private static function ledOver(Survey $survey, StemAim $aim): bool
     {
-        return in_array(Survey::REMOVE, $survey->word, true) || $survey->cut !== [] || ! $aim->plan->goesByNumber() && ! in_array($aim->plan, [StemPlan::Canes, StemPlan::Whole], true);
+        return in_array(Survey::REMOVE, $survey->word, true) || $survey->cut !== [] || $aim->plan->isWeighed();
     }
 
     /**

@@ -34,6 +34,12 @@ enum StemPlan: string
         return $this === self::Thirds || $this === self::AtOnce;
     }
 
+    /** True where what goes is weighed against the budget, and not counted. */
+    public function isWeighed(): bool
+    {
+        return in_array($this, [self::Bowl, self::Mains, self::Tidy], true);
+    }
+
     public function inWords(): string
     {
         return match ($this) {

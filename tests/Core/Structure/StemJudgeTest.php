@@ -184,7 +184,7 @@ final class StemJudgeTest extends TestCase
                 $aim = self::aim($plan, budget: $budget, keep: $plan === StemPlan::Tidy ? null : $keep, grafted: $seed % 2 === 0);
                 $judged = $this->judge($stems, $aim);
                 $weighed = array_filter($judged->cuts, static fn (Cut $cut): bool => ! $cut->stem->has(StemFault::Reverted));
-                if (in_array($plan, [StemPlan::Bowl, StemPlan::Mains, StemPlan::Tidy], true)) {
+                if ($plan->isWeighed()) {
                     self::assertLessThanOrEqual($budget + StemAim::A_HAIR + 1e-6, array_sum(array_map(static fn (Cut $cut): float => $cut->sharePercent, $weighed)));
                 } elseif ($plan->goesByNumber()) {
                     $counted = count(array_filter($weighed, static fn (Cut $cut): bool => ! $cut->free));
