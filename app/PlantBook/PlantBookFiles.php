@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\PlantBook;
 
+use PruningHook\Core\Amount\AmountRules;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\Figures;
@@ -79,7 +80,7 @@ final readonly class PlantBookFiles
         $reader = KindReader::with($sources, $this->readRecipes($sources));
         $kinds = [];
         foreach ($this->kinds() as [$file, $kind]) {
-            $kinds[] = $this->told($file, fn (): Kind => $reader->read(Entry::of($this->withGeneral($kind))), $kind);
+            $kinds[] = $this->told($file, fn (): Kind => AmountRules::check($reader->read(Entry::of($this->withGeneral($kind)))), $kind);
         }
 
         return PlantBook::of($kinds, ...$this->general());
@@ -97,7 +98,7 @@ final readonly class PlantBookFiles
         $like = $entries[$own->like ?? $own->kind][1] ?? throw new Fault(sprintf('%s %s: there is no kind "%s"', self::OWN, $own->kind, $own->like ?? $own->kind));
         $entry = [...Inheritance::correct([...$like, 'also' => $own->like === null ? $like['also'] ?? [] : []], $own->entry), 'id' => $own->kind];
 
-        return $this->told(self::OWN, static fn (): Kind => $reader->read(Entry::of($entry)), $entry);
+        return $this->told(self::OWN, static fn (): Kind => AmountRules::check($reader->read(Entry::of($entry))), $entry);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Reason;
+use PruningHook\Core\Working;
 
 /** What one amount rule answers: the amounts and why they are so. */
 final readonly class Amounts

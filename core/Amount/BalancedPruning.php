@@ -7,6 +7,7 @@ namespace PruningHook\Core\Amount;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\Reason;
+use PruningHook\Core\Working;
 
 /**
  * Buds by the weight of the one-year wood taken off: so many for the first pound and so many for each further one, parts

@@ -8,6 +8,7 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
+use PruningHook\Core\Working;
 
 /** A cane bent down breaks all along it and flowers there; an upright one flowers only at its top. Laterals = length / spacing. */
 final readonly class BentCane implements AmountRule

@@ -6,6 +6,7 @@ namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Reason;
+use PruningHook\Core\Working;
 
 /**
  * The removal budget of one plant in one season, in per cent of its live growth: what may go, what has gone by the

@@ -7,6 +7,7 @@ namespace PruningHook\Core\Amount;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\Reason;
+use PruningHook\Core\Working;
 
 /** Nodes to leave where some buds are dead: wanted / (1 - mortality). Three wanted and a quarter dead: leave four. */
 final readonly class BudsWithLosses implements AmountRule

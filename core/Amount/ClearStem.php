@@ -8,6 +8,7 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
+use PruningHook\Core\Working;
 
 /** Clearing the legs to a height, but never above a third of the plant, so that two thirds of it stay in leaf. */
 final readonly class ClearStem implements AmountRule

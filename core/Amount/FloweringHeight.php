@@ -6,6 +6,7 @@ namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
+use PruningHook\Core\Working;
 
 /**
  * Cutting to a flowering height: cut height = wanted flowering height - growth before flowering, and never below the

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Reason;
+use PruningHook\Core\Working;
 
 /** Two thirds of an old, congested fruit bush at once, which is done at the price of a year's crop. */
 final readonly class OneOffRenovation implements AmountRule

@@ -8,6 +8,7 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
+use PruningHook\Core\Working;
 
 /**
  * How many laterals stand along an arm at a spacing: floor(length / spacing) + 1, for each of the plant's arms, which

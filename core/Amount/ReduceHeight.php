@@ -8,6 +8,7 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
+use PruningHook\Core\Working;
 
 /** Reducing by a share of the height the plant has now; where it has not been measured, the share itself. */
 final readonly class ReduceHeight implements AmountRule

@@ -7,6 +7,7 @@ namespace PruningHook\Core\Amount;
 use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Reason;
+use PruningHook\Core\Working;
 
 /**
  * A neglected shrub renewed over three years: a third of the old stems, then half of the old that is left, then the

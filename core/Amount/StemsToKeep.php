@@ -7,6 +7,7 @@ namespace PruningHook\Core\Amount;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\Reason;
+use PruningHook\Core\Working;
 
 /** A number of stems the kind is best kept to; where this plant's stems are counted, also how many that takes out. */
 final readonly class StemsToKeep implements AmountRule

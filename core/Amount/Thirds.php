@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Reason;
+use PruningHook\Core\Working;
 
 /**
  * Renewal by thirds: a third of the old stems comes out at the base each year, the oldest first, and never more than

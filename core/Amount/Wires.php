@@ -8,6 +8,7 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
+use PruningHook\Core\Working;
 
 /** Wires for a trained plant: the first at a height, the others a spacing apart, as far as the plant goes. */
 final readonly class Wires implements AmountRule

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Effort;
 
-use PruningHook\Core\Amount\Working;
 use PruningHook\Core\Reason;
+use PruningHook\Core\Working;
 
 /** Whole minutes for one gardener, and why. */
 final readonly class Effort

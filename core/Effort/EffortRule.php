@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Effort;
 
-use PruningHook\Core\Amount\Working;
-use PruningHook\Core\Fault;
 use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
-use PruningHook\Core\PlantBook\Entry;
+use PruningHook\Core\PlantBook\EffortRates;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Reason;
+use PruningHook\Core\Working;
 
 /**
  * Minutes for one gardener: (base + per metre of height + per stem) for each plant, plus per metre of run; then drawn
@@ -23,23 +22,8 @@ final readonly class EffortRule
     /** The rate counts as much as this many logged visits. Common practice, no source. */
     private const WEIGHT_OF_RATE = 2;
 
-    private function __construct(
-        private int $base,
-        private float $perMetreHeight,
-        private float $perStem,
-        private float $perMetreRun,
-    ) {
-    }
-
-    /** @throws Fault */
-    public static function fromEntry(Entry $minutes): self
+    public function __construct(private EffortRates $rates)
     {
-        return new self(
-            $minutes->int('base') ?? 0,
-            (float) $minutes->number('per_metre_height', 0),
-            (float) $minutes->number('per_stem', 0),
-            (float) $minutes->number('per_metre_run', 0),
-        );
     }
 
     /** @param  float  $factor how many times as long it takes, because the pass before was missed */
@@ -73,9 +57,9 @@ final readonly class EffortRule
 
     private function rate(Plant $plant, Kind $kind): float
     {
-        $each = $this->base + $this->perMetreHeight * ($plant->heightMm ?? $kind->typicalHeightMm) / 1000 + $this->perStem * ($plant->stems?->all() ?? 0);
+        $each = $this->rates->base + $this->rates->perMetreHeight * ($plant->heightMm ?? $kind->typicalHeightMm) / 1000 + $this->rates->perStem * ($plant->stems?->all() ?? 0);
 
-        return $each * $plant->count + $this->perMetreRun * ($plant->runMm ?? 0) / 1000;
+        return $each * $plant->count + $this->rates->perMetreRun * ($plant->runMm ?? 0) / 1000;
     }
 
     /** @return list<int> the minutes this task of this plant took, each time it was done */
@@ -105,20 +89,20 @@ final readonly class EffortRule
     private function inWords(Plant $plant, int $height): string
     {
         $parts = [];
-        if ($this->base > 0) {
-            $parts[] = $this->base.' min';
+        if ($this->rates->base > 0) {
+            $parts[] = $this->rates->base.' min';
         }
-        if ($this->perMetreHeight > 0) {
-            $parts[] = sprintf('%s min for each of its %s m of height%s', $this->perMetreHeight, number_format($height / 1000, 1),
+        if ($this->rates->perMetreHeight > 0) {
+            $parts[] = sprintf('%s min for each of its %s m of height%s', $this->rates->perMetreHeight, number_format($height / 1000, 1),
                 $plant->heightMm === null ? ' (typical, not measured)' : '');
         }
-        if ($this->perStem > 0) {
-            $parts[] = sprintf('%s min for each of its %d stems', $this->perStem, $plant->stems?->all() ?? 0);
+        if ($this->rates->perStem > 0) {
+            $parts[] = sprintf('%s min for each of its %d stems', $this->rates->perStem, $plant->stems?->all() ?? 0);
         }
         $said = implode(' and ', $parts).($plant->count > 1 ? sprintf(', for each of %d plants', $plant->count) : '');
 
-        return $this->perMetreRun > 0 && $plant->runMm !== null
-            ? $said.sprintf(', and %s min for each of its %s m of run', $this->perMetreRun, number_format($plant->runMm / 1000, 1))
+        return $this->rates->perMetreRun > 0 && $plant->runMm !== null
+            ? $said.sprintf(', and %s min for each of its %s m of run', $this->rates->perMetreRun, number_format($plant->runMm / 1000, 1))
             : $said;
     }
 }

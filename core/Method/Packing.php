@@ -6,7 +6,6 @@ namespace PruningHook\Core\Method;
 
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\Thirds;
-use PruningHook\Core\Amount\Working;
 use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Conditional;
@@ -15,6 +14,7 @@ use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\Recipe;
 use PruningHook\Core\PlantBook\TaskRule;
+use PruningHook\Core\Working;
 
 /** Packs the kit for one task of one plant: tools by the thickest wood, ties by the length to be tied, and so on. */
 final readonly class Packing

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\PlantBook;
 
-use PruningHook\Core\Amount\AmountRules;
 use PruningHook\Core\Calendar\Edge;
 use PruningHook\Core\Calendar\Phenology;
 use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\WindowRule;
-use PruningHook\Core\Effort\EffortRule;
 use PruningHook\Core\Fault;
 
 /** Turns a decoded plant book entry into a Kind. The file has passed the schema; this catches what a schema cannot. */
@@ -93,9 +91,9 @@ final readonly class KindReader
             when: $when->fromYearAtLeast(2),
             methods: $methods,
             windows: $this->conditionals($task, 'windows', $this->window(...)),
-            amounts: $this->conditionals($task, 'amounts', fn (Entry $entry) => AmountRules::fromEntry($entry, $this->source($entry))),
+            amounts: $this->conditionals($task, 'amounts', fn (Entry $entry): AmountSpec => new AmountSpec($entry, $this->source($entry))),
             steps: $this->steps($task, $methods),
-            effort: EffortRule::fromEntry($task->entry('minutes')),
+            effort: EffortRates::fromEntry($task->entry('minutes')),
             pair: $task->has('pair') ? $this->pair($task->entry('pair')) : null,
             early: $task->has('early') ? $this->outside($task->entry('early')) : null,
             late: $task->has('late') ? $this->outside($task->entry('late')) : null,

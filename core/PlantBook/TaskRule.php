@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\PlantBook;
 
-use PruningHook\Core\Amount\AmountRule;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\Window;
-use PruningHook\Core\Effort\EffortRule;
 use PruningHook\Core\Plant\Circumstances;
 
 /** One task of a kind's year, as the plant book knows it, before it meets a plant, a site and a school. */
@@ -19,7 +17,7 @@ final readonly class TaskRule
     /**
      * @param  list<Conditional<string>>  $methods  keys of recipes; the first that holds is used
      * @param  list<Conditional<TaskWindow>>  $windows  the first that holds is used
-     * @param  list<Conditional<AmountRule>>  $amounts  all that hold are used
+     * @param  list<Conditional<AmountSpec>>  $amounts  all that hold are used
      * @param  array<string, Wording>  $steps  the kind's own word for steps of its recipes, by key
      * @param  list<string>  $cautions  keys of cautions that belong to this task
      */
@@ -31,7 +29,7 @@ final readonly class TaskRule
         public array $windows,
         public array $amounts,
         public array $steps,
-        public EffortRule $effort,
+        public EffortRates $effort,
         public ?PairedTask $pair,
         public ?OutsideWindow $early,
         public ?OutsideWindow $late,
@@ -54,7 +52,7 @@ final readonly class TaskRule
     /**
      * @param  list<Conditional<string>>  $methods
      * @param  list<Conditional<TaskWindow>>  $windows
-     * @param  list<Conditional<AmountRule>>  $amounts
+     * @param  list<Conditional<AmountSpec>>  $amounts
      * @param  array<string, Wording>  $steps
      * @param  list<string>  $cautions
      */
@@ -66,7 +64,7 @@ final readonly class TaskRule
         array $windows,
         array $amounts,
         array $steps,
-        EffortRule $effort,
+        EffortRates $effort,
         ?PairedTask $pair,
         ?OutsideWindow $early,
         ?OutsideWindow $late,

@@ -6,13 +6,14 @@ namespace PruningHook\Core\Prescription;
 
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\AmountCase;
+use PruningHook\Core\Amount\AmountRules;
 use PruningHook\Core\Amount\Budget;
-use PruningHook\Core\Amount\Working;
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\Effort\EffortRule;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Method\Kit;
 use PruningHook\Core\Method\Packing;
@@ -30,6 +31,7 @@ use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Safety\Cautions;
 use PruningHook\Core\Safety\HandsOff;
+use PruningHook\Core\Working;
 
 /** The way in: a plant, its site's season and the practice in force give its prescription with reasons. */
 final readonly class Prescriber
@@ -91,7 +93,7 @@ final readonly class Prescriber
             }
             $tasks[] = new SeasonTask(
                 $rule->key, $rule->name, $recipe->key, $year->season, $window,
-                $rule->effort->alone($plant, $kind, $rule->key, self::missedPass($rule, $plant, $kind, $year->season)->factor ?? 1.0),
+                (new EffortRule($rule->effort))->alone($plant, $kind, $rule->key, self::missedPass($rule, $plant, $kind, $year->season)->factor ?? 1.0),
                 $packing->people($plant, $kind, $rule),
                 $packing->skills($plant, $kind, $recipe),
             );
@@ -172,7 +174,7 @@ final readonly class Prescriber
     ): Task {
         $recipe = $this->book->recipes->get($rule->method($circumstances));
         $missed = self::missedPass($rule, $plant, $kind, $year->site->season);
-        $effort = $rule->effort->minutes($plant, $kind, $rule->key, $missed === null ? 1.0 : $missed->factor);
+        $effort = (new EffortRule($rule->effort))->minutes($plant, $kind, $rule->key, $missed === null ? 1.0 : $missed->factor);
         [$cap, $capSource] = $this->book->caps->for($kind, $recipe->key);
         $budget = Budget::of($cap, $capSource, $plant->history, $year->site->season);
         [$amounts, $because, $workings] = self::amounts($rule, new AmountCase($plant, $kind, $year->site->season, $recipe->key, $budget), $circumstances);
@@ -238,8 +240,8 @@ final readonly class Prescriber
         $amounts = [];
         $reasons = [];
         $workings = [];
-        foreach (Conditional::holding($rule->amounts, $circumstances) as $amountRule) {
-            $answer = $amountRule->for($case);
+        foreach (Conditional::holding($rule->amounts, $circumstances) as $spec) {
+            $answer = AmountRules::of($spec)->for($case);
             $amounts = [...$amounts, ...$answer->amounts];
             $reasons = [...$reasons, ...$answer->reasons];
             $workings = [...$workings, ...$answer->workings];

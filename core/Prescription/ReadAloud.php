@@ -6,6 +6,7 @@ namespace PruningHook\Core\Prescription;
 
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\AmountCase;
+use PruningHook\Core\Amount\AmountRules;
 use PruningHook\Core\Amount\Budget;
 use PruningHook\Core\Amount\Thirds;
 use PruningHook\Core\Calendar\Day;
@@ -155,8 +156,8 @@ final readonly class ReadAloud
         // As the book writes them: what a budget leaves is another matter.
         $case = new AmountCase($plant, $kind, self::SEASON, $task->method($circumstances), Budget::of(100, '', [], self::SEASON));
         $amounts = [];
-        foreach (Conditional::holding($task->amounts, $circumstances) as $rule) {
-            $amounts = [...$amounts, ...$rule->for($case)->amounts];
+        foreach (Conditional::holding($task->amounts, $circumstances) as $spec) {
+            $amounts = [...$amounts, ...AmountRules::of($spec)->for($case)->amounts];
         }
 
         return $amounts;

@@ -6,11 +6,11 @@ namespace PruningHook\Core\Prescription;
 
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\Budget;
-use PruningHook\Core\Amount\Working;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Method\Kit;
 use PruningHook\Core\Practice\Choice;
 use PruningHook\Core\Reason;
+use PruningHook\Core\Working;
 
 /** What is to be done to one plant in one season, once: when, how, how much, how long, with what care, and why. */
 final readonly class Task

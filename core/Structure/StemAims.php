@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Structure;
 
 use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\AmountRules;
 use PruningHook\Core\Amount\StemsToKeep;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Fault;
@@ -91,7 +92,8 @@ final readonly class StemAims
 
     private static function number(TaskRule $task, Circumstances $plant): ?Amount
     {
-        foreach (Conditional::holding($task->amounts, $plant) as $rule) {
+        foreach (Conditional::holding($task->amounts, $plant) as $spec) {
+            $rule = AmountRules::of($spec);
             if ($rule instanceof StemsToKeep) {
                 return $rule->keep();
             }

@@ -5,12 +5,34 @@ declare(strict_types=1);
 namespace Tests\Architecture;
 
 use PHPat\Selector\Selector;
+use PHPat\Selector\SelectorInterface;
+use PHPat\Test\Attributes\TestRule;
+use PHPat\Test\Builder\BuildStep;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
-/** The house's first law: the core depends on PHP alone. Read by PHPStan. */
+/** The house's laws: the core depends on PHP alone, and each of its folders only on floors below its own. Read by PHPStan. */
 final class LayersTest
 {
+    /** What each folder of the core may import besides itself and what lies loose in `core/` (`Reason`, `Fault`, `Working`). */
+    private const FLOORS = [
+        'Units' => [],
+        'Calendar' => [],
+        'Practice' => [],
+        'Plant' => ['Calendar', 'Practice'],
+        'PlantBook' => ['Calendar', 'Practice', 'Plant'],
+        'Amount' => ['Units', 'Calendar', 'Plant', 'PlantBook'],
+        'Effort' => ['Plant', 'PlantBook'],
+        'Weather' => ['Calendar', 'PlantBook'],
+        'Safety' => ['Calendar', 'Plant', 'PlantBook', 'Amount'],
+        'Method' => ['Plant', 'PlantBook', 'Amount'],
+        'Structure' => ['Calendar', 'Practice', 'Plant', 'PlantBook', 'Amount'],
+        'Prescription' => ['Calendar', 'Practice', 'Plant', 'PlantBook', 'Amount', 'Effort', 'Weather', 'Safety', 'Method'],
+        'Planning' => ['Calendar', 'Practice', 'Plant', 'PlantBook', 'Prescription'],
+        'Regrowth' => ['Plant', 'PlantBook', 'Amount', 'Prescription'],
+        'Drawing' => ['Units', 'Calendar', 'Plant', 'PlantBook', 'Amount', 'Structure', 'Prescription', 'Planning'],
+    ];
+
     public function testCoreDependsOnPhpAlone(): Rule
     {
         return PHPat::rule()
@@ -21,5 +43,23 @@ final class LayersTest
                 Selector::classname('/^(InvalidArgumentException|Stringable|ArrayObject|WeakMap|BackedEnum|UnitEnum)$/', true),
             )
             ->because('the computation is tested and used without any framework');
+    }
+
+    /** @return iterable<string, BuildStep> */
+    #[TestRule]
+    public function foldersStandOnFloorsBelow(): iterable
+    {
+        foreach (self::FLOORS as $folder => $below) {
+            $above = array_values(array_diff(array_keys(self::FLOORS), [$folder, ...$below]));
+
+            yield $folder => PHPat::rule()
+                ->classes(Selector::inNamespace("PruningHook\\Core\\$folder"))
+                ->shouldNotDependOn()
+                ->classes(...array_map(
+                    static fn (string $other): SelectorInterface => Selector::inNamespace("PruningHook\\Core\\$other"),
+                    $above,
+                ))
+                ->because('a folder imports only from floors below its own: no circles');
+        }
     }
 }

@@ -11,6 +11,7 @@ use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
+use PruningHook\Core\PlantBook\EffortRates;
 use PruningHook\Core\PlantBook\Entry;
 use Tests\Support\TestBook;
 
@@ -57,7 +58,7 @@ final class EffortTest extends TestCase
 
     public function test_nothing_takes_no_time_at_all(): void
     {
-        $none = EffortRule::fromEntry(Entry::of([]));
+        $none = new EffortRule(EffortRates::fromEntry(Entry::of([])));
         self::assertSame(1, $none->minutes(Plant::of('p', 'forsythia', heightMm: 100), TestBook::read()->kind('forsythia'), 'x', 1)->minutes);
     }
 
@@ -78,6 +79,6 @@ final class EffortTest extends TestCase
 
     private function rule(): EffortRule
     {
-        return EffortRule::fromEntry(Entry::of(self::RATE));
+        return new EffortRule(EffortRates::fromEntry(Entry::of(self::RATE)));
     }
 }

@@ -8,6 +8,7 @@ use App\Exchange\JsonSchema;
 use App\PlantBook\PlantBookFiles;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Amount\AmountRules;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\KindReader;
@@ -64,7 +65,7 @@ final class PlantBookTest extends TestCase
                 'opens' => 'midwinter', 'best_from' => 'midwinter+7', 'best_to' => 'midwinter+14', 'closes' => 'midwinter+21', 'because' => 'so']]]]];
         $this->expectException(Fault::class);
         $this->expectExceptionMessage($message);
-        KindReader::with(Sources::of([]), TestBook::read()->recipes)->read(Entry::of(array_replace_recursive($kind, $change)));
+        AmountRules::check(KindReader::with(Sources::of([]), TestBook::read()->recipes)->read(Entry::of(array_replace_recursive($kind, $change))));
     }
 
     /** @return array<string, array{array<string, mixed>, string}> */

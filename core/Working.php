@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace PruningHook\Core\Amount;
+namespace PruningHook\Core;
 
 /** How one number came about: the formula in the trade's words, the same with this plant's figures, and the result. */
 final readonly class Working
