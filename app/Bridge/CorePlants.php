@@ -9,9 +9,13 @@ use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Plant;
 use App\Models\WorkLog;
+use App\Support\Today;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Amount\FloweringHeight;
+use PruningHook\Core\Amount\ReduceHeight;
+use PruningHook\Core\Amount\Thirds;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\SeasonSeen;
@@ -22,6 +26,7 @@ use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Plant as CorePlant;
 use PruningHook\Core\Plant\StemCount;
+use PruningHook\Core\Plant\Taken;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 
@@ -57,7 +62,7 @@ final class CorePlants
             ? []
             : (array) json_decode((string) $raw[$column], true);
 
-        return CorePlant::of(
+        $plant = CorePlant::of(
             ref: (string) ($raw['id'] ?? ''),
             kind: (string) $raw['kind'],
             planted: isset($raw['planted_on']) ? Day::parse((string) $raw['planted_on']) : null,
@@ -78,7 +83,42 @@ final class CorePlants
             pruningsG: $int('prunings_g'),
             budMortalityPercent: $int('bud_mortality_percent'),
             growthSeenMm: $history === null ? self::growthSeen($row) : [],
+            stemsOn: isset($raw['stems_on']) ? Day::parse((string) $raw['stems_on']) : null,
+            heightOn: isset($raw['height_on']) ? Day::parse((string) $raw['height_on']) : null,
         );
+        // What was measured is carried to today by the record and the growth since.
+        if (($plant->stemsOn === null && $plant->heightOn === null) || ! $this->book->has($plant->kind)) {
+            return $plant;
+        }
+
+        return $plant->on(
+            Today::day(),
+            Hemisphere::at($row->garden->latitude),
+            $this->book->figures->growing($this->book->kind($plant->kind)),
+        );
+    }
+
+    /**
+     * What a line of the record says came off, by the amounts it was logged with.
+     *
+     * @param  list<array{what: string, unit: string, value: int}>  $amounts
+     */
+    public static function taken(array $amounts): ?Taken
+    {
+        $old = $any = 0;
+        $height = null;
+        foreach ($amounts as $amount) {
+            [$what, $value] = [$amount['what'], $amount['value']];
+            match (true) {
+                $what === Thirds::TAKE => $old += $value,
+                str_ends_with($what, ' to take out') && $amount['unit'] !== '%' => $any += $value,
+                in_array($what, [FloweringHeight::CUT, ReduceHeight::AFTER], true) => $height = $value,
+                default => null,
+            };
+        }
+        $taken = new Taken($old, $any, $height);
+
+        return $taken->isNothing() ? null : $taken;
     }
 
     /** @return list<LoggedWork> */
@@ -96,6 +136,7 @@ final class CorePlants
                         $log->removed_percent,
                         in_array('Nest', $log->findings, true) || $log->why === 'Nest found',
                         $log->recipe,
+                        self::taken($log->amounts),
                     ),
                 )
                 ->all(),

@@ -9,6 +9,7 @@ use App\PlantBook\PlantBookFiles;
 use App\Season\PlantYears;
 use Illuminate\Database\Query\Builder;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Planning\DueTask;
 
 /**
@@ -38,11 +39,19 @@ final readonly class Basis
         $rules = config('hook.rules');
 
         return new self(
-            hash('xxh128', app(PlantBookFiles::class)->mark().(is_string($rules) ? $rules : '')),
+            hash('xxh128', app(PlantBookFiles::class)->mark().(is_string($rules) ? $rules : '').self::winters($today)),
             Firm::ours()->revision,
             min($wall->from->number, $today->number - DueTask::MISSED_DAYS),
             max($wall->to->number, $today->number + self::PLANNED_AHEAD),
         );
+    }
+
+    /** How many midwinters there have been, in either hemisphere: at each, plants are reckoned a year older. */
+    private static function winters(Day $today): int
+    {
+        $year = $today->year();
+
+        return 2 * $year + ($today->isBefore(Hemisphere::South->midwinterOf($year)) ? 0 : 1) + ($today->isBefore(Hemisphere::North->midwinterOf($year + 1)) ? 0 : 1);
     }
 
     /** The same, looked at some weeks later: what is stale by this will be stale soon. */

@@ -41,6 +41,7 @@ final readonly class DueReckoner
         $plants = [];
         $kinds = [];
         foreach ($garden->plants as $plant) {
+            $plant->setRelation('garden', $garden);
             [$id, $kind] = [$plant->id, $plant->kind];
             $faults = [];
             $bloom = $closed = '[]';
@@ -145,8 +146,10 @@ final readonly class DueReckoner
         $logs = DB::table('work_logs')
             ->whereIn('plant_id', $garden->plants->modelKeys())
             ->orderBy('id')
-            ->get(['plant_id', 'task', 'season', 'on', 'outcome', 'minutes', 'removed_percent']);
+            ->get(['plant_id', 'task', 'season', 'on', 'outcome', 'minutes', 'removed_percent', 'amounts']);
         foreach ($logs as $log) {
+            /** @var list<array{what: string, unit: string, value: int}> $amounts */
+            $amounts = in_array($log->amounts, ['[]', null], true) ? [] : (array) json_decode($log->amounts, true);
             $histories[(int) $log->plant_id][] = LoggedWork::of(
                 $log->task,
                 (int) $log->season,
@@ -154,6 +157,7 @@ final readonly class DueReckoner
                 Outcome::from($log->outcome),
                 $log->minutes === null ? null : (int) $log->minutes,
                 $log->removed_percent === null ? null : (int) $log->removed_percent,
+                taken: CorePlants::taken($amounts),
             );
         }
 

@@ -13,6 +13,7 @@ use App\Models\OwnKind;
 use App\Models\Plant;
 use App\Models\Visit;
 use App\Models\WorkLog;
+use App\Support\Today;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 
@@ -44,6 +45,7 @@ final readonly class Watch
         });
         Plant::saving(static function (Plant $plant): void {
             $plant->own_practice = $plant->practice !== [];
+            self::date($plant);
         });
         Garden::created(
             static fn (Garden $garden) => self::all(static fn () => app(SignShifts::class)->moved($garden, null)),
@@ -72,6 +74,17 @@ final readonly class Watch
         }
         if ($garden->wasChanged([...self::SITE, 'practice'])) {
             self::gardens($garden->id);
+        }
+    }
+
+    /** A measure is dated by the day it is given, so that the record since can be reckoned in. */
+    private static function date(Plant $plant): void
+    {
+        foreach (['stems_on' => ['stems_old', 'stems_young'], 'height_on' => ['height_mm']] as $day => $measures) {
+            if ($plant->isDirty($measures) && ! $plant->isDirty($day)) {
+                $given = array_filter($plant->only($measures), static fn (mixed $measure): bool => $measure !== null);
+                $plant->setAttribute($day, $given === [] ? null : Today::day());
+            }
         }
     }
 

@@ -29,6 +29,8 @@ use PruningHook\Core\Calendar\Day;
  * @property ?int $flowering_height_mm
  * @property ?int $stems_old
  * @property ?int $stems_young
+ * @property ?Day $stems_on when they were counted
+ * @property ?Day $height_on when it was measured
  * @property ?int $prunings_g weight of the one-year wood taken off a vine
  * @property ?int $bud_mortality_percent dead buds of a vine
  * @property ?string $form
@@ -57,7 +59,7 @@ final class Plant extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['planted_on' => AsDay::class, 'grafted' => 'boolean', 'hazards' => 'array', 'practice' => 'array'];
+        return ['planted_on' => AsDay::class, 'stems_on' => AsDay::class, 'height_on' => AsDay::class, 'grafted' => 'boolean', 'hazards' => 'array', 'practice' => 'array'];
     }
 
     protected $attributes = ['hazards' => '[]', 'practice' => '{}', 'count' => 1];

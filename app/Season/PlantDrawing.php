@@ -33,7 +33,12 @@ final readonly class PlantDrawing
      */
     public function show(Plant $plant, ?string $taskKey, array $measures = []): array
     {
-        $looked = $plant->replicate()->setRelations($plant->getRelations())->forceFill(['id' => $plant->id, ...$measures]);
+        // What is looked at is taken as it is given, and not carried on from an earlier day.
+        $given = [
+            ...(array_key_exists('height_mm', $measures) ? ['height_on' => null] : []),
+            ...(array_key_exists('stems_old', $measures) || array_key_exists('stems_young', $measures) ? ['stems_on' => null] : []),
+        ];
+        $looked = $plant->replicate()->setRelations($plant->getRelations())->forceFill(['id' => $plant->id, ...$measures, ...$given]);
         $core = $this->bridge->plant($looked);
         $kind = $this->book->kind($plant->kind);
         $years = $this->bridge->years($plant->garden);

@@ -54,6 +54,7 @@ final readonly class PlantScreen
             ...$this->drawing->show($plant, $rows[0]->due->task->key ?? null),
             'budgets' => YearsBudget::of($core, SiteYear::seasonOn($years->site, $today), ...$this->book->caps->for($kind, $rows[0]->due->task->methodKey ?? null)),
             'plant' => $plant,
+            'stands' => $core,
             'putAside' => $this->bridge->putAside($plant->practice),
             'kind' => $kind,
             'today' => $today,

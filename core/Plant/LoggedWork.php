@@ -21,11 +21,13 @@ final readonly class LoggedWork
         public bool $nest,
         /** the recipe it was done by, where the record says */
         public ?string $recipe,
+        /** what came off, where the record says */
+        public ?Taken $taken,
     ) {
     }
 
-    public static function of(string $task, int $season, Day $on, Outcome $outcome, ?int $minutes, ?int $removedPercent = null, bool $nest = false, ?string $recipe = null): self
+    public static function of(string $task, int $season, Day $on, Outcome $outcome, ?int $minutes, ?int $removedPercent = null, bool $nest = false, ?string $recipe = null, ?Taken $taken = null): self
     {
-        return new self($task, $season, $on, $outcome, $minutes, $removedPercent, $nest, $recipe);
+        return new self($task, $season, $on, $outcome, $minutes, $removedPercent, $nest, $recipe, $taken);
     }
 }

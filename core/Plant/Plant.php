@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Plant;
 
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Fault;
 
@@ -45,6 +46,11 @@ final readonly class Plant
         /** dead buds, in per cent */
         public ?int $budMortalityPercent,
         public array $growthSeenMm,
+        /** when the stems were counted and the height measured; null where nobody knows: then they are taken as they stand */
+        public ?Day $stemsOn,
+        public ?Day $heightOn,
+        /** @var array<string, string> where carried numbers come from, under `stems` and `height` */
+        public array $carriedFrom,
     ) {
     }
 
@@ -54,6 +60,7 @@ final readonly class Plant
      * @param  list<string>  $hazards
      * @param  list<LoggedWork>  $history
      * @param  list<int>  $growthSeenMm
+     * @param  array<string, string>  $carriedFrom
      *
      * @throws Fault when the count is below one or a length below zero
      */
@@ -76,6 +83,9 @@ final readonly class Plant
         ?int $pruningsG = null,
         ?int $budMortalityPercent = null,
         array $growthSeenMm = [],
+        ?Day $stemsOn = null,
+        ?Day $heightOn = null,
+        array $carriedFrom = [],
     ): self {
         if ($count < 1) {
             throw new Fault('a record stands for at least one plant');
@@ -87,7 +97,19 @@ final readonly class Plant
         }
 
         return new self($ref, $kind, $planted, $heightMm, $spreadMm, $runMm, $count, $floweringHeightMm, $stems,
-            $form, $aim, $grafted, $practice, $hazards, $history, $pruningsG, $budMortalityPercent, $growthSeenMm);
+            $form, $aim, $grafted, $practice, $hazards, $history, $pruningsG, $budMortalityPercent, $growthSeenMm, $stemsOn, $heightOn, $carriedFrom);
+    }
+
+    /** The same plant as it is on a day, by what was measured, its record and its growth. */
+    public function on(Day $day, Hemisphere $hemisphere, Growing $growing): self
+    {
+        if ($this->stemsOn === null && $this->heightOn === null) {
+            return $this;
+        }
+        $life = Life::at($this, $day, $hemisphere, $growing);
+
+        return new self($this->ref, $this->kind, $this->planted, $life->heightMm, $this->spreadMm, $this->runMm, $this->count, $this->floweringHeightMm, $life->stems,
+            $this->form, $this->aim, $this->grafted, $this->practice, $this->hazards, $this->history, $this->pruningsG, $this->budMortalityPercent, $this->growthSeenMm, null, null, $life->from);
     }
 
     /**

@@ -85,4 +85,8 @@ enum Figure: string
     case HandsOffWood = 'hands-off-wood';
     /** Seasons in the ground for which a tree nobody has measured is taken to be small. */
     case YoungTree = 'young-tree';
+    /** The most new stems from the base in a season, by vigour. */
+    case BasalWeak = 'basal-weak';
+    case BasalMedium = 'basal-medium';
+    case BasalStrong = 'basal-strong';
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\PlantBook;
 
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\Growing;
 use PruningHook\Core\Reason;
 
 /** The value and the source of every `Figure`. */
@@ -68,5 +69,22 @@ final readonly class Figures
         };
 
         return (int) round($heightMm * $this->number($share) / 1000);
+    }
+
+    /** How a kind grows in one season. */
+    public function growing(Kind $kind): Growing
+    {
+        [$extension, $basal] = match ($kind->vigour) {
+            'weak' => [Figure::ExtensionWeak, Figure::BasalWeak],
+            'strong' => [Figure::ExtensionStrong, Figure::BasalStrong],
+            default => [Figure::ExtensionMedium, Figure::BasalMedium],
+        };
+
+        return new Growing(
+            $this->number($extension),
+            $kind->typicalHeightMm,
+            $kind->habit === 'tree' ? 0 : $this->number($basal),
+            in_array($kind->habit, ['hedge', 'grass', 'perennial', 'cane'], true),
+        );
     }
 }

@@ -19,7 +19,7 @@ final class LayersTest
         'Units' => [],
         'Calendar' => [],
         'Practice' => [],
-        'Plant' => ['Calendar', 'Practice'],
+        'Plant' => ['Units', 'Calendar', 'Practice'],
         'PlantBook' => ['Calendar', 'Practice', 'Plant'],
         'Amount' => ['Units', 'Calendar', 'Plant', 'PlantBook'],
         'Effort' => ['Plant', 'PlantBook'],

@@ -7,8 +7,10 @@ namespace Tests\Feature;
 use App\Models\Plant;
 use App\Models\Visit;
 use App\Models\WorkLog;
+use App\Visits\PlanVisit;
 use App\Visits\TaskChoice;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PruningHook\Core\Calendar\Day;
 
 final class VisitTest extends FeatureTestCase
 {
@@ -201,5 +203,23 @@ final class VisitTest extends FeatureTestCase
         $this->post("/gardens/{$this->garden->id}/visits", ['on' => '2027-02-22', 'tasks' => [$choice]])->assertSessionHasErrors('tasks');
         self::assertSame(0, Visit::query()->count());
         $this->get('/?show=open')->assertSee('Gate oak')->assertSee("an arborist's", false);
+    }
+
+    public function test_stems_logged_out_stand_no_longer_and_the_next_prescription_knows(): void
+    {
+        $lilac = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'lilac', 'label' => 'Lilac', 'height_mm' => 2000]);
+        $this->actingAs($this->planner());
+        $lilac->update(['stems_old' => 9, 'stems_young' => 4]);
+        self::assertSame('2027-02-20', (string) $lilac->fresh()?->stems_on, 'dated by the day it was counted');
+        config(['hook.today' => '2027-06-01']);
+        $visit = $this->app->make(PlanVisit::class)->plan($this->garden->fresh() ?? $this->garden, Day::parse('2027-06-01'), [TaskChoice::of($lilac->id, 'after-flowering', 2027)], null, $this->crew->id, null);
+        $task = $visit->tasks()->firstOrFail();
+        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 40, 'amounts' => [3]])->assertSessionHasNoErrors();
+        $this->get("/plants/$lilac->id")->assertSee('6 old, 4 young')->assertSee('9 old and 4 young counted on 20 February 2027, 3 taken out on 1 June 2027');
+        config(['hook.today' => '2028-05-20']);
+        $this->get("/plants/$lilac->id")->assertSee('8 old, 5 young')->assertSee('since then 2 grew old and 3 came from the base');
+        // Counting again begins anew.
+        $this->put("/plants/$lilac->id/measures", ['task' => 'after-flowering', 'height_cm' => 200, 'stems_old' => 5, 'stems_young' => 5])->assertSessionHasNoErrors();
+        $this->get("/plants/$lilac->id")->assertSee('5 old, 5 young')->assertDontSee('counted on');
     }
 }

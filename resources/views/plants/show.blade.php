@@ -32,10 +32,10 @@
             <dl class="facts">
                 <dt>Wood</dt><dd>{{ $kind->wood->inWords() }}</dd>
                 <dt>Planted</dt><dd>{{ $plant->planted_on ? \App\Support\Say::date($plant->planted_on) : 'not known' }}</dd>
-                @foreach (['Height' => $plant->height_mm, 'Spread' => $plant->spread_mm, 'Run' => $plant->run_mm, 'Flowers wanted at' => $plant->flowering_height_mm] as $name => $mm)
-                    @if ($mm !== null)<dt>{{ $name }}</dt><dd>{{ \App\Support\Say::length($mm) }}</dd>@endif
+                @foreach (['Height' => $stands->heightMm, 'Spread' => $plant->spread_mm, 'Run' => $plant->run_mm, 'Flowers wanted at' => $plant->flowering_height_mm] as $name => $mm)
+                    @if ($mm !== null)<dt>{{ $name }}</dt><dd>{{ \App\Support\Say::length($mm) }}@if ($name === 'Height' && isset($stands->carriedFrom['height']))<br><span class="soft">{{ $stands->carriedFrom['height'] }}</span>@endif</dd>@endif
                 @endforeach
-                @if ($plant->stems_old !== null)<dt>Stems</dt><dd>{{ $plant->stems_old }} old, {{ $plant->stems_young ?? 0 }} young</dd>@endif
+                @if ($stands->stems)<dt>Stems</dt><dd>{{ $stands->stems->old }} old, {{ $stands->stems->young }} young @if (isset($stands->carriedFrom['stems']))<br><span class="soft">{{ $stands->carriedFrom['stems'] }}</span>@endif</dd>@endif
                 @if ($plant->form)<dt>Form</dt><dd>{{ $plant->form }}</dd>@endif
                 @if ($plant->aim)<dt>Aim</dt><dd>{{ $plant->aim }}</dd>@endif
             </dl>
@@ -51,11 +51,11 @@
                     <div x-ref="picture">@include('plants.drawing')</div>
                     <form method="post" action="{{ route('plants.measure', $plant) }}" x-ref="form" x-on:input="redraw()" class="measures no-print">
                         @csrf @method('put')<input type="hidden" name="task" value="{{ $task->key }}">
-                        <div><label class="soft" for="m-height">Height now, cm</label><input class="form-control" type="number" step="5" id="m-height" name="height_cm" value="{{ $plant->height_mm ? intdiv($plant->height_mm, 10) : '' }}" placeholder="{{ intdiv($kind->typicalHeightMm, 10) }}"></div>
+                        <div><label class="soft" for="m-height">Height now, cm</label><input class="form-control" type="number" step="5" id="m-height" name="height_cm" value="{{ $stands->heightMm ? intdiv($stands->heightMm, 10) : '' }}" placeholder="{{ intdiv($kind->typicalHeightMm, 10) }}"></div>
                         @if ($task->amount('cut height'))<div><label class="soft" for="m-flowers">Flowers wanted at, cm</label><input class="form-control" type="number" step="5" id="m-flowers" name="flowering_height_cm" value="{{ $plant->flowering_height_mm ? intdiv($plant->flowering_height_mm, 10) : '' }}"></div>@endif
                         @if ($task->amount('old stems to take out') || $task->amount('share of the stems to take out'))
-                            <div><label class="soft" for="m-old">Old stems</label><input class="form-control" type="number" id="m-old" name="stems_old" value="{{ $plant->stems_old }}"></div>
-                            <div><label class="soft" for="m-young">Young stems</label><input class="form-control" type="number" id="m-young" name="stems_young" value="{{ $plant->stems_young }}"></div>
+                            <div><label class="soft" for="m-old">Old stems</label><input class="form-control" type="number" id="m-old" name="stems_old" value="{{ $stands->stems?->old }}"></div>
+                            <div><label class="soft" for="m-young">Young stems</label><input class="form-control" type="number" id="m-young" name="stems_young" value="{{ $stands->stems?->young }}"></div>
                         @endif
                         @can('update', $plant)<button class="btn btn-quiet">Keep</button>@endcan
                         <a class="btn btn-quiet" href="{{ route('plants.compare', $plant) }}">Compare courses</a>

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Plant;
+
+/** How a kind grows in one season, as far as a plant's state is carried from year to year. */
+final readonly class Growing
+{
+    /**
+     * @param  int  $extensionMm  growth in height
+     * @param  int  $tallestMm  no taller by itself
+     * @param  int  $basalShoots  the most new stems from the base
+     * @param  bool  $keepsItsHeight  true where it is held to a line, or grows anew from the ground each year
+     */
+    public function __construct(
+        public int $extensionMm,
+        public int $tallestMm,
+        public int $basalShoots,
+        public bool $keepsItsHeight,
+    ) {
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Plant;
+
+/** What one line of the record says came off: stems at the base, and the height the plant was left at. */
+final readonly class Taken
+{
+    /**
+     * @param  int  $old  old stems
+     * @param  int  $any  stems of any age, old ones before young
+     * @param  ?int  $heightMm  it was cut to; null where it was not shortened
+     */
+    public function __construct(public int $old = 0, public int $any = 0, public ?int $heightMm = null)
+    {
+    }
+
+    public function isNothing(): bool
+    {
+        return $this->old === 0 && $this->any === 0 && $this->heightMm === null;
+    }
+}
