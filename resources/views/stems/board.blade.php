@@ -73,7 +73,7 @@
             <h2>What stays</h2>
             <ul class="stays">
                 @foreach ($judged->kept as $kept)
-                    <li><a data-stem="{{ $kept->stem->ref }}" href="{{ route('stems.show', [$plant, 'stem' => $kept->stem->ref]) }}">Stem {{ $kept->stem->ref }}</a>: {{ $kept->because }}.@if ($kept->treat) {{ $kept->treat }}@endif @if ($kept->goesNextYear)<b>Goes next year{{ $kept->replacedBy ? ', stem '.$kept->replacedBy.' takes its place' : '' }}.</b>@endif</li>
+                    <li><a data-stem="{{ $kept->stem->ref }}" href="{{ route('stems.show', [$plant, 'stem' => $kept->stem->ref]) }}">Stem {{ $kept->stem->ref }}</a>: {{ $kept->because }}.@if ($kept->treat) {{ $kept->treat }}@endif @if ($kept->replacedBy)<b>Stem {{ $kept->replacedBy }} takes its place.</b>@endif</li>
                 @endforeach
             </ul>
             @if ($judged->rubs !== [])
