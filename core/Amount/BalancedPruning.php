@@ -24,6 +24,7 @@ final readonly class BalancedPruning implements AmountRule
     private function __construct(
         private int $first,
         private int $further,
+        private int $floor,
         private int $ceiling,
         private string $source,
     ) {
@@ -32,12 +33,12 @@ final readonly class BalancedPruning implements AmountRule
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self
     {
-        return new self($entry->whole('first'), $entry->whole('further'), $entry->whole('ceiling'), $source);
+        return new self($entry->whole('first'), $entry->whole('further'), $entry->int('floor') ?? 0, $entry->whole('ceiling'), $source);
     }
 
-    public static function buds(int $grams, int $first, int $further, int $ceiling): int
+    public static function buds(int $grams, int $first, int $further, int $ceiling, int $floor = 0): int
     {
-        return min($ceiling, $first + (int) round(max(0.0, $grams / self::GRAMS_A_POUND - 1) * $further));
+        return min($ceiling, max($floor, $first + (int) round(max(0.0, $grams / self::GRAMS_A_POUND - 1) * $further)));
     }
 
     public function for(AmountCase $case): Amounts
@@ -48,7 +49,7 @@ final readonly class BalancedPruning implements AmountRule
                 'weigh the one-year wood as it comes off: %d buds for the first pound, %d for each further one, %d at the most', $this->first, $this->further, $this->ceiling,
             ), $this->source));
         }
-        $buds = self::buds($plant->pruningsG, $this->first, $this->further, $this->ceiling);
+        $buds = self::buds($plant->pruningsG, $this->first, $this->further, $this->ceiling, $this->floor);
         $pounds = number_format($plant->pruningsG / self::GRAMS_A_POUND, 1);
 
         return Amounts::of([Amount::exactly(self::BUDS, 'buds', $buds)], Reason::of('Balanced pruning', sprintf('%d g (%s lb) of one-year wood came off: %d buds stay', $plant->pruningsG, $pounds, $buds), $this->source))

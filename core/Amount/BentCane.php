@@ -30,7 +30,8 @@ final readonly class BentCane implements AmountRule
     public function for(AmountCase $case): Amounts
     {
         [$plant, $kind] = [$case->plant, $case->kind];
-        $length = max($plant->heightMm ?? $kind->typicalHeightMm, $plant->spreadMm ?? 0);
+        // Bent to one side it reaches half the spread; where nobody has measured that, as far as the plant is tall.
+        $length = $plant->spreadMm === null ? $plant->heightMm ?? $kind->typicalHeightMm : intdiv($plant->spreadMm, 2);
         $laterals = intdiv($length, $this->spacingMm);
 
         return Amounts::of([Amount::of(self::LATERALS, 'laterals', intdiv($laterals, 2), $laterals, $laterals)], Reason::of('Bent canes', sprintf(

@@ -30,7 +30,7 @@ final readonly class BudsWithLosses implements AmountRule
 
     public static function leave(int $wanted, int $mortalityPercent): int
     {
-        return (int) ceil($wanted * 100 / (100 - min($mortalityPercent, self::TOO_DEAD)) - 1e-9);
+        return (int) round($wanted * 100 / (100 - min($mortalityPercent, self::TOO_DEAD)));
     }
 
     public function for(AmountCase $case): Amounts
@@ -47,6 +47,6 @@ final readonly class BudsWithLosses implements AmountRule
         return Amounts::of([Amount::exactly($this->what, 'nodes', $leave)], Reason::of(ucfirst($this->what), sprintf(
             '%d live ones are wanted and %d %% of the buds are dead: leave %d%s', $this->wanted, $dead, $leave,
             $dead > self::TOO_DEAD ? '; so much is dead that another cane is the better choice' : '',
-        ), $this->source))->with(Working::of($this->what, 'wanted / (1 - share of dead buds), rounded up', sprintf('%d / (1 - %.2f)', $this->wanted, $dead / 100), "$leave nodes", $this->source));
+        ), $this->source))->with(Working::of($this->what, 'wanted / (1 - share of dead buds), rounded', sprintf('%d / (1 - %.2f)', $this->wanted, $dead / 100), "$leave nodes", $this->source));
     }
 }

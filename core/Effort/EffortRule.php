@@ -12,7 +12,8 @@ use PruningHook\Core\Reason;
 use PruningHook\Core\Working;
 
 /**
- * Minutes for one gardener: (base + per metre of height + per stem) for each plant, plus per metre of run; then drawn
+ * Minutes for one gardener: (base + per metre of height + per stem) for each plant, plus per metre of run or per square metre of a
+ * hedge's faces and top; then drawn
  * towards what this plant has really taken, by its own log.
  *
  * The rates are common practice of the trade; they are starting points until there is a log.
@@ -59,7 +60,7 @@ final readonly class EffortRule
     {
         $each = $this->rates->base + $this->rates->perMetreHeight * ($plant->heightMm ?? $kind->typicalHeightMm) / 1000 + $this->rates->perStem * ($plant->stems?->all() ?? 0);
 
-        return $each * $plant->count + $this->rates->perMetreRun * ($plant->runMm ?? 0) / 1000;
+        return $each * $plant->count + $this->rates->perMetreRun * ($plant->runMm ?? 0) / 1000 + $this->rates->perSquareMetre * $plant->face($plant->heightMm ?? $kind->typicalHeightMm);
     }
 
     /** @return list<int> the minutes this task of this plant took, each time it was done */
@@ -100,6 +101,10 @@ final readonly class EffortRule
             $parts[] = sprintf('%s min for each of its %d stems', $this->rates->perStem, $plant->stems?->all() ?? 0);
         }
         $said = implode(' and ', $parts).($plant->count > 1 ? sprintf(', for each of %d plants', $plant->count) : '');
+
+        if ($this->rates->perSquareMetre > 0 && $plant->runMm !== null) {
+            return sprintf('%s, and %s min for each of its %s square metres of face and top', $said, $this->rates->perSquareMetre, number_format($plant->face($height), 1));
+        }
 
         return $this->rates->perMetreRun > 0 && $plant->runMm !== null
             ? $said.sprintf(', and %s min for each of its %s m of run', $this->rates->perMetreRun, number_format($plant->runMm / 1000, 1))

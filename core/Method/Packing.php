@@ -88,15 +88,17 @@ final readonly class Packing
         $share = self::share($amounts, $capPercent, $height * 1000);
         $loose = $this->figures->number(Figure::CuttingsPerRoom) / 100;
         if ($plant->runMm !== null && $recipe->shears) {
-            // Both faces and the top of a hedge, each to the depth of the season's growth.
-            $depth = $this->figures->number(Figure::TrimDepth) / 1000;
-            $litres = (int) ceil(($plant->runMm / 1000) * (2 * $height + 0.6) * $depth * $loose * 1000);
+            $face = $plant->face((int) ($height * 1000));
+            $each = $this->figures->number(Figure::HedgeCuttings);
+            $litres = (int) ceil($face * $each);
 
-            return [$litres, Working::of('debris', 'run x (two faces and the top) x depth of the trim x looseness', sprintf('%.1f x (2 x %.2f + 0.6) x %.2f m x %.2f', $plant->runMm / 1000, $height, $depth, $loose), "$litres litres", 'common practice')];
+            return [$litres, Working::of('debris', 'two faces and the top x cuttings of a square metre', sprintf('%.1f square metres x %d litres', $face, $each), "$litres litres", 'common practice')];
         }
-        $litres = (int) ceil($plant->count * $height * $spread ** 2 * $share / 100 * $loose * 1000);
+        // A plant on a wall is as deep as its support, and no cube.
+        $depth = $kind->has('tied') ? min($spread, $this->figures->number(Figure::TrainedDepth) / 1000) : $spread;
+        $litres = (int) ceil($plant->count * $height * $spread * $depth * $share / 100 * $loose * 1000);
 
-        return [$litres, Working::of('debris', 'plants x height x spread squared x share taken x looseness', sprintf('%d x %.2f x %.2f^2 m x %d %% x %.2f', $plant->count, $height, $spread, $share, $loose), "$litres litres", 'common practice')];
+        return [$litres, Working::of('debris', 'plants x height x spread x depth x share taken x looseness', sprintf('%d x %.2f x %.2f x %.2f m x %d %% x %.2f', $plant->count, $height, $spread, $depth, $share, $loose), "$litres litres", 'common practice')];
     }
 
     /** @param  list<Amount>  $amounts */

@@ -18,6 +18,9 @@ final readonly class Plant
     /** Planted later than this after midsummer, a plant makes its first growth in the next season. Common practice. */
     private const LATE_PLANTING = 60;
 
+    /** As wide as a hedge is taken to be on top where nobody has measured it, in mm. Common practice, no source. */
+    private const HEDGE_TOP = 600;
+
     /**
      * @param  array<string, string>  $practice  the plant's own choice of schools, question to option
      * @param  list<string>  $hazards  keys of cautions that hold where it stands
@@ -110,6 +113,14 @@ final readonly class Plant
 
         return new self($this->ref, $this->kind, $this->planted, $life->heightMm, $this->spreadMm, $this->runMm, $this->count, $this->floweringHeightMm, $life->stems,
             $this->form, $this->aim, $this->grafted, $this->practice, $this->hazards, $this->history, $this->pruningsG, $this->budMortalityPercent, $this->growthSeenMm, null, null, $life->from);
+    }
+
+    /** Both faces and the top of a hedge, in square metres; 0 where its run is not known. */
+    public function face(int $heightMm): float
+    {
+        $top = $this->spreadMm ?? self::HEDGE_TOP;
+
+        return ($this->runMm ?? 0) / 1000 * (2 * $heightMm + $top) / 1000;
     }
 
     /**

@@ -6,7 +6,7 @@ namespace PruningHook\Core\PlantBook;
 
 use PruningHook\Core\Fault;
 
-/** Minutes for one gardener as the plant book gives them: `{base: 12, per_metre_height: 8}`. */
+/** Minutes for one gardener as the plant book gives them: `{base: 12, per_metre_height: 8}`; `per_square_metre` of a hedge's two faces and top. */
 final readonly class EffortRates
 {
     public function __construct(
@@ -14,6 +14,7 @@ final readonly class EffortRates
         public float $perMetreHeight = 0.0,
         public float $perStem = 0.0,
         public float $perMetreRun = 0.0,
+        public float $perSquareMetre = 0.0,
     ) {
     }
 
@@ -25,6 +26,7 @@ final readonly class EffortRates
             (float) $minutes->number('per_metre_height', 0),
             (float) $minutes->number('per_stem', 0),
             (float) $minutes->number('per_metre_run', 0),
+            (float) $minutes->number('per_square_metre', 0),
         );
     }
 }

@@ -63,8 +63,10 @@ enum Figure: string
     case TieSpacing = 'tie-spacing';
     /** Loose cuttings, in per cent of the room the wood took on the plant. */
     case CuttingsPerRoom = 'cuttings-per-room';
-    /** Growth a trim takes off a hedge's face, in mm. */
-    case TrimDepth = 'trim-depth';
+    /** Loose cuttings of a trim, in litres for each square metre of a hedge's faces and top. */
+    case HedgeCuttings = 'hedge-cuttings';
+    /** Depth of a trained plant, in mm. */
+    case TrainedDepth = 'trained-depth';
     /** Minutes of a hard cut, and of the next cut after a year left out, in per cent of the usual ones. */
     case HardCutTime = 'hard-cut-time';
     case LeftOutTime = 'left-out-time';

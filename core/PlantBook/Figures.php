@@ -11,13 +11,13 @@ use PruningHook\Core\Reason;
 /** The value and the source of every `Figure`. */
 final readonly class Figures
 {
-    /** @param  array<string, array{int|float, string}>  $given  value and source, by figure */
+    /** @param  array<string, array{int, string}>  $given  value and source, by figure */
     private function __construct(private array $given)
     {
     }
 
     /**
-     * @param  array<string, array{int|float, string}>  $given  value and source, by figure
+     * @param  array<string, array{int, string}>  $given  value and source, by figure
      *
      * @throws Fault when a figure is missing, or one is given that nobody asks for
      */
@@ -40,7 +40,7 @@ final readonly class Figures
         $given = [];
         foreach ($figures->keys() as $key) {
             $figure = $figures->entry($key);
-            $given[$key] = [$figure->number('value'), $figure->has('source')
+            $given[$key] = [$figure->whole('value'), $figure->has('source')
                 ? $figure->parsed('source', $sources->quote(...))
                 : $sources->quote(Sources::COMMON)];
         }
@@ -50,7 +50,7 @@ final readonly class Figures
 
     public function number(Figure $figure): int
     {
-        return (int) $this->given[$figure->value][0];
+        return $this->given[$figure->value][0];
     }
 
     /** A reason that rests on this figure. */

@@ -131,4 +131,33 @@ final class PublishedAmountsTest extends TestCase
         self::assertSame(425, $this->amount($learned, 'cut height')->target);
         self::assertStringContainsString('this plant grew 75 cm, 75 cm', $this->saysBecause($learned, 'Growth learned'));
     }
+
+    /** Common practice, no source: a trimmer does 0.7 to 1.2 square metres of face a minute, and a trim leaves 10 to 20 litres a square metre. */
+    public function test_a_hedge_takes_time_and_leaves_cuttings_by_its_face(): void
+    {
+        $hedge = static fn (int $height): Plant => Plant::of('h', 'privet', heightMm: $height, spreadMm: 600, runMm: 10000);
+        foreach ([1000 => 26.0, 2000 => 46.0] as $height => $face) {
+            $task = $this->task($hedge($height), 'first-trim');
+            self::assertGreaterThanOrEqual($face / 1.2, $task->minutes);
+            self::assertLessThanOrEqual(2 * $face / 0.7, $task->minutes);
+            self::assertGreaterThanOrEqual(10 * $face, $task->kit->debrisLitres);
+            self::assertLessThanOrEqual(20 * $face, $task->kit->debrisLitres);
+        }
+    }
+
+    /** Common practice, no source: few dead buds change nothing, half of them double the count. */
+    public function test_one_dead_bud_in_a_hundred_is_not_one_more(): void
+    {
+        self::assertSame([3, 3, 4, 6], array_map(static fn (int $dead): int => BudsWithLosses::leave(3, $dead), [1, 10, 20, 50]));
+    }
+
+    /** RHS, Climbing roses: wires (from memory): the first about 45 cm from the ground, then every 30 to 45 cm; a bent cane reaches to one side. */
+    public function test_a_climbing_rose_on_its_wires(): void
+    {
+        $task = $this->task(Plant::of('r', 'climbing-rose', heightMm: 2400, spreadMm: 3000, form: 'wall'), 'prune-and-train');
+        self::assertSame(450, $this->amount($task, 'first wire')->target);
+        $apart = $this->amount($task, 'wires apart')->target;
+        self::assertTrue($apart >= 300 && $apart <= 450);
+        self::assertSame(10, $this->amount($task, 'flowering laterals to a bent cane')->target, 'half of 3 m, a lateral every 15 cm');
+    }
 }

@@ -43,7 +43,7 @@ final class FiguresTest extends TestCase
 
     public function test_a_figure_that_is_no_number_or_has_an_unknown_source_names_its_place(): void
     {
-        foreach ([[['reach' => ['value' => 'high']], 'figures.reach.value: a number is needed here'], [['reach' => ['value' => 2, 'source' => 'grandmother']], 'figures.reach.source: "grandmother" is not listed in sources.yaml']] as [$data, $message]) {
+        foreach ([[['reach' => ['value' => 'high']], 'figures.reach.value: a whole number is needed here'], [['reach' => ['value' => -3.5]], 'figures.reach.value: a whole number is needed here'], [['reach' => ['value' => 2, 'source' => 'grandmother']], 'figures.reach.source: "grandmother" is not listed in sources.yaml']] as [$data, $message]) {
             try {
                 Figures::fromEntry(Entry::of(['figures' => $data])->entry('figures'), Sources::of([]));
                 self::fail($message);
