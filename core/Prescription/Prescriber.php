@@ -222,6 +222,7 @@ final readonly class Prescriber
                 Reason::of(self::WHEN[0], $timing->because.' ('.$timing->rule->inWords.')', $timing->source),
                 ...self::moved($window, $timing, $kind, $year),
                 ...self::age($plant, $circumstances),
+                ...self::aim($plant, $kind),
                 ...array_map(static fn (Choice $choice): Reason => $choice->reason(), $schools),
                 ...$because,
                 ...($missed === null ? [] : [$missed->reason]),
@@ -286,6 +287,29 @@ final readonly class Prescriber
             $usual->bestFrom->inWords(), $usual->bestTo->inWords(),
             implode('; ', array_diff([$year->site->before()->seen->autumn->inWords(), $year->site->seen->inWords()], [''])),
         ))];
+    }
+
+    /**
+     * What somebody aims at that no task of the kind takes account of: said, and never silently passed over.
+     *
+     * @return list<Reason>
+     */
+    private static function aim(Plant $plant, Kind $kind): array
+    {
+        if (! in_array($plant->aim, ['renewal', 'clear-stem'], true)) {
+            return [];
+        }
+        foreach ($kind->tasks as $task) {
+            foreach ($task->conditions() as $condition) {
+                if (in_array($plant->aim, $condition->looksAt()['aim'] ?? [], true)) {
+                    return [];
+                }
+            }
+        }
+
+        return [Reason::commonPractice('Aim', $plant->aim === 'renewal'
+            ? sprintf('the aim renewal changes nothing here: %s', $kind->hardCutting === 'badly' ? 'it answers hard cutting badly, so an old one is replaced' : 'its usual cut renews it as far as it can be')
+            : 'the aim clear stem changes nothing here: it is not grown on a stem')];
     }
 
     /** @return list<Reason> */

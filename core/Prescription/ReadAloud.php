@@ -45,6 +45,9 @@ final readonly class ReadAloud
     /** What is said once in a task. */
     private const ONCE = ['/\bthree cuts\b/i', '/\bfigure of eight\b/i', '/\bclear up\b/i'];
 
+    /** Left to itself. */
+    private const FREE = 'free';
+
     /** Any season will do: the plants that are read for have no record. */
     private const SEASON = 2027;
 
@@ -68,7 +71,38 @@ final readonly class ReadAloud
             }
         }
 
+        foreach (array_diff($kind->forms, [self::FREE]) as $form) {
+            if ($this->under($kind, $form) === $this->under($kind, null) && $kind->forms !== [$form]) {
+                $faults["forms: nothing changes where it is grown as \"$form\""] = true;
+            }
+        }
+
         return array_keys($faults);
+    }
+
+    /**
+     * Everything a kind's tasks come to in one form: recipes, amounts and the words of their steps.
+     *
+     * @return list<array{string, string, list<string>, list<string>}>
+     */
+    private function under(Kind $kind, ?string $form): array
+    {
+        $tasks = [];
+        foreach ($kind->tasks as $task) {
+            $circumstances = Circumstances::of(WinterClass::Cool, Practice::of($this->book->questions), null, $form, null, $kind->has('grafted'), $kind->traits);
+            if ($task->when->holds($circumstances)) {
+                $amounts = $this->worked($kind, $task, $this->measured($kind), $circumstances);
+                $recipe = $this->book->recipes->get($task->method($circumstances));
+                $tasks[] = [
+                    $task->key,
+                    $recipe->key,
+                    array_map(static fn (Amount $amount): string => $amount->what.' '.$amount->inWords(), $amounts),
+                    array_values(Steps::chosen($recipe, $task, $this->measured($kind), $circumstances, $amounts)),
+                ];
+            }
+        }
+
+        return $tasks;
     }
 
     /** How many amounts all tasks of a kind have between them, in all circumstances. */

@@ -215,4 +215,21 @@ final class PrescriberTest extends TestCase
     {
         return \PruningHook\Core\Calendar\Day::parse($day);
     }
+
+    public function test_an_aim_no_task_takes_account_of_is_said(): void
+    {
+        $says = fn (string $kind, string $aim): string => implode(' ', array_map(static fn ($reason): string => $reason->rule.': '.$reason->because, $this->prescribe(Plant::of('p', $kind, aim: $aim))->tasks[0]->reasons));
+        self::assertStringContainsString('Aim: the aim renewal changes nothing here: it answers hard cutting badly', $says('lavender', 'renewal'));
+        self::assertStringContainsString('Aim: the aim clear stem changes nothing here', $says('forsythia', 'clear-stem'));
+        self::assertStringNotContainsString('Aim:', $says('lilac', 'renewal'));
+    }
+
+    public function test_a_foliage_shrub_grown_as_a_hedge_is_sheared_as_one(): void
+    {
+        $hedge = $this->task(Plant::of('l', 'cherry-laurel', form: 'hedge', heightMm: 1800, runMm: 8000), 'shaping');
+        self::assertSame('shear', $hedge->methodKey);
+        self::assertGreaterThan($this->task(Plant::of('l', 'cherry-laurel', heightMm: 1800), 'shaping')->minutes, $hedge->minutes);
+        $standard = $this->task(Plant::of('h', 'holly', form: 'standard', heightMm: 2000), 'shaping');
+        self::assertStringContainsString('Rub off every shoot on the stem', implode(' ', $standard->steps));
+    }
 }

@@ -66,13 +66,23 @@ final class ReadAloudTest extends TestCase
         ];
     }
 
-    /** @param  array<string, mixed>  $task */
-    private static function kind(array $task): Kind
+    public function test_a_form_that_changes_nothing_is_told(): void
+    {
+        $task = ['methods' => [['use' => 'clean']]];
+        self::assertSame(['forms: nothing changes where it is grown as "espalier"'], (new ReadAloud(TestBook::read()))->faults(self::kind($task, ['free', 'espalier'])));
+        self::assertSame([], (new ReadAloud(TestBook::read()))->faults(self::kind(['methods' => [['use' => 'light-tidy']]], ['free', 'standard'])), 'a standard has its stem rubbed clean');
+    }
+
+    /**
+     * @param  array<string, mixed>  $task
+     * @param  list<string>  $forms
+     */
+    private static function kind(array $task, array $forms = ['free']): Kind
     {
         $book = TestBook::read();
 
         return KindReader::with($book->sources, $book->recipes)->read(Entry::of([
-            'id' => 'x', 'name' => 'X', 'botanical' => 'X y', 'habit' => 'shrub', 'wood' => 'old', 'about' => 'A shrub.',
+            'id' => 'x', 'name' => 'X', 'botanical' => 'X y', 'habit' => 'shrub', 'wood' => 'old', 'about' => 'A shrub.', 'forms' => $forms,
             'phenology' => ['bud-break' => 'last-frost'],
             'tasks' => [['key' => 'a', 'name' => 'A', 'windows' => [[
                 'opens' => 'midwinter', 'best_from' => 'midwinter+7', 'best_to' => 'midwinter+14', 'closes' => 'midwinter+21', 'because' => 'so']], ...$task]],
