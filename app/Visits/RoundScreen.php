@@ -29,9 +29,9 @@ final readonly class RoundScreen
     /** @return array<string, mixed> */
     public function show(User $user, Request $request, Day $today): array
     {
-        $crews = Crew::query()->get()->sortBy('name')->values();
+        $crews = Crew::names();
         $asked = $request->has('crew') ? $request->integer('crew') : $user->crew_id;
-        $crew = $crews->firstWhere('id', $asked)?->id;
+        $crew = $asked !== null && isset($crews[$asked]) ? $asked : null;
         $visits = static fn (): Builder => $crew === null ? Visit::query() : Visit::query()->where('crew_id', $crew);
         $now = $visits()->where('on', (string) $today);
         $waiting = $visits()->where('on', '<', (string) $today)->where('waiting', true);

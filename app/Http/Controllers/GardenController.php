@@ -60,7 +60,7 @@ final class GardenController extends Controller
     {
         return view('gardens.form', [
             'garden' => $garden,
-            'crews' => Crew::query()->orderBy('name')->get(),
+            'crews' => Crew::names(),
             'questions' => $book->questions,
             'regions' => array_column(array_map(static fn (Region $region): array => [$region->value, ucfirst($region->inWords())], Region::cases()), 1, 0),
             'guess' => $garden->exists ? Region::guess($garden->latitude, $garden->longitude)->inWords() : null,

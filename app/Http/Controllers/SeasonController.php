@@ -21,7 +21,7 @@ final class SeasonController extends Controller
         return view('season.index', [
             ...$screen->show($filter, $request, Today::day()),
             'filter' => $filter,
-            'crews' => Crew::query()->orderBy('name')->get(),
+            'crews' => Crew::names(),
             'book' => $book,
         ]);
     }

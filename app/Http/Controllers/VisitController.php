@@ -37,7 +37,7 @@ final class VisitController extends Controller
 
         return view('visits.plan', [
             ...$screen->show($garden, $request, Today::day()),
-            'crews' => Crew::query()->orderBy('name')->get(),
+            'crews' => Crew::names(),
         ]);
     }
 

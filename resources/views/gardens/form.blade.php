@@ -10,7 +10,7 @@
                 <div class="col-md-6"><x-field name="name" label="Name of the garden" :value="$garden->name" required /></div>
                 <div class="col-md-6"><x-field name="client" label="Client" :value="$garden->client" required /></div>
                 <div class="col-md-6"><x-field name="address" label="Address" :value="$garden->address" /></div>
-                <div class="col-md-6"><x-field name="crew_id" label="Crew" :value="$garden->crew_id" :options="$crews->pluck('name', 'id')->all()" empty="no crew yet" /></div>
+                <div class="col-md-6"><x-field name="crew_id" label="Crew" :value="$garden->crew_id" :options="$crews" empty="no crew yet" /></div>
             </div>
         </fieldset>
         <fieldset><legend>The site's year</legend>

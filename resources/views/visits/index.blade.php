@@ -2,7 +2,7 @@
     <div class="head">
         <div><p class="crumbs">Round</p><h1>{{ \App\Support\Say::longDate($today) }}</h1></div>
         <form class="filters mb-0" action="{{ route('round') }}">
-            <div><label for="crew">Crew</label><select class="form-select" id="crew" name="crew"><option value="">all crews</option>@foreach ($crews as $each)<option value="{{ $each->id }}" @selected($crew === $each->id)>{{ $each->name }}</option>@endforeach</select></div>
+            <div><label for="crew">Crew</label><select class="form-select" id="crew" name="crew"><option value="">all crews</option>@foreach ($crews as $id => $called)<option value="{{ $id }}" @selected($crew === $id)>{{ $called }}</option>@endforeach</select></div>
             <button class="btn btn-quiet">Show</button>
         </form>
     </div>
@@ -15,7 +15,7 @@
             @foreach ($visits as $visit)
                 <li>
                     <span class="what"><a href="{{ route('visits.show', $visit) }}">{{ $visit->garden->name }}</a></span>
-                    <span class="when">{{ \App\Support\Say::date($visit->on) }}@if ($crew === null), {{ $crews->firstWhere('id', $visit->crew_id)?->name ?? 'no crew yet' }}@endif</span>
+                    <span class="when">{{ \App\Support\Say::date($visit->on) }}@if ($crew === null), {{ $crews[$visit->crew_id] ?? 'no crew yet' }}@endif</span>
                     <span class="where">{{ implode(', ', $work[$visit->id]['plants']) }}</span>
                     <span class="act">{{ $work[$visit->id]['tasks'] - $visit->unlogged }} of {{ $work[$visit->id]['tasks'] }} logged, {{ \App\Support\Say::minutes($work[$visit->id]['minutes']) }}</span>
                 </li>

@@ -25,7 +25,7 @@
             <p x-show="failed" x-cloak class="wrong-note">The common days could not be worked out just now. Your choice is kept; change it again or plan the visit, and it is checked then.</p>
             <x-field name="on" label="Day of the visit" type="date" :value="(string) $on" required :min="(string) $today" x-on:change="refresh()" />
             <x-field name="outside_reason" label="Reason, if the day is outside the common days" :value="request('outside_reason')" help="Shown on the sheet and kept in the record." />
-            <x-field name="crew_id" label="Crew" :value="$garden->crew_id" :options="$crews->pluck('name', 'id')->all()" empty="no crew yet" />
+            <x-field name="crew_id" label="Crew" :value="$garden->crew_id" :options="$crews" empty="no crew yet" />
             <button class="btn btn-primary w-100">Plan the visit</button>
         </div>
     </form>
