@@ -103,7 +103,7 @@ final class CorePlants
      *
      * @param  list<array{what: string, unit: string, value: int}>  $amounts
      */
-    public static function taken(array $amounts): ?Taken
+    public static function taken(array $amounts): Taken
     {
         $old = $any = 0;
         $height = null;
@@ -116,9 +116,8 @@ final class CorePlants
                 default => null,
             };
         }
-        $taken = new Taken($old, $any, $height);
 
-        return $taken->isNothing() ? null : $taken;
+        return new Taken($old, $any, $height);
     }
 
     /** @return list<LoggedWork> */

@@ -15,9 +15,4 @@ final readonly class Taken
     public function __construct(public int $old = 0, public int $any = 0, public ?int $heightMm = null)
     {
     }
-
-    public function isNothing(): bool
-    {
-        return $this->old === 0 && $this->any === 0 && $this->heightMm === null;
-    }
 }
