@@ -96,7 +96,8 @@ final readonly class PlantScreen
     }
 
     /**
-     * What a visit to this plant would be planned for: all that is open and not yet planned, or else the next to open.
+     * What a visit to this plant would be planned for: all that is open and not yet planned, else what was just missed, else the
+     * next to open.
      *
      * @param  list<DueRow>  $rows  by opening
      * @return list<string>
@@ -105,11 +106,17 @@ final readonly class PlantScreen
     {
         $free = array_filter($rows, static fn (DueRow $row): bool => $row->visit === null && $row->due->urgency !== Urgency::Done && $row->due->task->handsOff === null);
         $open = array_filter($free, static fn (DueRow $row): bool => in_array($row->due->urgency, [Urgency::Open, Urgency::Closing], true));
+        $missed = array_filter($free, static fn (DueRow $row): bool => $row->due->urgency === Urgency::Missed);
         $next = array_filter($free, static fn (DueRow $row): bool => $row->due->daysToOpening() > 0);
 
         return array_map(
             static fn (DueRow $row): string => (string) $row->choice(),
-            array_values($open === [] ? array_slice($next, 0, 1) : $open),
+            array_values(match (true) {
+                $open !== [] => $open,
+                // Just closed, it is still better done late than left.
+                $missed !== [] => $missed,
+                default => array_slice($next, 0, 1),
+            }),
         );
     }
 

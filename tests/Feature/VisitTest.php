@@ -222,4 +222,13 @@ final class VisitTest extends FeatureTestCase
         $this->put("/plants/$lilac->id/measures", ['task' => 'after-flowering', 'height_cm' => 200, 'stems_old' => 5, 'stems_young' => 5])->assertSessionHasNoErrors();
         $this->get("/plants/$lilac->id")->assertSee('5 old, 5 young')->assertDontSee('counted on');
     }
+
+    public function test_what_closed_yesterday_is_chosen_where_a_visit_is_planned_from_its_plant(): void
+    {
+        config(['hook.today' => '2027-03-17']);
+        $this->actingAs($this->planner());
+        $choice = urlencode((string) TaskChoice::of($this->wisteria->id, 'winter-pass', 2027));
+        $this->get("/plants/{$this->wisteria->id}")->assertSee('missed, closed yesterday')
+            ->assertSee('data-key="p" href="'.route('visits.create', $this->garden)."?tasks%5B0%5D=$choice\"", false);
+    }
 }
