@@ -1,3 +1,7 @@
+// A name no other tap has; randomUUID is there only on a secure page.
+const name = () =>
+    '10000000-1000-4000-8000-100000000000'.replace(/[018]/g, (digit) => (digit ^ (crypto.getRandomValues(new Uint8Array(1))[0] & (15 >> (digit / 4)))).toString(16));
+
 // Survey and judge: every tap goes to the server, which keeps it, judges anew and sends the board back. Without signal
 // the taps wait on this phone, in order, and are sent when it is back; leaving the page loses none of them.
 export const board = (url, undoUrl, token, key) => ({
@@ -21,7 +25,7 @@ export const board = (url, undoUrl, token, key) => ({
         this.tap(form.action === undoUrl ? { ...said, undo: true } : said);
     },
     tap(change) {
-        this.waiting.push(change);
+        this.waiting.push({ ...change, tap: name() });
         this.keep();
         this.send();
     },
@@ -41,34 +45,46 @@ export const board = (url, undoUrl, token, key) => ({
         event.preventDefault();
         await this.show(fetch(`${url}?board=1&stem=${encodeURIComponent(link.dataset.stem)}`));
     },
+    // A tap leaves the phone only when the server has kept it or has said what is wrong with it. Its name lets the server
+    // know it again: an answer that never comes does not keep it twice.
     async send() {
         if (this.sending || !this.waiting.length) return;
         this.sending = true;
         try {
             while (this.waiting.length) {
                 const [change] = this.waiting;
-                const body = new FormData();
-                body.set('_token', token);
-                if (!change.undo) body.set('_method', 'put');
-                for (const [name, value] of Object.entries(change)) body.set(name, value);
-                const answer = await fetch(change.undo ? undoUrl : url, { method: 'post', body, headers: { 'X-Board': '1', Accept: 'text/html, application/json' } });
+                const answer = await this.post(change);
+                if (answer.status === 401 || answer.status === 419) return (this.said = `Sign in again: ${this.waits()} and will be sent then.`);
+                if (answer.status >= 500) return (this.said = `The office did not answer: ${this.waits()}. Tap again to send.`);
                 this.waiting.shift();
                 this.keep();
-                if (answer.status === 422) {
-                    this.said = (await answer.json()).message;
+                if (!answer.ok) {
+                    this.said = await this.refusal(answer);
                     continue;
                 }
-                if (!answer.ok) throw new Error(answer.statusText);
                 this.said = '';
                 if (!this.waiting.length) await this.show(Promise.resolve(answer));
             }
         } catch {
-            this.said = this.waiting.length
-                ? `No signal: ${this.waiting.length} ${this.waiting.length === 1 ? 'tap waits' : 'taps wait'} on this phone and will be sent.`
-                : 'That tap was not kept. Look at the board and tap again.';
+            this.said = `No signal: ${this.waits()} and will be sent.`;
         } finally {
             this.sending = false;
         }
+    },
+    post(change) {
+        const body = new FormData();
+        body.set('_token', token);
+        if (!change.undo) body.set('_method', 'put');
+        for (const [name, value] of Object.entries(change)) body.set(name, value);
+        return fetch(change.undo ? undoUrl : url, { method: 'post', body, headers: { 'X-Board': '1', Accept: 'application/json, text/html' } });
+    },
+    waits() {
+        const number = this.waiting.length;
+        return `${number} ${number === 1 ? 'tap waits' : 'taps wait'} on this phone`;
+    },
+    async refusal(answer) {
+        const told = await answer.json().catch(() => ({}));
+        return answer.status === 422 && told.message ? told.message : 'That tap was not kept. Look at the board and tap again.';
     },
     async show(answer) {
         const got = await answer;

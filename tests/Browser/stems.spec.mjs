@@ -87,6 +87,26 @@ test('a survey cut short by leaving the page is sent on coming back', async ({ p
     await expect(page.locator('svg.bowl .b-stem')).toHaveCount(before + 1);
 });
 
+test('a tap whose answer never comes is sent again and kept once', async ({ page }) => {
+    await signIn(page, 'hand');
+    await page.goto(isPhone(page) ? '/plants/11/stems' : '/plants/5/stems');
+    const before = await page.locator('svg.bowl .b-stem').count();
+    let lost = 0;
+    await page.route('**/stems', async (route) => {
+        if (route.request().method() !== 'POST' || lost++) return route.continue();
+        await route.fetch();
+        await route.abort('connectionreset');
+    });
+    await tapWay(page, 40);
+    await expect(page.getByText('No signal: 1 tap waits on this phone')).toBeVisible();
+    await page.evaluate(() => window.dispatchEvent(new Event('online')));
+    await expect(page.getByText('No signal')).toBeHidden();
+    await expect(page.locator('svg.bowl .b-stem')).toHaveCount(before + 1);
+    await page.reload();
+    await expect(page.locator('svg.bowl .b-stem')).toHaveCount(before + 1);
+    expect(lost).toBe(2);
+});
+
 test('the stem in hand is judged from the keyboard, one key a word', async ({ page }) => {
     test.skip(isPhone(page), 'a desk matter');
     await signIn(page, 'lead');

@@ -153,6 +153,32 @@ final class StemsTest extends FeatureTestCase
         $this->post("/plants/{$this->rose->id}/stems/plan", ['task' => $visit->tasks()->firstOrFail()->id])->assertSessionHasErrors('task');
     }
 
+    public function test_a_tap_sent_again_because_its_answer_never_came_is_kept_once(): void
+    {
+        $this->actingAs($this->hand());
+        $add = ['op' => 'add', 'azimuth_deg' => 10, 'tap' => '5d0c5e07-6d4e-4c3a-9d57-0a1b2c3d4e5f'];
+        $dead = ['op' => 'fault', 'ref' => 'A', 'fault' => 'dead', 'tap' => '9b1e0c11-2d4e-4c3a-8d57-0a1b2c3d4e5f'];
+        foreach ([$add, $add, $dead, $dead] as $said) {
+            $this->tap($said)->assertRedirect();
+        }
+        self::assertSame(['A' => ['dead']], array_column($this->survey()->state['stems'], 'faults', 'ref'));
+        $undo = ['tap' => '1c1e0c11-2d4e-4c3a-8d57-0a1b2c3d4e5f'];
+        $this->post("/plants/{$this->rose->id}/stems/undo", $undo);
+        $this->post("/plants/{$this->rose->id}/stems/undo", $undo);
+        self::assertSame(['A' => []], array_column($this->survey()->state['stems'], 'faults', 'ref'));
+    }
+
+    public function test_a_tap_that_was_refused_may_be_sent_again(): void
+    {
+        $this->actingAs($this->hand());
+        $said = ['op' => 'cut', 'ref' => 'A', 'tap' => '5d0c5e07-6d4e-4c3a-9d57-0a1b2c3d4e5f'];
+        $this->tap($said)->assertSessionHasErrors('ref');
+        $this->tap(['op' => 'add', 'azimuth_deg' => 10]);
+        $this->tap($said)->assertRedirect();
+        self::assertSame(['A'], $this->survey()->state['cut']);
+        $this->putJson("/plants/{$this->rose->id}/stems", ['op' => 'cut', 'ref' => 'Q'])->assertUnprocessable()->assertJsonPath('message', 'That stem is not in the survey any more.');
+    }
+
     public function test_letters_go_on_after_z_and_are_not_used_twice(): void
     {
         $this->actingAs($this->hand());
