@@ -42,6 +42,8 @@ Route::middleware('auth')->group(function (): void {
     Route::resource('gardens.plants', PlantController::class)->shallow()->except('index');
     Route::get('plants/{plant}/record', [PlantController::class, 'record'])->name('plants.record');
 
+    Route::put('plants/{plant}/seen', [PlantController::class, 'seen'])->name('plants.seen');
+
     Route::put('plants/{plant}/bloom', [BloomController::class, 'store'])->name('bloom.store');
     Route::delete('bloom/{note}', [BloomController::class, 'destroy'])->name('bloom.destroy');
     Route::get('plants/{plant}/drawing', [DrawingController::class, 'show'])->name('plants.drawing');

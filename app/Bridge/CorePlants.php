@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bridge;
 
 use App\Due\SignShifts;
+use App\Exchange\StateFacts;
 use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Plant;
@@ -25,12 +26,17 @@ use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Plant as CorePlant;
+use PruningHook\Core\Plant\State;
 use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\Plant\Taken;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 
-/** Turns rows into the core's values. Nothing else does. One serves a whole request, so that nothing is read twice. */
+/**
+ * Turns rows into the core's values. Nothing else does. One serves a whole request, so that nothing is read twice.
+ *
+ * @phpstan-import-type Facts from StateFacts
+ */
 final class CorePlants
 {
     private ?Firm $firm = null;
@@ -62,7 +68,7 @@ final class CorePlants
             ? []
             : (array) json_decode((string) $raw[$column], true);
 
-        $plant = CorePlant::of(
+        $plant = new CorePlant(
             ref: (string) ($raw['id'] ?? ''),
             kind: (string) $raw['kind'],
             planted: isset($raw['planted_on']) ? Day::parse((string) $raw['planted_on']) : null,
@@ -85,9 +91,10 @@ final class CorePlants
             growthSeenMm: $history === null ? self::growthSeen($row) : [],
             stemsOn: isset($raw['stems_on']) ? Day::parse((string) $raw['stems_on']) : null,
             heightOn: isset($raw['height_on']) ? Day::parse((string) $raw['height_on']) : null,
+            state: self::state($list('state'), $raw['state_on'] ?? null),
         );
-        // What was measured is carried to today by the record and the growth since.
-        if (($plant->stemsOn === null && $plant->heightOn === null) || ! $this->book->has($plant->kind)) {
+        // What was measured is carried to today by the record and the growth since; what passes is forgotten after a year.
+        if (! $this->book->has($plant->kind) || ($plant->stemsOn === null && $plant->heightOn === null && $plant->state->seen === null)) {
             return $plant;
         }
 
@@ -96,6 +103,13 @@ final class CorePlants
             Hemisphere::at($row->garden->latitude),
             $this->book->figures->growing($this->book->kind($plant->kind)),
         );
+    }
+
+    /** @param  array<array-key, mixed>  $facts */
+    private static function state(array $facts, ?string $seen): State
+    {
+        /** @var Facts $facts as the form has checked them */
+        return $facts === [] ? new State : StateFacts::read($facts, $seen === null ? null : Day::parse($seen));
     }
 
     /**

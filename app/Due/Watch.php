@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Due;
 
 use App\Bridge\CorePlants;
+use App\Exchange\StateFacts;
 use App\Models\BloomNote;
 use App\Models\Firm;
 use App\Models\Garden;
@@ -85,6 +86,11 @@ final readonly class Watch
                 $given = array_filter($plant->only($measures), static fn (mixed $measure): bool => $measure !== null);
                 $plant->setAttribute($day, $given === [] ? null : Today::day());
             }
+        }
+        $passing = array_intersect_key($plant->state, array_flip(StateFacts::PASSING));
+        $before = (array) json_decode((string) ($plant->getRawOriginal('state') ?? '{}'), true);
+        if ($passing !== array_intersect_key($before, array_flip(StateFacts::PASSING)) && ! $plant->isDirty('state_on')) {
+            $plant->setAttribute('state_on', $passing === [] ? null : Today::day());
         }
     }
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -14,39 +17,43 @@ use PruningHook\Core\Structure\StemAim;
 use PruningHook\Core\Structure\StemAims;
 use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\Survey;
+use PruningHook\Core\Structure\SurveyDay;
 
 /**
  * Reads the JSON of docs/formats/judge-input.schema.json into core values: the survey of one plant's stems and the aim
  * they are judged by.
  *
+ * @phpstan-import-type SiteGiven from SiteFacts
+ *
  * @phpstan-type GivenStem array{ref: string, azimuth_deg: float|int, lean_deg: float|int, length_mm: int, base_mm: int, age_years?: ?int, from_azimuth_deg?: float|int|null, faults?: list<string>, shoots?: list<array{ref: string, azimuth_deg: float|int, lean_deg: float|int, base_mm: int}>}
- * @phpstan-type Given array{kind: string, aim?: ?string, school?: ?string, keep?: ?int, budget?: ?int, grafted?: ?bool, cut?: list<string>, word?: array<string, string>, stems: list<GivenStem>}
+ * @phpstan-type Given array{kind: string, surveyed?: ?string, site?: SiteGiven, aim?: ?string, school?: ?string, keep?: ?int, budget?: ?int, grafted?: ?bool, cut?: list<string>, word?: array<string, string>, stems: list<GivenStem>}
  */
 final class JudgeInput
 {
     /** @var list<string> */
     private array $faults = [];
 
-    private function __construct(private readonly PlantBook $book)
+    private function __construct(private readonly PlantBook $book, private readonly Site $anywhere)
     {
     }
 
     /**
-     * @return array{Kind, Survey, StemAim}
+     * @param  Site  $anywhere  where a plant is taken to stand of which nobody says
+     * @return array{Kind, Survey, StemAim, list<string>} the last is what the day of the survey alone says
      *
      * @throws InputFaults with one line for each fault
      */
-    public static function read(string $json, PlantBook $book, JsonSchema $schema): array
+    public static function read(string $json, PlantBook $book, JsonSchema $schema, Site $anywhere): array
     {
         /** @var Given $given */
         $given = $schema->read($json);
 
-        return (new self($book))->values($given);
+        return (new self($book, $anywhere))->values($given);
     }
 
     /**
      * @param  Given  $given
-     * @return array{Kind, Survey, StemAim}
+     * @return array{Kind, Survey, StemAim, list<string>}
      */
     private function values(array $given): array
     {
@@ -63,11 +70,17 @@ final class JudgeInput
         $aim = $kind === null ? null : $this->tried('$', fn (): StemAim => StemAims::with($this->book)->for(
             $kind, $this->practice($kind, $given['school'] ?? null), $given['aim'] ?? null, $given['grafted'] ?? null, $given['keep'] ?? null, $given['budget'] ?? null,
         ));
-        if ($kind === null || $survey === null || $aim === null) {
+        $day = isset($given['surveyed']) ? $this->tried('$.surveyed', static fn (): Day => Day::parse($given['surveyed'])) : null;
+        if ($kind === null || $survey === null || $aim === null || (isset($given['surveyed']) && $day === null)) {
             throw new InputFaults($this->faults);
         }
+        if ($day === null) {
+            return [$kind, $survey, $aim, []];
+        }
+        $site = isset($given['site']) ? SiteFacts::read($given['site']) : $this->anywhere;
+        $read = SurveyDay::of($survey, $aim, $kind, SiteYear::of($site, SiteYear::seasonOn($site, $day)), $day);
 
-        return [$kind, $survey, $aim];
+        return [$kind, $read->survey, $read->aim, $read->told];
     }
 
     /**

@@ -6,16 +6,15 @@ namespace App\Exchange;
 
 use PruningHook\Core\Amount\Renovation;
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\Calendar\MonthDay;
-use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
-use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\State;
 use PruningHook\Core\Plant\StemCount;
+use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\Observation;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\SeasonReader;
@@ -26,6 +25,11 @@ use PruningHook\Core\Units\Doubt;
 /**
  * Reads the JSON of docs/formats/prescribe-input.schema.json into core values. The schema finds wrong types and missing
  * fields; this finds what a schema cannot: days the calendar lacks, kinds and schools nobody knows, plants of the future.
+ *
+ * @phpstan-import-type SiteGiven from SiteFacts
+ *
+ * @phpstan-type Line array{task: string, season: int, on: string, outcome: string, minutes?: ?int, removed_percent?: ?int, nest?: bool, renovation?: bool, recipe?: string}
+ * @phpstan-type PlantFacts array{ref: string, kind: string, planted?: ?string, height_mm?: ?int, spread_mm?: ?int, run_mm?: ?int, count?: int, flowering_height_mm?: ?int, stems?: ?array{old?: int, young?: int}, form?: ?string, aim?: ?string, grafted?: ?bool, practice?: array<string, string>, hazards?: list<string>, history?: list<Line>, prunings_g?: ?int, bud_mortality_percent?: ?int, growth_seen_mm?: list<int>, sure?: bool, cultivar?: ?string, condition?: ?string, dieback_percent?: ?int, disease?: ?string, stress?: ?string, variegated?: ?bool, transplanted?: ?string, container?: ?bool, target_height_mm?: ?int, width_mm?: ?int, sides?: ?int, trunk_mm?: ?int, protected?: ?bool, boundary?: ?bool, exposed?: ?bool, bearing?: ?string}
  */
 final class PrescribeInput
 {
@@ -52,7 +56,7 @@ final class PrescribeInput
     /** @return array{SiteYear, Practice, list<Plant>} */
     private function values(): array
     {
-        /** @var array{latitude: float, longitude: float, elevation_m?: int, last_frost?: ?string, first_frost?: ?string, winter: string, region?: ?string} $site */
+        /** @var SiteGiven $site */
         $site = $this->data['site'];
         /** @var int $season */
         $season = $this->data['season'];
@@ -60,13 +64,9 @@ final class PrescribeInput
         $plants = $this->data['plants'];
         /** @var array<string, string> $firm */
         $firm = $this->data['practice'] ?? [];
-        $lastFrost = $this->tried('$.site.last_frost', static fn (): ?MonthDay => isset($site['last_frost']) ? MonthDay::parse($site['last_frost']) : null);
-        $firstFrost = $this->tried('$.site.first_frost', static fn (): ?MonthDay => isset($site['first_frost']) ? MonthDay::parse($site['first_frost']) : null);
+        $place = $this->place($site);
         $practice = $this->tried('$.practice', fn (): Practice => Practice::of($this->book->questions, $firm));
-        $year = $this->faults === [] ? $this->tried('$.site', static fn (): SiteYear => SiteYear::of(Site::of(
-            $site['latitude'], $site['longitude'], $site['elevation_m'] ?? 0, $lastFrost, $firstFrost, WinterClass::from($site['winter']),
-            isset($site['region']) ? Region::from($site['region']) : null,
-        ), $season)) : null;
+        $year = $place === null || $this->faults !== [] ? null : $this->tried('$.site', static fn (): SiteYear => SiteYear::of($place, $season));
         $today = $this->today();
         $year = $year === null ? null : $this->seen($year, $today);
         $read = [];
@@ -91,61 +91,102 @@ final class PrescribeInput
     /** @param  array<string, mixed>  $data as the schema has passed it */
     private function plant(array $data, string $path, ?SiteYear $year, ?Day $today): ?Plant
     {
-        /** @var array{ref: string, kind: string, planted?: ?string, height_mm?: ?int, spread_mm?: ?int, run_mm?: ?int, count?: int, flowering_height_mm?: ?int, stems?: ?array{old: int, young: int}, form?: ?string, aim?: ?string, grafted?: ?bool, practice?: array<string, string>, hazards?: list<string>, history?: list<array{task: string, season: int, on: string, outcome: string, minutes?: ?int, removed_percent?: ?int, nest?: bool, renovation?: bool, recipe?: string}>, prunings_g?: ?int, bud_mortality_percent?: ?int, growth_seen_mm?: list<int>, sure?: bool} $data */
+        /** @var PlantFacts $data */
         $before = count($this->faults);
-        $kind = $this->tried("$path.kind", fn (): string => $this->book->find($data['kind'])->id ?? throw $this->unknown($data['kind']));
-        $planted = $this->tried("$path.planted", static fn (): ?Day => isset($data['planted']) ? Day::parse($data['planted']) : null);
-        if ($planted !== null && $today !== null && $planted->isAfter($today)) {
-            $this->faults[] = "$path.planted: $planted is in the future of $today";
-        }
+        $kind = $this->tried("$path.kind", fn (): Kind => $this->book->find($data['kind']) ?? throw $this->unknown($data['kind']));
+        $planted = $this->past("$path.planted", $data['planted'] ?? null, $today);
+        $this->past("$path.transplanted", $data['transplanted'] ?? null, $today);
         $this->tried("$path.practice", fn (): Practice => Practice::of($this->book->questions, $data['practice'] ?? []));
-        if ($kind !== null) {
-            foreach (Contradictions::of($this->book->kind($kind), $data['aim'] ?? null, $data['flowering_height_mm'] ?? null, $data['grafted'] ?? null) as $fact => $told) {
-                $this->faults[] = "$path.".($fact === 'flowering_height' ? 'flowering_height_mm' : $fact).": $told";
-            }
-        }
-        if ($kind !== null && isset($data['height_mm']) && ($data['sure'] ?? false) !== true) {
-            $doubt = Doubt::of($data['height_mm'], 'mm', $this->book->kind($kind)->typicalHeightMm);
-            $this->faults = [...$this->faults, ...($doubt === null ? [] : ["$path.height_mm: $doubt? Give \"sure\": true if it is right as it stands"])];
-        }
+        // A day that is none was told above.
+        $state = count($this->faults) > $before ? null : $this->tried($path, static fn (): State => StateFacts::read($data));
         $history = [];
         foreach ($data['history'] ?? [] as $index => $line) {
-            $on = $this->tried("$path.history[$index].on", static fn (): Day => Day::parse($line['on']));
-            if ($kind !== null && ! isset($this->book->kind($kind)->tasks[$line['task']])) {
-                $this->faults[] = "$path.history[$index].task: $kind has no task \"{$line['task']}\"";
-            }
-            if ($on !== null) {
-                $history[] = LoggedWork::of($line['task'], $line['season'], $on, Outcome::from($line['outcome']), $line['minutes'] ?? null, $line['removed_percent'] ?? null, $line['nest'] ?? false, $line['recipe'] ?? (($line['renovation'] ?? false) ? Renovation::RECIPE : null));
-            }
+            $history[] = $this->logged($line, "$path.history[$index]", $kind);
         }
-        if (count($this->faults) > $before || $kind === null) {
+        if ($kind !== null && $state !== null) {
+            $this->contradictions($data, $path, $kind, $state, $planted);
+        }
+        if (count($this->faults) > $before || $kind === null || $state === null) {
             return null;
         }
-        $plant = Plant::of(
+        $plant = $this->tried($path, static fn (): Plant => new Plant(
             ref: $data['ref'],
-            kind: $kind,
+            kind: $kind->id,
             planted: $planted,
             heightMm: $data['height_mm'] ?? null,
             spreadMm: $data['spread_mm'] ?? null,
             runMm: $data['run_mm'] ?? null,
             count: $data['count'] ?? 1,
             floweringHeightMm: $data['flowering_height_mm'] ?? null,
-            stems: isset($data['stems']) ? StemCount::of($data['stems']['old'], $data['stems']['young']) : null,
+            stems: isset($data['stems']) ? StemCount::of($data['stems']['old'] ?? 0, $data['stems']['young'] ?? 0) : null,
             form: $data['form'] ?? null,
             aim: $data['aim'] ?? null,
             grafted: $data['grafted'] ?? null,
             practice: $data['practice'] ?? [],
             hazards: $data['hazards'] ?? [],
-            history: $history,
+            history: array_values(array_filter($history)),
             pruningsG: $data['prunings_g'] ?? null,
             budMortalityPercent: $data['bud_mortality_percent'] ?? null,
             growthSeenMm: $data['growth_seen_mm'] ?? [],
-        );
-        if ($year !== null) {
+            state: $state,
+        ));
+        if ($year !== null && $plant !== null) {
             $this->tried("$path.planted", static fn (): ?int => $plant->yearInGround($year));
         }
 
         return $plant;
+    }
+
+    /** A day that has been; null where none is given, or it cannot be. */
+    private function past(string $path, ?string $given, ?Day $today): ?Day
+    {
+        $day = $given === null ? null : $this->tried($path, static fn (): Day => Day::parse($given));
+        if ($day !== null && $today !== null && $day->isAfter($today)) {
+            $this->faults[] = "$path: $day is in the future of $today";
+        }
+
+        return $day;
+    }
+
+    /** @param  Line  $line */
+    private function logged(array $line, string $path, ?Kind $kind): ?LoggedWork
+    {
+        if ($kind !== null && ! isset($kind->tasks[$line['task']])) {
+            $this->faults[] = "$path.task: $kind->id has no task \"{$line['task']}\"";
+        }
+        $on = $this->tried("$path.on", static fn (): Day => Day::parse($line['on']));
+
+        return $on === null ? null : LoggedWork::of(
+            $line['task'], $line['season'], $on, Outcome::from($line['outcome']), $line['minutes'] ?? null, $line['removed_percent'] ?? null,
+            $line['nest'] ?? false, $line['recipe'] ?? (($line['renovation'] ?? false) ? Renovation::RECIPE : null),
+        );
+    }
+
+    /** @param  PlantFacts  $data */
+    private function contradictions(array $data, string $path, Kind $kind, State $state, ?Day $planted): void
+    {
+        $told = Contradictions::of(
+            $kind, $this->book, $data['aim'] ?? null, $data['flowering_height_mm'] ?? null, $data['grafted'] ?? null, $state, $planted,
+        );
+        foreach ($told as $fact => $wrong) {
+            $this->faults[] = "$path.$fact: $wrong";
+        }
+        $doubt = ! isset($data['height_mm']) || ($data['sure'] ?? false) === true ? null : Doubt::of($data['height_mm'], 'mm', $kind->typicalHeightMm);
+        if ($doubt !== null) {
+            $this->faults[] = "$path.height_mm: $doubt? Give \"sure\": true if it is right as it stands";
+        }
+    }
+
+    /** @param  SiteGiven  $site */
+    private function place(array $site): ?Site
+    {
+        try {
+            return SiteFacts::read($site);
+        } catch (InputFaults $faults) {
+            $this->faults = [...$this->faults, ...$faults->faults];
+
+            return null;
+        }
     }
 
     private function today(): ?Day

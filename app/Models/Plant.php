@@ -39,6 +39,8 @@ use PruningHook\Core\Calendar\Day;
  * @property list<string> $hazards
  * @property array<string, string> $practice question to option
  * @property ?string $notes
+ * @property array<string, mixed> $state what was seen of it beside its measures, as `StateFacts` reads it
+ * @property ?Day $state_on when what passes of that was seen
  * @property bool $own_practice
  * @property-read Garden $garden
  * @property-read Collection<int, WorkLog> $workLogs
@@ -54,15 +56,15 @@ final class Plant extends Model
     use SoftDeletes;
 
     protected $fillable = ['kind', 'label', 'bed', 'planted_on', 'count', 'height_mm', 'spread_mm', 'run_mm',
-        'flowering_height_mm', 'stems_old', 'stems_young', 'prunings_g', 'bud_mortality_percent', 'form', 'aim', 'grafted', 'hazards', 'practice', 'notes'];
+        'flowering_height_mm', 'stems_old', 'stems_young', 'prunings_g', 'bud_mortality_percent', 'form', 'aim', 'grafted', 'hazards', 'practice', 'notes', 'state', 'state_on'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['planted_on' => AsDay::class, 'stems_on' => AsDay::class, 'height_on' => AsDay::class, 'grafted' => 'boolean', 'hazards' => 'array', 'practice' => 'array'];
+        return ['planted_on' => AsDay::class, 'stems_on' => AsDay::class, 'height_on' => AsDay::class, 'state_on' => AsDay::class, 'state' => 'array', 'grafted' => 'boolean', 'hazards' => 'array', 'practice' => 'array'];
     }
 
-    protected $attributes = ['hazards' => '[]', 'practice' => '{}', 'count' => 1];
+    protected $attributes = ['hazards' => '[]', 'practice' => '{}', 'state' => '{}', 'count' => 1];
 
     /** @return BelongsTo<Garden, $this> */
     public function garden(): BelongsTo

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\AsDay;
+use App\Support\Today;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use PruningHook\Core\Calendar\Day;
 
 /**
  * The stems of one plant as they were surveyed in a season, kept after every tap.
@@ -19,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property State $state
  * @property list<State> $before
  * @property ?int $written_by
+ * @property ?Day $surveyed_on the day of its first tap, by which ages are read
  * @property-read Plant $plant
  */
 final class StemSurvey extends Model
@@ -28,12 +32,12 @@ final class StemSurvey extends Model
     /** So many taps can be taken back. */
     private const UNDO = 60;
 
-    protected $fillable = ['plant_id', 'season', 'state', 'before', 'written_by'];
+    protected $fillable = ['plant_id', 'season', 'state', 'before', 'written_by', 'surveyed_on'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => 'array', 'before' => 'array'];
+        return ['state' => 'array', 'before' => 'array', 'surveyed_on' => AsDay::class];
     }
 
     protected $attributes = ['state' => '{"stems":[],"cut":[],"word":[],"keep":null,"budget":null}', 'before' => '[]'];
@@ -55,6 +59,7 @@ final class StemSurvey extends Model
         $this->before = array_slice([...$this->before, $this->state], -self::UNDO);
         $this->state = $state;
         $this->written_by = $by?->id;
+        $this->surveyed_on ??= Today::day();
         $this->save();
     }
 

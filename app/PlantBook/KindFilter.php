@@ -80,7 +80,7 @@ final readonly class KindFilter
         $practice = Practice::of($book->questions);
         $best = [];
         foreach ($book->all() as $kind) {
-            foreach (Prescriber::with($book)->windows(Plant::of('kind', $kind->id), $season, $practice) as $task) {
+            foreach (Prescriber::with($book)->windows(new Plant('kind', $kind->id), $season, $practice) as $task) {
                 if (self::touches($task->window, (int) $this->month)) {
                     $best[] = $kind->id;
                 }

@@ -48,7 +48,7 @@ final readonly class KindScreen
         $own = OwnKind::query()->with('writtenBy')->where('kind', $kind->id)->orderByDesc('id')->get();
         $latest = $own->first();
         $season = SiteYear::seasonOn($years->site, $today);
-        $plant = CorePlant::of($kind->id, $kind->id);
+        $plant = new CorePlant($kind->id, $kind->id);
         $span = Span::of($today->minus(45), $today->plus(319));
         $days = CutOn::with($this->book)->through($plant, $years, $span, $practice);
 

@@ -15,6 +15,7 @@ use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\Recipes;
 use PruningHook\Core\PlantBook\RemovalCaps;
 use PruningHook\Core\PlantBook\Sources;
+use PruningHook\Core\PlantBook\States;
 use PruningHook\Core\Practice\SchoolQuestion;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
@@ -45,7 +46,7 @@ final readonly class PlantBookFiles
     public function read(array $own = []): PlantBook
     {
         [$names, $folded, $entries] = $this->compiled();
-        [$questions, $cautions, $sources, $figures, $recipes, $caps] = $this->general();
+        [$questions, $cautions, $sources, $figures, $recipes, $caps, $states] = $this->general();
         $reader = KindReader::with($sources, $recipes);
         $ours = [];
         $putAside = [];
@@ -65,7 +66,7 @@ final readonly class PlantBookFiles
             $names,
             $folded,
             new WrittenKinds($entries, $ours, $reader),
-            $questions, $cautions, $sources, $figures, $recipes, $caps, $putAside, $this->mark(),
+            $questions, $cautions, $sources, $figures, $recipes, $caps, $states, $putAside, $this->mark(),
         );
     }
 
@@ -102,9 +103,9 @@ final readonly class PlantBookFiles
     }
 
     /**
-     * What holds for all kinds: questions, cautions, sources, figures, recipes and caps.
+     * What holds for all kinds: questions, cautions, sources, figures, recipes, caps and states.
      *
-     * @return array{array<string, SchoolQuestion>, array<string, string>, Sources, Figures, Recipes, RemovalCaps}
+     * @return array{array<string, SchoolQuestion>, array<string, string>, Sources, Figures, Recipes, RemovalCaps, States}
      */
     private function general(): array
     {
@@ -119,6 +120,7 @@ final readonly class PlantBookFiles
             $this->told('figures.yaml', static fn () => Figures::fromEntry(Entry::of($files['figures.yaml'] ?? [])->entry('figures'), $sources)),
             $recipes,
             $this->told('general.yaml', static fn () => RemovalCaps::fromEntry(Entry::of($files['general.yaml'] ?? [])->entry('removal_caps'), $sources, $recipes)),
+            $this->told('states.yaml', static fn () => States::fromEntry(Entry::of($files['states.yaml'] ?? []), $sources)),
         ];
     }
 

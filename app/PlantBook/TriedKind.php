@@ -84,7 +84,7 @@ final readonly class TriedKind
             $now = SiteYear::seasonOn($years->site, Today::day());
             $seasons = array_map($years->season(...), [$now - 1, $now, $now + 1]);
             foreach ($seasons as $season) {
-                Prescriber::with($book)->windows(Plant::of($kind, $kind), $season, Practice::of($book->questions));
+                Prescriber::with($book)->windows(new Plant($kind, $kind), $season, Practice::of($book->questions));
             }
 
             return PlantYear::nature($book->kind($kind), $seasons)[2][0] ?? null;

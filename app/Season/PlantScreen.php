@@ -6,6 +6,7 @@ namespace App\Season;
 
 use App\Bridge\CorePlants;
 use App\Models\Plant;
+use App\Plants\PlantForm;
 use App\Weather\Outlook;
 use PruningHook\Core\Amount\YearsBudget;
 use PruningHook\Core\Calendar\Day;
@@ -15,6 +16,7 @@ use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Drawing\Ring;
 use PruningHook\Core\Planning\Urgency;
 use PruningHook\Core\Plant\Plant as CorePlant;
+use PruningHook\Core\Plant\State;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\CutOn;
@@ -31,6 +33,7 @@ final readonly class PlantScreen
         private PlantYears $years,
         private Outlook $outlook,
         private PlantDrawing $drawing,
+        private PlantForm $form,
     ) {
     }
 
@@ -54,6 +57,9 @@ final readonly class PlantScreen
             ...$this->drawing->show($plant, $rows[0]->due->task->key ?? null),
             'budgets' => YearsBudget::of($core, SiteYear::seasonOn($years->site, $today), ...$this->book->caps->for($kind, $rows[0]->due->task->methodKey ?? null)),
             'plant' => $plant,
+            'taps' => $this->form->taps($plant),
+            'seen' => $this->form->inWords($plant),
+            'past' => $plant->state_on !== null && $plant->state_on->daysUntil($today) > State::HOLDS_DAYS,
             'stands' => $core,
             'putAside' => $this->bridge->putAside($plant->practice),
             'kind' => $kind,

@@ -19,6 +19,7 @@ use PruningHook\Core\Structure\StemAims;
 use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\StemJudge;
 use PruningHook\Core\Structure\Survey;
+use PruningHook\Core\Structure\SurveyDay;
 
 /**
  * Everything Survey and judge shows: the bowl from above, the stems, what is judged of them, and the one in hand.
@@ -89,9 +90,14 @@ final readonly class StemBoard
         $kind = $this->book->kind($plant->kind);
         $aims = StemAims::with($this->book);
 
-        return StemJudge::with($aims->clearance($kind))->judge(self::core($row->state), $aims->for(
-            $kind, $this->bridge->practice($plant->garden)->forPlant($plant->practice), $plant->aim, $plant->grafted, $row->state['keep'], $row->state['budget'],
-        ));
+        $aim = $aims->for(
+            $kind, $this->bridge->practice($plant->garden)->forPlant($plant->practice), $this->bridge->plant($plant)->aims(), $plant->grafted, $row->state['keep'], $row->state['budget'],
+        );
+        $day = $row->surveyed_on ?? Today::day();
+        $year = $this->bridge->years($plant->garden)->holding($day);
+        $read = SurveyDay::of(self::core($row->state), $aim, $kind, $year, $day);
+
+        return StemJudge::with($aims->clearance($kind))->judge($read->survey, $read->aim, $read->told);
     }
 
     /** @param  State  $state */

@@ -19,7 +19,7 @@ final readonly class YearsBudget
      */
     public static function of(Plant $plant, int $season, int $capPercent, string $source, string $recipe = Renovation::RECIPE): array
     {
-        $plan = $plant->stems !== null && $plant->stems->old > 0 && ($plant->aim === 'renewal')
+        $plan = $plant->stems !== null && $plant->stems->old > 0 && $plant->aims() === 'renewal'
             ? Renovation::plan($plant->stems->old, max(1, Renovation::YEARS - Renovation::year($plant, $season, $recipe) + 1))
             : [];
         $years = [];

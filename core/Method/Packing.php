@@ -36,7 +36,7 @@ final readonly class Packing
         $height = $plant->heightMm ?? $kind->typicalHeightMm;
 
         return Kit::of(
-            $this->tools($kind, $recipe, $height, $this->needsLadder($height)),
+            $this->tools($this->figures->thickest($kind, $height, $plant->state->trunkMm), $recipe, $this->needsLadder($height)),
             $this->people($plant, $kind, $task),
             $this->gear($kind, $recipe),
             $this->materials($plant, $kind, $recipe, $height),
@@ -65,7 +65,7 @@ final readonly class Packing
 
         return array_keys(array_filter([
             'ladder' => $this->needsLadder($height),
-            'saw' => ! $recipe->shears && $this->figures->thickest($kind, $height) > $this->figures->number(Figure::LoppersTo),
+            'saw' => ! $recipe->shears && $this->figures->thickest($kind, $height, $plant->state->trunkMm) > $this->figures->number(Figure::LoppersTo),
             'shears' => $recipe->shears,
         ]));
     }
@@ -121,9 +121,8 @@ final readonly class Packing
     }
 
     /** @return list<string> */
-    private function tools(Kind $kind, Recipe $recipe, int $heightMm, bool $ladder): array
+    private function tools(int $thickest, Recipe $recipe, bool $ladder): array
     {
-        $thickest = $this->figures->thickest($kind, $heightMm);
         $tools = $recipe->shears ? ['shears', 'line and pegs'] : ['bypass secateurs'];
         if (! $recipe->shears && $thickest > $this->figures->number(Figure::SecateursTo)) {
             $tools[] = sprintf('loppers (wood to about %d mm)', min($thickest, $this->figures->number(Figure::LoppersTo)));

@@ -19,7 +19,7 @@ final readonly class Steps
 {
     /**
      * @param  list<Amount>  $amounts
-     * @param  ?string  $missed  the step a missed pass before adds, told once the plant is clean
+     * @param  list<string>  $added  what a missed pass or the plant's state adds, told once the plant is clean
      * @return list<string>
      */
     public static function for(
@@ -28,18 +28,18 @@ final readonly class Steps
         Plant $plant,
         Circumstances $circumstances,
         array $amounts,
-        ?string $missed,
+        array $added,
     ): array {
         $steps = [];
         foreach (self::chosen($recipe, $task, $plant, $circumstances, $amounts) as $key => $says) {
-            if ($missed !== null && ! in_array($key, Recipe::CLEANING, true)) {
-                $steps[] = $missed;
-                $missed = null;
+            if (! in_array($key, Recipe::CLEANING, true)) {
+                $steps = [...$steps, ...$added];
+                $added = [];
             }
             $steps[] = strtr($says, self::slots($plant, $amounts));
         }
 
-        return $steps;
+        return [...$steps, ...$added];
     }
 
     /**

@@ -23,6 +23,8 @@ final readonly class Circumstances
         /** @var list<string> of its kind */
         private array $traits,
         private ?Region $region,
+        private ?string $condition,
+        private ?string $bearing,
     ) {
     }
 
@@ -36,8 +38,10 @@ final readonly class Circumstances
         ?bool $grafted = null,
         array $traits = [],
         ?Region $region = null,
+        ?string $condition = null,
+        ?string $bearing = null,
     ): self {
-        return new self($winter, $practice, $yearInGround, $form, $aim, $grafted, $traits, $region);
+        return new self($winter, $practice, $yearInGround, $form, $aim, $grafted, $traits, $region, $condition, $bearing);
     }
 
     public function choice(string $question): Choice
@@ -58,6 +62,8 @@ final readonly class Circumstances
             'form' => $this->form,
             'aim' => $this->aim,
             'region' => $this->region?->value,
+            'condition' => $this->condition,
+            'bearing' => $this->bearing,
             'grafted' => $this->grafted === null ? null : ($this->grafted ? 'yes' : 'no'),
             default => $this->choice($key)->option,
         };

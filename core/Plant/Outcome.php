@@ -11,6 +11,12 @@ enum Outcome: string
     case Partly = 'partly';
     case NotDone = 'not-done';
 
+    /** True where at least some of it was done. */
+    public function isSomething(): bool
+    {
+        return $this !== self::NotDone;
+    }
+
     public function inWords(): string
     {
         return match ($this) {

@@ -22,74 +22,45 @@ final readonly class Plant
     private const HEDGE_TOP = 600;
 
     /**
+     * @param  string  $kind  the plant book's id
+     * @param  ?int  $runMm  length of a hedge or row
      * @param  array<string, string>  $practice  the plant's own choice of schools, question to option
      * @param  list<string>  $hazards  keys of cautions that hold where it stands
      * @param  list<LoggedWork>  $history
+     * @param  ?int  $pruningsG  weight of the one-year wood taken off, in grams
+     * @param  ?int  $budMortalityPercent  dead buds
      * @param  list<int>  $growthSeenMm  growth from the cut to the flowers, as this plant made it in past seasons
-     */
-    private function __construct(
-        public string $ref,
-        public string $kind,
-        public ?Day $planted,
-        public ?int $heightMm,
-        public ?int $spreadMm,
-        /** length of a hedge or row */
-        public ?int $runMm,
-        public int $count,
-        public ?int $floweringHeightMm,
-        public ?StemCount $stems,
-        public ?string $form,
-        public ?string $aim,
-        public ?bool $grafted,
-        public array $practice,
-        public array $hazards,
-        public array $history,
-        /** weight of the one-year wood taken off, in grams */
-        public ?int $pruningsG,
-        /** dead buds, in per cent */
-        public ?int $budMortalityPercent,
-        public array $growthSeenMm,
-        /** when the stems were counted and the height measured; null where nobody knows: then they are taken as they stand */
-        public ?Day $stemsOn,
-        public ?Day $heightOn,
-        /** @var array<string, string> where carried numbers come from, under `stems` and `height` */
-        public array $carriedFrom,
-    ) {
-    }
-
-    /**
-     * @param  string  $kind  the plant book's id
-     * @param  array<string, string>  $practice
-     * @param  list<string>  $hazards
-     * @param  list<LoggedWork>  $history
-     * @param  list<int>  $growthSeenMm
-     * @param  array<string, string>  $carriedFrom
+     * @param  ?Day  $stemsOn  when the stems were counted, and `$heightOn` the height measured; null where nobody knows: then
+     *                         they are taken as they stand
+     * @param  array<string, string>  $carriedFrom  where carried numbers come from, under `stems` and `height`
+     * @param  State  $state  what was seen of it beside its measures
      *
      * @throws Fault when the count is below one or a length below zero
      */
-    public static function of(
-        string $ref,
-        string $kind,
-        ?Day $planted = null,
-        ?int $heightMm = null,
-        ?int $spreadMm = null,
-        ?int $runMm = null,
-        int $count = 1,
-        ?int $floweringHeightMm = null,
-        ?StemCount $stems = null,
-        ?string $form = null,
-        ?string $aim = null,
-        ?bool $grafted = null,
-        array $practice = [],
-        array $hazards = [],
-        array $history = [],
-        ?int $pruningsG = null,
-        ?int $budMortalityPercent = null,
-        array $growthSeenMm = [],
-        ?Day $stemsOn = null,
-        ?Day $heightOn = null,
-        array $carriedFrom = [],
-    ): self {
+    public function __construct(
+        public string $ref,
+        public string $kind,
+        public ?Day $planted = null,
+        public ?int $heightMm = null,
+        public ?int $spreadMm = null,
+        public ?int $runMm = null,
+        public int $count = 1,
+        public ?int $floweringHeightMm = null,
+        public ?StemCount $stems = null,
+        public ?string $form = null,
+        public ?string $aim = null,
+        public ?bool $grafted = null,
+        public array $practice = [],
+        public array $hazards = [],
+        public array $history = [],
+        public ?int $pruningsG = null,
+        public ?int $budMortalityPercent = null,
+        public array $growthSeenMm = [],
+        public ?Day $stemsOn = null,
+        public ?Day $heightOn = null,
+        public array $carriedFrom = [],
+        public State $state = new State,
+    ) {
         if ($count < 1) {
             throw new Fault('a record stands for at least one plant');
         }
@@ -98,29 +69,42 @@ final readonly class Plant
                 throw new Fault('a length cannot be negative');
             }
         }
-
-        return new self($ref, $kind, $planted, $heightMm, $spreadMm, $runMm, $count, $floweringHeightMm, $stems,
-            $form, $aim, $grafted, $practice, $hazards, $history, $pruningsG, $budMortalityPercent, $growthSeenMm, $stemsOn, $heightOn, $carriedFrom);
     }
 
-    /** The same plant as it is on a day, by what was measured, its record and its growth. */
+    /** The same plant as it is on a day, by what was measured and seen, its record and its growth. */
     public function on(Day $day, Hemisphere $hemisphere, Growing $growing): self
     {
-        if ($this->stemsOn === null && $this->heightOn === null) {
+        $life = $this->stemsOn === null && $this->heightOn === null ? null : Life::at($this, $day, $hemisphere, $growing);
+        $state = $this->state->on($day);
+        if ($life === null && $state === $this->state) {
             return $this;
         }
-        $life = Life::at($this, $day, $hemisphere, $growing);
 
-        return new self($this->ref, $this->kind, $this->planted, $life->heightMm, $this->spreadMm, $this->runMm, $this->count, $this->floweringHeightMm, $life->stems,
-            $this->form, $this->aim, $this->grafted, $this->practice, $this->hazards, $this->history, $this->pruningsG, $this->budMortalityPercent, $this->growthSeenMm, null, null, $life->from);
+        return new self(
+            $this->ref, $this->kind, $this->planted, $life === null ? $this->heightMm : $life->heightMm, $this->spreadMm, $this->runMm, $this->count,
+            $this->floweringHeightMm, $life === null ? $this->stems : $life->stems, $this->form, $this->aim, $this->grafted, $this->practice,
+            $this->hazards, $this->history, $this->pruningsG, $this->budMortalityPercent, $this->growthSeenMm, null, null, $life->from ?? [], $state,
+        );
     }
 
-    /** Both faces and the top of a hedge, in square metres; 0 where its run is not known. */
+    /** What is wanted of it now: one that is neglected or lopped is brought back before anything else. */
+    public function aims(): ?string
+    {
+        return $this->state->upkeep?->aim() ?? $this->aim;
+    }
+
+    /** In the ground where it stands: one that was moved begins anew. */
+    public function rootedFrom(): ?Day
+    {
+        return $this->state->transplanted ?? $this->planted;
+    }
+
+    /** The faces that can be reached and the top of a hedge, in square metres; 0 where its run is not known. */
     public function face(int $heightMm): float
     {
-        $top = $this->spreadMm ?? self::HEDGE_TOP;
+        $top = $this->state->widthMm ?? $this->spreadMm ?? self::HEDGE_TOP;
 
-        return ($this->runMm ?? 0) / 1000 * (2 * $heightMm + $top) / 1000;
+        return ($this->runMm ?? 0) / 1000 * (($this->state->sides ?? 2) * $heightMm + $top) / 1000;
     }
 
     /**
@@ -130,19 +114,24 @@ final readonly class Plant
      */
     public function yearInGround(SiteYear $year): ?int
     {
-        if ($this->planted === null) {
+        $rooted = $this->rootedFrom();
+        if ($rooted === null) {
             return null;
         }
         $hemisphere = $year->site->hemisphere();
-        $first = $this->planted->year();
-        while ($this->planted->isAfter($hemisphere->midsummerOf($first)->plus(self::LATE_PLANTING))) {
+        $first = $rooted->year();
+        while ($rooted->isAfter($hemisphere->midsummerOf($first)->plus(self::LATE_PLANTING))) {
             $first++;
         }
-        while (! $this->planted->isAfter($hemisphere->midsummerOf($first - 1)->plus(self::LATE_PLANTING))) {
+        while (! $rooted->isAfter($hemisphere->midsummerOf($first - 1)->plus(self::LATE_PLANTING))) {
             $first--;
         }
-        if ($this->planted->isAfter($year->end())) {
-            throw new Fault(sprintf('planted on %s, after season %d is over', $this->planted, $year->season));
+        if (($this->planted ?? $rooted)->isAfter($year->end())) {
+            throw new Fault(sprintf('planted on %s, after season %d is over', $this->planted ?? $rooted, $year->season));
+        }
+        // Before it was moved it was as old as it was.
+        if ($year->season < $first && $this->planted !== null && $this->state->transplanted !== null) {
+            return (new self($this->ref, $this->kind, $this->planted))->yearInGround($year);
         }
 
         return max(1, $year->season - $first + 1);

@@ -59,9 +59,15 @@ final readonly class Figures
         return Reason::of($rule, $because, $this->given[$figure->value][1]);
     }
 
-    /** The thickest wood to be met, in mm: the oldest stems of a plant this high. */
-    public function thickest(Kind $kind, int $heightMm): int
+    /**
+     * The thickest wood to be met, in mm: the oldest stems of a plant this high, or what was measured. A tree's heaviest
+     * branches are about half as thick as its trunk. Common practice, no source.
+     */
+    public function thickest(Kind $kind, int $heightMm, ?int $trunkMm = null): int
     {
+        if ($trunkMm !== null) {
+            return $kind->habit === 'tree' ? intdiv($trunkMm, 2) : $trunkMm;
+        }
         $share = match ($kind->habit) {
             'tree' => Figure::ThickTree,
             'shrub', 'climber', 'vine' => Figure::ThickShrub,

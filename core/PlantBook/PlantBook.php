@@ -31,6 +31,7 @@ final readonly class PlantBook
         public Figures $figures,
         public Recipes $recipes,
         public RemovalCaps $caps,
+        public States $states,
         public array $putAside,
         /** changes whenever what the book says does */
         public string $mark,
@@ -49,7 +50,7 @@ final readonly class PlantBook
      *
      * @throws Fault when two kinds claim one name, or a kind names a question or caution nobody describes
      */
-    public static function of(array $kinds, array $questions, array $cautions, Sources $sources, Figures $figures, Recipes $recipes, RemovalCaps $caps): self
+    public static function of(array $kinds, array $questions, array $cautions, Sources $sources, Figures $figures, Recipes $recipes, RemovalCaps $caps, States $states): self
     {
         $byId = [];
         foreach ($kinds as $kind) {
@@ -58,7 +59,7 @@ final readonly class PlantBook
         }
         $names = array_map(KindNames::of(...), $byId);
 
-        return self::lazy($names, self::folded($names), new ReadKinds($byId), $questions, $cautions, $sources, $figures, $recipes, $caps);
+        return self::lazy($names, self::folded($names), new ReadKinds($byId), $questions, $cautions, $sources, $figures, $recipes, $caps, $states);
     }
 
     /**
@@ -70,9 +71,9 @@ final readonly class PlantBook
      * @param  array<string, string>  $cautions  by key
      * @param  array<string, string>  $putAside  by kind
      */
-    public static function lazy(array $names, array $folded, KindSource $source, array $questions, array $cautions, Sources $sources, Figures $figures, Recipes $recipes, RemovalCaps $caps, array $putAside = [], string $mark = ''): self
+    public static function lazy(array $names, array $folded, KindSource $source, array $questions, array $cautions, Sources $sources, Figures $figures, Recipes $recipes, RemovalCaps $caps, States $states, array $putAside = [], string $mark = ''): self
     {
-        return new self($names, $folded, $source, $questions, $cautions, $sources, $figures, $recipes, $caps, $putAside, $mark);
+        return new self($names, $folded, $source, $questions, $cautions, $sources, $figures, $recipes, $caps, $states, $putAside, $mark);
     }
 
     /**

@@ -88,6 +88,7 @@ final readonly class Recipes
                 $entry->strings('follow_ups'),
             ),
             fromGround: $entry->bool('from_ground', false),
+            holdsLine: $entry->bool('holds_line', false),
         );
     }
 

@@ -4,26 +4,97 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Prescription;
 
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Plant\State;
+use PruningHook\Core\Plant\Upkeep;
+use PruningHook\Core\PlantBook\Disease;
 use PruningHook\Core\PlantBook\FloweringWood;
 use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\PlantBook;
 
 /** Facts of one plant that cannot all be true. They are told, never guessed away. */
 final readonly class Contradictions
 {
-    /** @return array<string, string> what is wrong, by the fact that most likely is: `aim`, `flowering_height` or `grafted` */
-    public static function of(Kind $kind, ?string $aim, ?int $floweringHeightMm, ?bool $grafted): array
+    /** Habits without wood that lasts. */
+    private const SOFT = ['grass', 'perennial', 'cane'];
+
+    /**
+     * @param  ?Day  $planted
+     * @return array<string, string> what is wrong, by the fact that most likely is, as `prescribe` names it
+     */
+    public static function of(Kind $kind, PlantBook $book, ?string $aim, ?int $floweringHeightMm, ?bool $grafted, State $state = new State, ?Day $planted = null): array
     {
-        $told = [];
+        $told = self::seen($kind, $book, $state, $planted);
         if ($aim !== null && isset($kind->notFor[$aim])) {
             $told['aim'] = $kind->notFor[$aim];
         }
         if ($floweringHeightMm !== null && $kind->wood === FloweringWood::None) {
-            $told['flowering_height'] = sprintf('%s %s: it has no flowering height', $kind->name, $kind->wood->inWords());
+            $told['flowering_height_mm'] = sprintf('%s %s: it has no flowering height', $kind->name, $kind->wood->inWords());
         }
-        if ($grafted === true && in_array($kind->habit, ['cane', 'grass', 'perennial'], true)) {
+        if ($grafted === true && in_array($kind->habit, self::SOFT, true)) {
             $told['grafted'] = sprintf('%s grows on its own roots: nothing of its sort is grafted', $kind->name);
         }
 
         return $told;
+    }
+
+    /** @return array<string, string> */
+    private static function seen(Kind $kind, PlantBook $book, State $state, ?Day $planted): array
+    {
+        $told = [];
+        if ($state->disease !== null) {
+            $disease = $book->states->disease($state->disease);
+            $told['disease'] = match (true) {
+                $disease === null => sprintf('no disease is known as "%s"; known are %s', $state->disease, implode(', ', array_map(static fn (Disease $known): string => $known->name, $book->states->diseases))),
+                ! $disease->takes($kind) => sprintf('%s does not take %s: look again what it is', $disease->name, $kind->name),
+                default => null,
+            };
+        }
+        if ($state->transplanted !== null && $planted !== null && $state->transplanted->isBefore($planted)) {
+            $told['transplanted'] = "it cannot have been moved on {$state->transplanted}, before it was planted on $planted";
+        }
+        if (in_array($kind->habit, self::SOFT, true)) {
+            $told['condition'] = $state->upkeep === Upkeep::Lopped ? sprintf('%s has no limbs to be lopped', $kind->name) : null;
+            $told['trunk_mm'] = $state->trunkMm !== null ? sprintf('%s has no trunk', $kind->name) : null;
+            $told['protected'] = $state->protected ? sprintf('%s is no tree and no hedge: nothing of its sort is protected', $kind->name) : null;
+        }
+        foreach (['target_height_mm' => $state->targetHeightMm, 'width_mm' => $state->widthMm, 'sides' => $state->sides] as $fact => $given) {
+            if ($given !== null && ! self::isHeld($kind, $book)) {
+                $told[$fact] = sprintf('%s is held to no line: that is said of hedges and topiary', $kind->name);
+            }
+        }
+        if ($state->bearing !== null && ! self::asks($kind, 'bearing')) {
+            $told['bearing'] = sprintf('%s does not bear on spurs or tips: that is asked of apples and pears', $kind->name);
+        }
+
+        return array_filter($told, is_string(...));
+    }
+
+    /** True where some task of a kind keeps it to a height and width. */
+    public static function isHeld(Kind $kind, PlantBook $book): bool
+    {
+        foreach ($kind->tasks as $task) {
+            foreach ($task->methods as $method) {
+                if ($book->recipes->get($method->value)->holdsLine) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** True where any piece of what is known of a kind hangs on this fact. */
+    public static function asks(Kind $kind, string $fact): bool
+    {
+        foreach ($kind->tasks as $task) {
+            foreach ($task->conditions() as $condition) {
+                if (isset($condition->looksAt()[$fact])) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 }

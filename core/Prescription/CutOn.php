@@ -200,7 +200,9 @@ final readonly class CutOn
     private function dayCase(SeasonCase $season, array $tasks, Day $day, Forecast $forecast): DayCase
     {
         $open = array_values(array_filter($tasks, static fn (Task $task): bool => $task->window->contains($day)));
-        [$cap, $source] = $this->book->caps->for($season->kind, $open === [] ? null : $open[0]->methodKey);
+        [$cap, $source] = $open === []
+            ? $this->book->caps->for($season->kind, null)
+            : [$open[0]->budget->capPercent, $open[0]->budget->source];
 
         return new DayCase($day, $season, $open, Budget::of($cap, $source, $season->plant->history, $season->year->site->season), $forecast, $this->book->figures);
     }

@@ -7,7 +7,7 @@ namespace PruningHook\Core\Prescription;
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\AmountCase;
 use PruningHook\Core\Amount\AmountRules;
-use PruningHook\Core\Amount\Budget;
+use PruningHook\Core\Amount\TargetSize;
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
@@ -93,7 +93,7 @@ final readonly class Prescriber
             }
             $tasks[] = new SeasonTask(
                 $rule->key, $rule->name, $recipe->key, $year->season, $window,
-                (new EffortRule($rule->effort))->alone($plant, $kind, $rule->key, self::missedPass($rule, $plant, $kind, $year->season)->factor ?? 1.0),
+                (new EffortRule($rule->effort))->alone($plant, $kind, $rule->key, self::factor(self::missedPass($rule, $plant, $kind, $year->season), Standing::of($plant, $kind, $rule, $year->season, $this->book))),
                 $packing->people($plant, $kind, $rule),
                 $packing->skills($plant, $kind, $recipe),
             );
@@ -130,10 +130,12 @@ final readonly class Prescriber
             $practice->forPlant($plant->practice),
             $plant->yearInGround($year),
             $plant->form,
-            $plant->aim,
+            $plant->aims(),
             $plant->grafted ?? $kind->has('grafted'),
             $kind->traits,
             $year->site->region,
+            $plant->state->upkeep?->value,
+            $plant->state->bearing,
         );
     }
 
@@ -173,58 +175,43 @@ final readonly class Prescriber
         Circumstances $circumstances,
     ): Task {
         $recipe = $this->book->recipes->get($rule->method($circumstances));
-        $missed = self::missedPass($rule, $plant, $kind, $year->site->season);
-        $effort = (new EffortRule($rule->effort))->minutes($plant, $kind, $rule->key, $missed === null ? 1.0 : $missed->factor);
-        [$cap, $capSource] = $this->book->caps->for($kind, $recipe->key);
-        $budget = Budget::of($cap, $capSource, $plant->history, $year->site->season);
-        [$amounts, $because, $workings] = self::amounts($rule, new AmountCase($plant, $kind, $year->site->season, $recipe->key, $budget), $circumstances);
+        $season = $year->site->season;
+        $standing = Standing::of($plant, $kind, $rule, $season, $this->book);
+        $budget = $standing->budget($kind, $recipe, $this->book, $season);
+        $case = new AmountCase($plant, $kind, $season, $recipe->key, $budget);
+        [$amounts, $because, $workings] = self::amounts($rule, $case, $circumstances);
+        $schools = array_map(static fn (string $key): Choice => $circumstances->choice($key), $rule->questions());
         $handsOff = HandsOff::of($plant, $kind, $recipe, $this->book->figures, $circumstances->yearInGround);
+        $cautions = Cautions::from($this->book->cautions, $this->book->figures)->for($kind, $plant, $rule, $window, $year->site, $handsOff);
+        $when = Reason::of(self::WHEN[0], $timing->because.' ('.$timing->rule->inWords.')', $timing->source);
         if ($handsOff !== null) {
             return new Task(
-                $rule->key,
-                $rule->name,
-                $recipe->name,
-                $recipe->key,
-                $recipe->rank,
-                $year->site->season,
-                array_map(static fn (string $key): Choice => $circumstances->choice($key), $rule->questions()),
-                $window,
-                [],
-                $handsOff->steps($recipe, $window, $amounts),
-                0,
-                Cautions::from($this->book->cautions, $this->book->figures)->for($kind, $plant, $rule, $window, $year->site, $handsOff),
-                [$handsOff->reason(), Reason::of(self::WHEN[0], $timing->because.' ('.$timing->rule->inWords.')', $timing->source)],
-                Kit::none(),
-                [],
-                $budget,
-                $handsOff->why,
+                $rule->key, $rule->name, $recipe->name, $recipe->key, $recipe->rank, $season, $schools, $window, [], $handsOff->steps($recipe, $window, $amounts), 0,
+                $cautions, [$handsOff->reason(), $when], Kit::none(), [], $budget, $handsOff->why,
             );
         }
+        $missed = self::missedPass($rule, $plant, $kind, $season);
+        $effort = (new EffortRule($rule->effort))->minutes($plant, $kind, $rule->key, self::factor($missed, $standing));
         $packing = Packing::with($this->book->figures);
-        [$litres, $debris] = $packing->debris($plant, $kind, $recipe, $amounts, $cap);
-        $schools = array_map(static fn (string $key): Choice => $circumstances->choice($key), $rule->questions());
+        [$line, $held, $lineBecause] = $recipe->holdsLine ? (new TargetSize($this->book->figures->growing($kind)->extensionMm))->for($case) : [[], [], []];
+        $amounts = [...$amounts, ...$line];
+        [$litres, $debris] = $packing->debris($plant, $kind, $recipe, $amounts, $budget->capPercent);
 
         return new Task(
-            $rule->key,
-            $rule->name,
-            $recipe->name,
-            $recipe->key,
-            $recipe->rank,
-            $year->site->season,
-            $schools,
-            $window,
-            $amounts,
-            Steps::for($recipe, $rule, $plant, $circumstances, $amounts, $missed?->step),
+            $rule->key, $rule->name, $recipe->name, $recipe->key, $recipe->rank, $season, $schools, $window, $amounts,
+            Steps::for($recipe, $rule, $plant, $circumstances, $amounts, [...($missed === null ? [] : [$missed->step]), ...$standing->steps(), ...$held]),
             $effort->minutes,
-            Cautions::from($this->book->cautions, $this->book->figures)->for($kind, $plant, $rule, $window, $year->site),
+            $cautions,
             [
                 Reason::of('Wood', ucfirst($kind->name).' '.$kind->wood->inWords().'.', $timing->source),
-                Reason::of(self::WHEN[0], $timing->because.' ('.$timing->rule->inWords.')', $timing->source),
+                $when,
                 ...self::moved($window, $timing, $kind, $year),
                 ...self::age($plant, $circumstances),
+                ...$standing->reasons(),
                 ...self::aim($plant, $kind),
                 ...array_map(static fn (Choice $choice): Reason => $choice->reason(), $schools),
                 ...$because,
+                ...$lineBecause,
                 ...($missed === null ? [] : [$missed->reason]),
                 $effort->reason,
                 $budget->reason(),
@@ -233,6 +220,12 @@ final readonly class Prescriber
             [...$workings, $effort->working, $budget->working(), $debris],
             $budget,
         );
+    }
+
+    /** How many times as long it takes: because a pass was missed, or because of what was seen of the plant. */
+    private static function factor(?MissedPass $missed, Standing $standing): float
+    {
+        return max($missed->factor ?? 1.0, $standing->factor());
     }
 
     /** @return array{list<Amount>, list<Reason>, list<Working>} */
@@ -296,18 +289,19 @@ final readonly class Prescriber
      */
     private static function aim(Plant $plant, Kind $kind): array
     {
-        if (! in_array($plant->aim, ['renewal', 'clear-stem'], true)) {
+        $aim = $plant->aims();
+        if (! in_array($aim, ['renewal', 'clear-stem'], true)) {
             return [];
         }
         foreach ($kind->tasks as $task) {
             foreach ($task->conditions() as $condition) {
-                if (in_array($plant->aim, $condition->looksAt()['aim'] ?? [], true)) {
+                if (in_array($aim, $condition->looksAt()['aim'] ?? [], true)) {
                     return [];
                 }
             }
         }
 
-        return [Reason::commonPractice('Aim', $plant->aim === 'renewal'
+        return [Reason::commonPractice('Aim', $aim === 'renewal'
             ? sprintf('the aim renewal changes nothing here: %s', $kind->hardCutting === 'badly' ? 'it answers hard cutting badly, so an old one is replaced' : 'its usual cut renews it as far as it can be')
             : 'the aim clear stem changes nothing here: it is not grown on a stem')];
     }
@@ -316,13 +310,14 @@ final readonly class Prescriber
     private static function age(Plant $plant, Circumstances $circumstances): array
     {
         $year = $circumstances->yearInGround;
-        if ($year === null || $plant->planted === null || $year > 5) {
+        if ($year === null || $plant->rootedFrom() === null || $year > 5) {
             return [];
         }
 
         return [Reason::commonPractice('Young plant', sprintf(
-            'planted on %s, so this is season %d in the ground%s',
-            $plant->planted,
+            '%s on %s, so this is season %d in the ground%s',
+            $plant->state->transplanted === null ? 'planted' : 'moved',
+            $plant->rootedFrom(),
             $year,
             $year === 1 ? ': only dead, damaged and broken wood and spent heads come off; shaping waits a year' : '',
         ))];

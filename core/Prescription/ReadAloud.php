@@ -141,7 +141,7 @@ final readonly class ReadAloud
                 $faults[] = "\"$amount->what\" goes to $amount->max %, and $cap % is the cap of $recipe->key";
             }
         }
-        $told = Steps::for($recipe, $task, $plant, $circumstances, $amounts, null);
+        $told = Steps::for($recipe, $task, $plant, $circumstances, $amounts, []);
 
         return [...$faults, ...self::stumbles($told)];
     }
@@ -230,18 +230,20 @@ final readonly class ReadAloud
                 $kind->has('grafted'),
                 $kind->traits,
                 Region::tryFrom($one['region'] ?? ''),
+                $one['condition'] ?? null,
+                $one['bearing'] ?? null,
             );
         }
     }
 
     private function bare(Kind $kind): Plant
     {
-        return Plant::of('p', $kind->id);
+        return new Plant('p', $kind->id);
     }
 
     private function measured(Kind $kind): Plant
     {
-        return Plant::of(
+        return new Plant(
             'p', $kind->id,
             planted: Day::parse('2015-03-01'),
             heightMm: $kind->typicalHeightMm,

@@ -48,6 +48,9 @@ final readonly class Cautions
         if ($handsOff === null && ($plant->heightMm ?? $kind->typicalHeightMm) > $this->figures->number(Figure::Reach)) {
             $keys[] = 'ladder';
         }
+        if ($plant->state->boundary) {
+            $keys[] = 'boundary';
+        }
         if ($kind->has('thorny')) {
             $keys[] = 'thorns';
         }

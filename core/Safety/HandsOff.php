@@ -22,7 +22,10 @@ final readonly class HandsOff
     /** The hazard that stops everything at a plant. */
     public const LINE = 'power-line';
 
-    private function __construct(public string $why, private bool $ground, private Reason $reason)
+    /**
+     * @param  list<string>  $steps  what stands on the sheet, `{task}` being what is to be asked for
+     */
+    private function __construct(public string $why, private array $steps, private Reason $reason)
     {
     }
 
@@ -33,7 +36,16 @@ final readonly class HandsOff
     public static function of(Plant $plant, Kind $kind, Recipe $recipe, Figures $figures, ?int $yearInGround): ?self
     {
         if (in_array(self::LINE, $plant->hazards, true)) {
-            return new self('within reach of a power line', false, $figures->reason(Figure::HandsOffTree, 'Hands off', 'a power line is near: nobody works within its reach'));
+            return new self('within reach of a power line', [
+                'Leave it alone: a power line is near, and nobody works within its reach.',
+                'Ask the utility or a qualified line-clearance arborist for: {task}.',
+            ], $figures->reason(Figure::HandsOffTree, 'Hands off', 'a power line is near: nobody works within its reach'));
+        }
+        if ($plant->state->protected) {
+            return new self('is protected', [
+                'Leave it until consent is there in writing: it is protected.',
+                'The office asks the local authority for: {task}. Say on the plant when consent is given.',
+            ], Reason::commonPractice('Hands off', 'it is protected: no cut before the local authority has consented in writing'));
         }
         if ($recipe->fromGround) {
             return null;
@@ -45,16 +57,16 @@ final readonly class HandsOff
             $as = $plant->heightMm === null ? 'grows taller than' : 'is taller than';
 
             return new self(
-                sprintf('%s %s m%s', $as, $tall / 1000, $plant->heightMm === null ? ' as a rule: measure it' : ''),
-                true,
+                $why = sprintf('%s %s m%s', $as, $tall / 1000, $plant->heightMm === null ? ' as a rule: measure it' : ''),
+                self::arborist($why),
                 $figures->reason(Figure::HandsOffTree, 'Hands off', sprintf('it %s %s m: work in it is an arborist\'s', $as, $tall / 1000)),
             );
         }
         $thick = $figures->number(Figure::HandsOffWood);
-        if (! $recipe->shears && $figures->thickest($kind, $height) > $thick) {
+        if (! $recipe->shears && $figures->thickest($kind, $height, $plant->state->trunkMm) > $thick) {
             return new self(
-                sprintf('has wood thicker than %d mm', $thick),
-                true,
+                $why = sprintf('has wood thicker than %d mm', $thick),
+                self::arborist($why),
                 $figures->reason(Figure::HandsOffWood, 'Hands off', sprintf('its oldest wood is thicker than %d mm: that is an arborist\'s', $thick)),
             );
         }
@@ -81,12 +93,16 @@ final readonly class HandsOff
             sprintf('best %s to %s', $window->bestFrom->inWords(), $window->bestTo->inWords()),
         ]);
 
+        return str_replace('{task}', $for, $this->steps);
+    }
+
+    /** @return list<string> */
+    private static function arborist(string $why): array
+    {
         return [
-            $this->ground
-                ? "Leave it to an arborist: it $this->why. Nobody climbs, no ladder goes up, no saw."
-                : 'Leave it alone: a power line is near, and nobody works within its reach.',
-            ($this->ground ? 'Ask a licensed arborist for: ' : 'Ask the utility or a qualified line-clearance arborist for: ').$for.'.',
-            ...($this->ground ? ['From the ground, and with hand tools, the crew may take off suckers and shoots on the trunk as high as they reach.'] : []),
+            "Leave it to an arborist: it $why. Nobody climbs, no ladder goes up, no saw.",
+            'Ask a licensed arborist for: {task}.',
+            'From the ground, and with hand tools, the crew may take off suckers and shoots on the trunk as high as they reach.',
         ];
     }
 }

@@ -59,6 +59,12 @@ final readonly class Stem
         return new self($ref, fmod(fmod($azimuthDeg, 360) + 360, 360), $leanDeg, $lengthMm, $baseMm, $ageYears, $faults, $shoots, $fromAzimuthDeg);
     }
 
+    /** The same some years older, or younger: never younger than this year's. */
+    public function aged(int $years): self
+    {
+        return new self($this->ref, $this->azimuthDeg, $this->leanDeg, $this->lengthMm, $this->baseMm, $this->ageYears === null ? null : max(1, $this->ageYears + $years), $this->faults, $this->shoots, $this->fromAzimuthDeg);
+    }
+
     public function has(StemFault ...$faults): bool
     {
         // Most stems have none, and this is asked very often.

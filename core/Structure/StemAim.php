@@ -77,6 +77,12 @@ final readonly class StemAim
         };
     }
 
+    /** The same aim on a day on which nothing goes for its age. */
+    public function tidying(): self
+    {
+        return new self(StemPlan::Tidy, null, null, null, $this->budgetPercent, $this->source, $this->grafted, $this->youngYears, $this->pencilMm, $this->school);
+    }
+
     public function isYoung(Stem $stem): bool
     {
         return $stem->ageYears !== null && $stem->ageYears <= $this->youngYears;

@@ -87,7 +87,7 @@ final readonly class StemAims
             $best[1] ??= $method;
         }
 
-        return $aim === 'renewal' && $kind->hardCutting !== 'badly' ? [StemPlan::Thirds, 'renew-by-thirds', null, ''] : $best;
+        return $aim === 'renewal' && $kind->hardCutting !== 'badly' && $kind->habit !== 'tree' ? [StemPlan::Thirds, 'renew-by-thirds', null, ''] : $best;
     }
 
     private static function number(TaskRule $task, Circumstances $plant): ?Amount

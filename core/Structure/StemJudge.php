@@ -40,7 +40,8 @@ final readonly class StemJudge
         return new self($clearance);
     }
 
-    public function judge(Survey $survey, StemAim $aim): Judgement
+    /** @param  list<string>  $also  what is to be told beside what the stems say */
+    public function judge(Survey $survey, StemAim $aim, array $also = []): Judgement
     {
         $all = $this->clearance->rubs($survey->stems);
         $sound = array_sum(array_map(static fn (Stem $stem): float => $aim->isCleaning($stem) ? 0.0 : $stem->section(), $survey->stems));
@@ -78,7 +79,7 @@ final readonly class StemJudge
             Openness::of($survey->standing()),
             Openness::of($after->standing()),
             $gone,
-            $this->told($survey, $after, $aim, $gone, $blocked),
+            [...$also, ...$this->told($survey, $after, $aim, $gone, $blocked)],
         );
     }
 

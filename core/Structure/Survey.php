@@ -80,6 +80,12 @@ final readonly class Survey
         return ! isset($this->isCut[$stem->ref]);
     }
 
+    /** The same with every stem some years older, or younger. */
+    public function aged(int $years): self
+    {
+        return self::of(array_map(static fn (Stem $stem): Stem => $stem->aged($years), $this->stems), $this->cut, $this->word);
+    }
+
     /** The same once one more stem is out. */
     public function without(string $ref): self
     {

@@ -16,10 +16,13 @@ return new class extends Migration
             $table->foreignId('plant_id')->constrained()->cascadeOnDelete();
             $table->date('on')->index();
         });
+        // Ages are said as of the day of the survey.
+        Schema::table('stem_surveys', static fn (Blueprint $table) => $table->date('surveyed_on')->nullable());
     }
 
     public function down(): void
     {
+        Schema::table('stem_surveys', static fn (Blueprint $table) => $table->dropColumn('surveyed_on'));
         Schema::dropIfExists('stem_taps');
     }
 };

@@ -235,7 +235,7 @@ final class FirmSeeder
             'practice' => $own ? '{"wisteria-look":"relaxed"}' : '{}',
             'own_practice' => $own,
         ]);
-        $plant = Plant::of(
+        $plant = new Plant(
             (string) $id,
             $kind->id,
             planted: $planted,

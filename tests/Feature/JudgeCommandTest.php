@@ -36,6 +36,18 @@ final class JudgeCommandTest extends TestCase
         self::assertSame('tidy', $answer->plan);
     }
 
+    public function test_the_day_of_the_survey_is_read(): void
+    {
+        $canes = array_map(fn (int $each): array => [...self::STEM, 'ref' => "c$each", 'azimuth_deg' => $each * 50, 'age_years' => 2], range(1, 6));
+        foreach (['2027-02-10' => 0, '2027-09-20' => 6] as $day => $out) {
+            $run = $this->judge((string) json_encode(['kind' => 'raspberry-summer', 'surveyed' => $day, 'stems' => $canes]));
+            self::assertSame(0, $run->getExitCode(), $run->getErrorOutput());
+            $answer = json_decode($run->getOutput());
+            self::assertIsObject($answer);
+            self::assertCount($out, $answer->remove, $day);
+        }
+    }
+
     /** @param  array<string, mixed>  $input */
     #[DataProvider('faults')]
     public function test_each_fault_is_one_line_with_its_path(array $input, string $line): void
@@ -49,6 +61,7 @@ final class JudgeCommandTest extends TestCase
     public static function faults(): array
     {
         return [
+            'a survey on no day' => [['surveyed' => '2027-02-30'], '$.surveyed: 2027-02-30 is not a day of the calendar'],
             'an unknown kind' => [['kind' => 'bush-rode'], '$.kind: the plant book has no kind "bush-rode"; did you mean "bush-rose"?'],
             'an unknown school' => [['school' => 'topping'], '$: school: "topping" is no school for bush-rose: choose open-bowl or light-arc'],
             'a stem as thick as it is long' => [['stems' => [['length_mm' => 20]]], '$.stems[0]: 20 mm long and 15 mm thick at the base is no stem: did you mean 20 cm long?'],

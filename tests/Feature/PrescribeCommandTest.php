@@ -28,6 +28,22 @@ final class PrescribeCommandTest extends TestCase
         self::assertSame(array_column($plants, 'ref'), array_column($answer->prescriptions, 'ref'));
     }
 
+    public function test_all_that_can_be_said_of_a_plant_is_taken_and_counts_may_be_given_in_part(): void
+    {
+        $said = ['condition' => 'congested', 'dieback_percent' => 10, 'variegated' => true, 'transplanted' => '2018-11-01', 'disease' => 'honey fungus',
+            'stress' => 'drought', 'container' => true, 'cultivar' => 'Sensation', 'trunk_mm' => 40, 'boundary' => true, 'exposed' => true, 'stems' => ['old' => 4]];
+        $run = $this->prescribe(['season' => 2027, 'site' => self::SITE, 'plants' => [
+            ['ref' => 'p1', 'kind' => 'lilac', ...$said], ['ref' => 'p2', 'kind' => 'yew', 'run_mm' => 9000, 'target_height_mm' => 1500, 'width_mm' => 600, 'sides' => 1],
+            ['ref' => 'p3', 'kind' => 'apple', 'height_mm' => 3000, 'bearing' => 'tip', 'protected' => true],
+        ]]);
+        self::assertSame([0, ''], [$run->getExitCode(), $run->getErrorOutput()]);
+        $answer = $run->getOutput();
+        self::assertSame([], JsonSchema::fromFile($this->root().'/docs/formats/prescription.schema.json')->faults(json_decode($answer)));
+        foreach (['10 % of it has died back', 'Water it deeply', 'plain green shoot', 'Honey fungus', 'Hold the top to 60 cm', 'is protected'] as $words) {
+            self::assertStringContainsString($words, $answer);
+        }
+    }
+
     public function test_the_worked_example_of_the_documentation_holds(): void
     {
         $run = new Child(['./hook', 'prescribe', 'docs/formats/example-input.json'], $this->root());
@@ -49,6 +65,9 @@ final class PrescribeCommandTest extends TestCase
     public static function faults(): array
     {
         return [
+            'an unknown disease' => [['plants' => [['disease' => 'the dwindles', 'kind' => 'lilac']]], '$.plants[0].disease: no disease is known as "the dwindles"; known are '.implode(', ', array_column(TestBook::read()->states->diseases, 'name'))],
+            'die-back of more than all' => [['plants' => [['dieback_percent' => 120]]], '$.plants[0].dieback_percent: must be at most 100'],
+            'moved in the future' => [['today' => '2027-02-01', 'plants' => [['transplanted' => '2027-03-01']]], '$.plants[0].transplanted: 2027-03-01 is in the future of 2027-02-01'],
             'an unknown kind' => [['plants' => [['kind' => 'wistria']]], '$.plants[0].kind: the plant book has no kind "wistria"; did you mean "wisteria"?'],
             'an impossible date' => [['plants' => [['planted' => '2020-02-30']]], '$.plants[0].planted: 2020-02-30 is not a day of the calendar'],
             'an impossible frost' => [['site' => ['last_frost' => '02-30']], '$.site.last_frost: "02-30" is not a day of any year'],

@@ -38,6 +38,7 @@ final class RolesTest extends FeatureTestCase
         ['plants.edit', 'get', 200, 200, 403, 403, 403],
         ['plants.update', 'put', 302, 302, 403, 403, 403],
         ['bloom.store', 'put', 302, 302, 403, 302, 403],
+        ['plants.seen', 'put', 302, 302, 403, 302, 403],
         ['bloom.destroy', 'delete', 302, 302, 403, 302, 403],
         ['plants.drawing', 'get', 200, 200, 200, 200, 200],
         ['plants.compare', 'get', 200, 200, 200, 200, 200],

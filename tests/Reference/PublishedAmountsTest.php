@@ -48,14 +48,14 @@ final class PublishedAmountsTest extends TestCase
     {
         self::assertSame([4, 4, 4], Renovation::plan(12, 3));
         self::assertSame([3, 4, 3], Renovation::plan(10, 3));
-        $take = $this->amount($this->task(Plant::of('l', 'lilac', stems: StemCount::of(12, 2), aim: 'renewal'), 'after-flowering'), 'old stems to take out');
+        $take = $this->amount($this->task(new Plant('l', 'lilac', stems: StemCount::of(12, 2), aim: 'renewal'), 'after-flowering'), 'old stems to take out');
         self::assertSame(4, $take->target);
     }
 
     /** RHS, Blackcurrants, renovating an old bush: up to two thirds at once, at the price of a crop (from memory). */
     public function test_an_old_blackcurrant_loses_two_thirds_once(): void
     {
-        $task = $this->task(Plant::of('c', 'blackcurrant', stems: StemCount::of(12, 3), aim: 'renewal'), 'winter-renewal');
+        $task = $this->task(new Plant('c', 'blackcurrant', stems: StemCount::of(12, 3), aim: 'renewal'), 'winter-renewal');
         self::assertSame(10, $this->amount($task, 'old stems to take out')->target);
         self::assertStringContainsString("this year's crop is the price", $this->saysBecause($task, 'Two thirds at once'));
     }
@@ -73,14 +73,14 @@ final class PublishedAmountsTest extends TestCase
     /** ANSI A300 and ISA best practice: live crown at least two thirds of the height (from memory): a 6 m tree is cleared to 2 m. */
     public function test_a_six_metre_tree_is_cleared_to_two_metres(): void
     {
-        $clear = $this->amount($this->task(Plant::of('t', 'lime', heightMm: 6000, aim: 'clear-stem'), 'winter-structure'), 'clear stem');
+        $clear = $this->amount($this->task(new Plant('t', 'lime', heightMm: 6000, aim: 'clear-stem'), 'winter-structure'), 'clear stem');
         self::assertSame(2000, $clear->max);
     }
 
     /** RHS, Wisteria: wires 30 cm apart, the first at about 45 cm (from memory): nine on a wall of 3 m. */
     public function test_wires_for_a_wisteria(): void
     {
-        $task = $this->task(Plant::of('w', 'wisteria', heightMm: 3000, form: 'wall'), 'winter-pass');
+        $task = $this->task(new Plant('w', 'wisteria', heightMm: 3000, form: 'wall'), 'winter-pass');
         self::assertSame(9, $this->amount($task, 'wires')->target);
         self::assertSame(300, $this->amount($task, 'wires apart')->target);
     }
@@ -109,13 +109,13 @@ final class PublishedAmountsTest extends TestCase
         foreach ([[3, 0, 3], [3, 25, 4], [3, 50, 6], [8, 20, 10], [3, 95, 15]] as [$wanted, $dead, $leave]) {
             self::assertSame($leave, BudsWithLosses::leave($wanted, $dead), "$wanted wanted, $dead % dead");
         }
-        self::assertSame(4, $this->amount($this->task(Plant::of('v', 'grape-vine', budMortalityPercent: 25), 'final-pass'), 'nodes per spur')->target);
+        self::assertSame(4, $this->amount($this->task(new Plant('v', 'grape-vine', budMortalityPercent: 25), 'final-pass'), 'nodes per spur')->target);
     }
 
     /** Common practice, no source: a bent cane of 2.4 m breaks every 15 cm, sixteen flowering laterals. */
     public function test_a_bent_rose_cane(): void
     {
-        self::assertSame(16, $this->amount($this->task(Plant::of('r', 'climbing-rose', heightMm: 2400), 'prune-and-train'), 'flowering laterals to a bent cane')->target);
+        self::assertSame(16, $this->amount($this->task(new Plant('r', 'climbing-rose', heightMm: 2400), 'prune-and-train'), 'flowering laterals to a bent cane')->target);
         // Positions on a length at a spacing: floor(L / s) + 1.
         self::assertSame([1, 7, 21], [Positions::along(100, 150), Positions::along(900, 150), Positions::along(3000, 150)]);
     }
@@ -126,7 +126,7 @@ final class PublishedAmountsTest extends TestCase
         self::assertSame(600, FloweringHeight::growth(600, []));
         self::assertSame(700, FloweringHeight::growth(600, [900]));
         self::assertSame(750, FloweringHeight::growth(600, [900, 900]));
-        $learned = $this->task(Plant::of('s', 'sweet-pepperbush', heightMm: 1600, floweringHeightMm: 1100, growthSeenMm: [750, 750]), 'height-cut');
+        $learned = $this->task(new Plant('s', 'sweet-pepperbush', heightMm: 1600, floweringHeightMm: 1100, growthSeenMm: [750, 750]), 'height-cut');
         // (2 x 600 + 750 + 750) / 4 = 675, so 1100 - 675 = 425.
         self::assertSame(425, $this->amount($learned, 'cut height')->target);
         self::assertStringContainsString('this plant grew 75 cm, 75 cm', $this->saysBecause($learned, 'Growth learned'));
@@ -135,7 +135,7 @@ final class PublishedAmountsTest extends TestCase
     /** Common practice, no source: a trimmer does 0.7 to 1.2 square metres of face a minute, and a trim leaves 10 to 20 litres a square metre. */
     public function test_a_hedge_takes_time_and_leaves_cuttings_by_its_face(): void
     {
-        $hedge = static fn (int $height): Plant => Plant::of('h', 'privet', heightMm: $height, spreadMm: 600, runMm: 10000);
+        $hedge = static fn (int $height): Plant => new Plant('h', 'privet', heightMm: $height, spreadMm: 600, runMm: 10000);
         foreach ([1000 => 26.0, 2000 => 46.0] as $height => $face) {
             $task = $this->task($hedge($height), 'first-trim');
             self::assertGreaterThanOrEqual($face / 1.2, $task->minutes);
@@ -154,7 +154,7 @@ final class PublishedAmountsTest extends TestCase
     /** RHS, Climbing roses: wires (from memory): the first about 45 cm from the ground, then every 30 to 45 cm; a bent cane reaches to one side. */
     public function test_a_climbing_rose_on_its_wires(): void
     {
-        $task = $this->task(Plant::of('r', 'climbing-rose', heightMm: 2400, spreadMm: 3000, form: 'wall'), 'prune-and-train');
+        $task = $this->task(new Plant('r', 'climbing-rose', heightMm: 2400, spreadMm: 3000, form: 'wall'), 'prune-and-train');
         self::assertSame(450, $this->amount($task, 'first wire')->target);
         $apart = $this->amount($task, 'wires apart')->target;
         self::assertTrue($apart >= 300 && $apart <= 450);

@@ -30,7 +30,7 @@ final class PublishedCalendarTest extends TestCase
     #[DataProvider('published')]
     public function test_the_best_days_lie_in_the_months_published(string $kind, string $task, Site $site, string $from, string $to): void
     {
-        $window = $this->task(Plant::of('p', $kind), $task, $site)->window;
+        $window = $this->task(new Plant('p', $kind), $task, $site)->window;
         $first = Day::parse($from);
         $last = Day::parse($to);
         self::assertGreaterThanOrEqual($first->minus(self::TOLERANCE)->number, $window->bestFrom->number, "best from $window->bestFrom");
@@ -74,7 +74,7 @@ final class PublishedCalendarTest extends TestCase
     public function test_the_vines_final_pass_ends_at_bud_break(): void
     {
         $budBreak = $this->budBreak('grape-vine');
-        $window = $this->task(Plant::of('v', 'grape-vine'), 'final-pass')->window;
+        $window = $this->task(new Plant('v', 'grape-vine'), 'final-pass')->window;
         self::assertEqualsWithDelta(0, $window->bestTo->daysUntil($budBreak), 7);
     }
 
@@ -82,7 +82,7 @@ final class PublishedCalendarTest extends TestCase
     public function test_cherries_are_closed_while_out_of_leaf(): void
     {
         foreach (['sour-cherry', 'ornamental-cherry'] as $kind) {
-            $closure = $this->prescribe(Plant::of('c', $kind))->closed[0];
+            $closure = $this->prescribe(new Plant('c', $kind))->closed[0];
             self::assertTrue($closure->contains($this->budBreak($kind)));
             self::assertTrue($closure->contains($this->day('2026-11-20')));
             self::assertTrue($closure->contains($this->day('2027-01-15')));
@@ -92,7 +92,7 @@ final class PublishedCalendarTest extends TestCase
     /** Common practice, no source: cane fruit before the buds swell, since swollen buds rub off. */
     public function test_blackberry_laterals_are_cut_before_the_buds_swell(): void
     {
-        $window = $this->task(Plant::of('b', 'blackberry'), 'laterals')->window;
+        $window = $this->task(new Plant('b', 'blackberry'), 'laterals')->window;
         self::assertTrue($window->closes->isBefore($this->budBreak('blackberry')));
     }
 
@@ -100,7 +100,7 @@ final class PublishedCalendarTest extends TestCase
     public function test_roses_without_winter_rest_are_pruned_at_the_turn_of_the_year(): void
     {
         foreach (['bush-rose' => 'main-pruning', 'climbing-rose' => 'prune-and-train'] as $kind => $task) {
-            $window = $this->task(Plant::of('r', $kind), $task, Sites::frostless())->window;
+            $window = $this->task(new Plant('r', $kind), $task, Sites::frostless())->window;
             self::assertGreaterThanOrEqual($this->day('2026-12-20')->number, $window->bestFrom->number);
             self::assertLessThanOrEqual($this->day('2027-01-31')->number, $window->bestTo->number);
         }
@@ -109,7 +109,7 @@ final class PublishedCalendarTest extends TestCase
     /** Common practice, no source: nothing that stimulates growth from six to eight weeks before the first frost. */
     public function test_the_last_trim_of_box_leaves_seven_weeks_before_frost(): void
     {
-        $window = $this->task(Plant::of('b', 'box-hedge'), 'second-trim')->window;
+        $window = $this->task(new Plant('b', 'box-hedge'), 'second-trim')->window;
         self::assertGreaterThanOrEqual(49, $window->closes->daysUntil($this->day('2027-10-28')));
     }
 

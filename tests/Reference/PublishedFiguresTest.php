@@ -46,20 +46,20 @@ final class PublishedFiguresTest extends TestCase
     /** RHS, Rose pruning: cut no more than 5 mm above a bud, sloping away from it (from memory). */
     public function test_the_cut_over_a_bud(): void
     {
-        self::assertContains('Cut 5 mm above an outward bud, sloping gently away from it.', $this->task(Plant::of('r', 'bush-rose'), 'main-pruning')->steps);
+        self::assertContains('Cut 5 mm above an outward bud, sloping gently away from it.', $this->task(new Plant('r', 'bush-rose'), 'main-pruning')->steps);
     }
 
     /** Common practice, no source: opposite buds are cut straight across. */
     public function test_the_cut_over_a_pair_of_buds(): void
     {
-        self::assertContains('Cut straight across, just above a pair of buds.', $this->task(Plant::of('b', 'butterfly-bush'), 'spring-cut')->steps);
+        self::assertContains('Cut straight across, just above a pair of buds.', $this->task(new Plant('b', 'butterfly-bush'), 'spring-cut')->steps);
     }
 
     /** ANSI A300 Part 1 (from memory): live crown at least two thirds of the height. */
     public function test_two_thirds_of_the_height_stay_in_leaf(): void
     {
         foreach ([1500, 3000, 4500, 5000] as $height) {
-            $clear = $this->amount($this->task(Plant::of('c', 'crape-myrtle', heightMm: $height), 'winter-structure'), 'clear stem');
+            $clear = $this->amount($this->task(new Plant('c', 'crape-myrtle', heightMm: $height), 'winter-structure'), 'clear stem');
             self::assertGreaterThanOrEqual(2 / 3, ($height - $clear->max) / $height);
         }
     }
@@ -67,7 +67,7 @@ final class PublishedFiguresTest extends TestCase
     /** Common practice, no source: flowers wanted at 1.1 m with 0.6 m of growth are had by cutting at 0.5 m. */
     public function test_the_worked_example_of_a_flowering_height(): void
     {
-        $task = $this->task(Plant::of('s', 'sweet-pepperbush', heightMm: 1600, floweringHeightMm: 1100), 'height-cut');
+        $task = $this->task(new Plant('s', 'sweet-pepperbush', heightMm: 1600, floweringHeightMm: 1100), 'height-cut');
         self::assertSame(500, $this->amount($task, 'cut height')->target);
         self::assertSame(1100, $this->amount($task, 'expected flowering height')->target);
     }
@@ -75,7 +75,7 @@ final class PublishedFiguresTest extends TestCase
     /** Common practice, no source: a butterfly bush cut to 15 cm stands at 1.5 to 1.8 m by midsummer. */
     public function test_a_butterfly_bush_cut_to_its_framework(): void
     {
-        $task = $this->task(Plant::of('b', 'butterfly-bush', floweringHeightMm: 1000), 'spring-cut');
+        $task = $this->task(new Plant('b', 'butterfly-bush', floweringHeightMm: 1000), 'spring-cut');
         self::assertSame(150, $this->amount($task, 'cut height')->target);
         $flowers = $this->amount($task, 'expected flowering height');
         self::assertSame([1500, 1800], [$flowers->min, $flowers->max]);
@@ -84,7 +84,7 @@ final class PublishedFiguresTest extends TestCase
     /** RHS, Blackcurrants: up to a third of the oldest stems a year (from memory). */
     public function test_a_blackcurrant_loses_a_third_of_its_oldest(): void
     {
-        $take = $this->amount($this->task(Plant::of('c', 'blackcurrant', stems: StemCount::of(9, 6)), 'winter-renewal'), 'old stems to take out');
+        $take = $this->amount($this->task(new Plant('c', 'blackcurrant', stems: StemCount::of(9, 6)), 'winter-renewal'), 'old stems to take out');
         self::assertSame(3, $take->target);
         self::assertLessThanOrEqual(5, $take->max);
     }
@@ -98,7 +98,7 @@ final class PublishedFiguresTest extends TestCase
         $trunks = 10;
         $years = 0;
         do {
-            $out = $this->amount($this->task(Plant::of('c', 'crape-myrtle', stems: StemCount::of($trunks, 0)), 'winter-structure'), 'trunks to take out')->target;
+            $out = $this->amount($this->task(new Plant('c', 'crape-myrtle', stems: StemCount::of($trunks, 0)), 'winter-structure'), 'trunks to take out')->target;
             self::assertLessThanOrEqual($trunks / 4, $out);
             $trunks -= $out;
             $years += $out > 0 ? 1 : 0;
@@ -109,7 +109,7 @@ final class PublishedFiguresTest extends TestCase
     /** Common practice, no source: kiwi laterals of eight buds, about 15 cm apart, on two arms of one trunk. */
     public function test_a_kiwi_in_winter(): void
     {
-        $task = $this->task(Plant::of('k', 'hardy-kiwi-female', spreadMm: 3000), 'winter-pass');
+        $task = $this->task(new Plant('k', 'hardy-kiwi-female', spreadMm: 3000), 'winter-pass');
         self::assertSame(8, $this->amount($task, 'buds per lateral')->target);
         self::assertSame(150, $this->amount($task, 'spacing of the laterals')->target);
         self::assertSame(21, $this->amount($task, 'laterals on the arms')->target);
@@ -119,10 +119,10 @@ final class PublishedFiguresTest extends TestCase
     public function test_a_bed_of_roses(): void
     {
         foreach ([700, 950, 1050] as $height) {
-            $bed = $this->task(Plant::of('r', 'bush-rose', count: 20, heightMm: $height), 'main-pruning')->minutes;
+            $bed = $this->task(new Plant('r', 'bush-rose', count: 20, heightMm: $height), 'main-pruning')->minutes;
             self::assertGreaterThanOrEqual(110, $bed);
             self::assertLessThanOrEqual(150, $bed);
         }
-        self::assertLessThan(12, $this->task(Plant::of('b', 'butterfly-bush'), 'spring-cut')->minutes);
+        self::assertLessThan(12, $this->task(new Plant('b', 'butterfly-bush'), 'spring-cut')->minutes);
     }
 }

@@ -116,7 +116,7 @@ final class PublishedPlantBookTest extends TestCase
     #[DataProvider('rows')]
     public function test_the_best_days_are_those_published(string $guide, string $kind, string $task, string $from, string $to): void
     {
-        $window = $this->task(Plant::of('p', $kind), $task, self::site($guide))->window;
+        $window = $this->task(new Plant('p', $kind), $task, self::site($guide))->window;
         [$first, $last] = [self::day2027($from), self::day2027($to)];
         self::assertGreaterThanOrEqual($first->minus(self::TOLERANCE)->number, $window->bestFrom->number, "best from $window->bestFrom");
         self::assertLessThanOrEqual($last->plus(self::TOLERANCE)->number, $window->bestTo->number, "best to $window->bestTo");
@@ -136,7 +136,7 @@ final class PublishedPlantBookTest extends TestCase
     #[DataProvider('disagreements')]
     public function test_we_differ_where_we_say_so(string $guide, string $kind, string $task, string $from, string $to): void
     {
-        $window = $this->task(Plant::of('p', $kind), $task, self::site($guide))->window;
+        $window = $this->task(new Plant('p', $kind), $task, self::site($guide))->window;
         $agrees = ! $window->bestFrom->isBefore(self::day2027($from)->minus(self::TOLERANCE))
             && ! $window->bestTo->isAfter(self::day2027($to)->plus(self::TOLERANCE));
         self::assertFalse($agrees, 'we no longer differ: mend docs/disagreements.md');

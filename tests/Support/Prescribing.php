@@ -70,7 +70,7 @@ trait Prescribing
     /** @param  array<string, string>  $firm */
     private function assertAmount(string $kind, string $task, string $what, int $min, int $max, array $firm = []): void
     {
-        $amount = $this->amount($this->task(Plant::of('p', $kind), $task, firm: $firm), $what);
+        $amount = $this->amount($this->task(new Plant('p', $kind), $task, firm: $firm), $what);
         self::assertSame([$min, $max], [$amount->min, $amount->max]);
     }
 }

@@ -111,7 +111,7 @@ final class BenchCommand extends Command
             }
         }
 
-        return Plant::of("p$index", $kind->id, planted: Day::of(2003 + $index % 24, 1 + $index % 4, 1 + $index % 28), heightMm: 800 + $index % 3000, count: 1 + $index % 5, history: $history);
+        return new Plant("p$index", $kind->id, planted: Day::of(2003 + $index % 24, 1 + $index % 4, 1 + $index % 28), heightMm: 800 + $index % 3000, count: 1 + $index % 5, history: $history);
     }
 
     /** 1,000 random plants of 30 stems: none may come out over its cap. */

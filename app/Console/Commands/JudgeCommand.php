@@ -8,6 +8,7 @@ use App\Exchange\InputFaults;
 use App\Exchange\JsonSchema;
 use App\Exchange\JudgeInput;
 use App\PlantBook\PlantBookFiles;
+use App\PlantBook\ReferenceSites;
 use Illuminate\Console\Command;
 use PruningHook\Core\Structure\StemAims;
 use PruningHook\Core\Structure\StemJudge;
@@ -27,11 +28,12 @@ final class JudgeCommand extends Command
         // The book as it ships: what is printed must not depend on one firm's database.
         $book = $files->read();
         try {
-            [$kind, $survey, $aim] = JudgeInput::read($this->given(), $book, JsonSchema::fromFile(base_path('docs/formats/judge-input.schema.json')));
+            $schema = JsonSchema::fromFile(base_path('docs/formats/judge-input.schema.json'));
+            [$kind, $survey, $aim, $told] = JudgeInput::read($this->given(), $book, $schema, (new ReferenceSites($files))->first());
         } catch (InputFaults $faults) {
             return $this->refused($faults->faults);
         }
-        $this->print(['kind' => $kind->id, ...StemJudge::with(StemAims::with($book)->clearance($kind))->judge($survey, $aim)->toArray()]);
+        $this->print(['kind' => $kind->id, ...StemJudge::with(StemAims::with($book)->clearance($kind))->judge($survey, $aim, $told)->toArray()]);
 
         return self::SUCCESS;
     }

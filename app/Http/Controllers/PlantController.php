@@ -7,6 +7,8 @@ namespace App\Http\Controllers;
 use App\Http\Requests\PlantRequest;
 use App\Models\Garden;
 use App\Models\Plant;
+use App\Plants\PlantForm;
+use App\Plants\SayWhatIsSeen;
 use App\Season\PlantScreen;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
@@ -73,6 +75,17 @@ final class PlantController extends Controller
         return redirect()->route('plants.show', $plant)->with('said', 'Saved. Its prescription is worked out anew.');
     }
 
+    /** One tap on what is seen of it, on its page or on a visit's sheet. */
+    public function seen(Request $request, Plant $plant, SayWhatIsSeen $seen): RedirectResponse
+    {
+        $this->authorize('survey', $plant);
+        [$fact, $value] = [...explode(':', $request->string('seen')->toString(), 2), ''];
+        $before = $seen->say($plant, $fact, $value === '' ? null : $value);
+
+        return back()->with('said', "$plant->label: it is kept, and its prescription is worked out anew.")
+            ->with('undo', [route('plants.seen', [$plant, 'seen' => "$fact:$before"]), 'PUT']);
+    }
+
     public function destroy(Plant $plant): RedirectResponse
     {
         $this->authorize('delete', $plant);
@@ -94,6 +107,6 @@ final class PlantController extends Controller
 
     private function form(Plant $plant, Garden $garden, PlantBook $book): View
     {
-        return view('plants.form', ['plant' => $plant, 'garden' => $garden, 'book' => $book]);
+        return view('plants.form', ['plant' => $plant, 'garden' => $garden, 'book' => $book, 'fields' => (new PlantForm($book))->fields($plant)]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Exchange\StateFacts;
 use App\Support\LengthField;
 use App\Support\Today;
 use Closure;
@@ -12,10 +13,17 @@ use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Plant\Stress;
+use PruningHook\Core\Plant\Upkeep;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Contradictions;
 
-/** A plant's facts as the form gives them: lengths in centimetres. */
+/**
+ * A plant's facts as the form gives them: lengths in centimetres.
+ *
+ * @phpstan-import-type Facts from StateFacts
+ */
 final class PlantRequest extends FormRequest
 {
     public const FORMS = ['free', 'hedge', 'standard', 'multi-stem', 'fan', 'espalier', 'cordon', 'trellis', 'arch', 'fence', 'wall'];
@@ -23,6 +31,15 @@ final class PlantRequest extends FormRequest
     public const AIMS = ['bloom', 'fruit', 'green', 'clear-stem', 'renewal', 'tidy'];
 
     public const HAZARDS = ['power-line' => 'Power line near', 'road' => 'Road or path beside it', 'glass' => 'Glass below'];
+
+    /** What is ticked where it holds. */
+    public const TICKS = [
+        'variegated' => 'Variegated', 'container' => 'In a container', 'exposed' => 'In the wind', 'boundary' => 'On the boundary with a neighbour',
+        'protected' => 'Protected: consent is needed',
+    ];
+
+    /** Facts that are asked for in centimetres. */
+    private const IN_CM = ['flowering_height_mm' => 'flowering_height_cm', 'target_height_mm' => 'target_height_cm', 'width_mm' => 'width_cm'];
 
     private const LENGTHS = ['height', 'spread', 'run', 'flowering_height'];
 
@@ -63,21 +80,79 @@ final class PlantRequest extends FormRequest
             'hazards' => ['array'],
             'hazards.*' => [Rule::in(array_keys(self::HAZARDS))],
             'notes' => ['nullable', 'string', 'max:2000'],
+            ...self::seen(),
             ...PracticeRules::rules(),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function seen(): array
+    {
+        return [
+            'cultivar' => ['nullable', 'string', 'max:80'],
+            'condition' => ['nullable', Rule::enum(Upkeep::class)],
+            'dieback_percent' => ['nullable', 'integer', 'between:0,100'],
+            'disease' => ['nullable', 'string', 'max:60'],
+            'stress' => ['nullable', Rule::enum(Stress::class)],
+            'transplanted' => ['nullable', 'date_format:Y-m-d', 'after:1700-01-01', 'before_or_equal:'.Today::day()],
+            'target_height_cm' => ['nullable', 'integer', 'between:1,2000'],
+            'width_cm' => ['nullable', 'integer', 'between:1,1000'],
+            'sides' => ['nullable', 'in:1,2'],
+            'trunk_mm' => ['nullable', 'integer', 'between:1,6000'],
+            'bearing' => ['nullable', 'in:spur,tip'],
+            ...array_fill_keys(array_keys(self::TICKS), ['nullable', 'in:1']),
+        ];
+    }
+
+    /**
+     * What was seen beside the measures, as the row keeps it: only what was said.
+     *
+     * @return array<string, mixed>
+     */
+    private function state(): array
+    {
+        $state = [];
+        foreach (StateFacts::FIELDS as $fact) {
+            $field = isset(self::IN_CM[$fact]) ? self::IN_CM[$fact] : $fact;
+            if (! $this->filled($field)) {
+                continue;
+            }
+            $state[$fact] = match (true) {
+                isset(self::TICKS[$fact]) => true,
+                isset(self::IN_CM[$fact]) => LengthField::mm($this->integer($field)),
+                in_array($fact, ['dieback_percent', 'sides', 'trunk_mm'], true) => $this->integer($field),
+                $fact === 'disease' => app(PlantBook::class)->states->disease($this->string($field)->toString())->key ?? $this->string($field)->toString(),
+                default => $this->string($field)->trim()->toString(),
+            };
+        }
+
+        return $state;
     }
 
     public function withValidator(Validator $validator): void
     {
         $validator->after(function (Validator $validator): void {
             $kind = app(PlantBook::class)->find($this->string('kind')->toString());
-            $height = $this->input('flowering_height_cm');
             if ($kind === null) {
                 return;
             }
             LengthDoubts::tell($validator, $this, $kind);
-            foreach (Contradictions::of($kind, $this->string('aim')->toString() ?: null, is_numeric($height) ? (int) $height * 10 : null, $this->filled('grafted') ? $this->boolean('grafted') : null) as $fact => $told) {
-                $validator->errors()->add($fact === 'flowering_height' ? 'flowering_height_cm' : $fact, $told.(str_ends_with($told, '.') ? '' : '.'));
+            if ($validator->errors()->isNotEmpty()) {
+                return;
+            }
+            /** @var Facts $state */
+            $state = $this->state();
+            $told = Contradictions::of(
+                $kind,
+                app(PlantBook::class),
+                $this->string('aim')->toString() ?: null,
+                $this->filled('flowering_height_cm') ? $this->integer('flowering_height_cm') * 10 : null,
+                $this->filled('grafted') ? $this->boolean('grafted') : null,
+                StateFacts::read($state),
+                $this->filled('planted_on') ? Day::parse($this->string('planted_on')->toString()) : null,
+            );
+            foreach ($told as $fact => $wrong) {
+                $validator->errors()->add(self::IN_CM[$fact] ?? $fact, ucfirst($wrong).(str_ends_with($wrong, '.') ? '' : '.'));
             }
         });
     }
@@ -86,6 +161,7 @@ final class PlantRequest extends FormRequest
     public function messages(): array
     {
         return [
+            'transplanted.before_or_equal' => 'It cannot have been moved in the future.',
             'planted_on.before_or_equal' => 'A plant cannot be planted in the future. Enter it when it is in the ground.',
             'height_cm.between' => 'A height lies between 1 cm and 60 m. Heights are in centimetres.',
         ];
@@ -101,7 +177,7 @@ final class PlantRequest extends FormRequest
     /** @return array<string, mixed> */
     public function facts(): array
     {
-        $facts = Arr::except((array) $this->validated(), ['practice', 'hazards', 'kind', 'sure', ...array_map(static fn (string $length): string => $length.'_cm', self::LENGTHS)]);
+        $facts = Arr::except((array) $this->validated(), ['practice', 'hazards', 'kind', 'sure', ...array_keys(self::seen()), ...array_map(static fn (string $length): string => $length.'_cm', self::LENGTHS)]);
         foreach (self::LENGTHS as $length) {
             $cm = $this->validated($length.'_cm');
             $facts[$length.'_mm'] = LengthField::mm(is_numeric($cm) ? (int) $cm : null);
@@ -111,6 +187,7 @@ final class PlantRequest extends FormRequest
             ...$facts,
             'kind' => app(PlantBook::class)->find($this->string('kind')->toString())?->id,
             'hazards' => array_values((array) $this->validated('hazards', [])),
+            'state' => $this->state(),
             'practice' => PracticeRules::chosen($this->validated('practice', [])),
         ];
     }

@@ -19,14 +19,14 @@
             <div class="row">
                 <div class="col-6 col-md-3"><x-field name="height_cm" label="Height, cm" type="number" :value="\App\Support\LengthField::cm($plant->height_mm)" min="1" /></div>
                 <div class="col-6 col-md-3"><x-field name="spread_cm" label="Spread, cm" type="number" :value="\App\Support\LengthField::cm($plant->spread_mm)" min="1" /></div>
-                <div class="col-6 col-md-3"><x-field name="run_cm" label="Run of hedge or row, cm" type="number" :value="\App\Support\LengthField::cm($plant->run_mm)" min="1" /></div>
-                <div class="col-6 col-md-3"><x-field name="flowering_height_cm" label="Flowers wanted at, cm" type="number" :value="\App\Support\LengthField::cm($plant->flowering_height_mm)" min="1" /></div>
-                <div class="col-6 col-md-3"><x-field name="stems_old" label="Old stems at the base" type="number" :value="$plant->stems_old" min="0" /></div>
-                <div class="col-6 col-md-3"><x-field name="stems_young" label="Young stems" type="number" :value="$plant->stems_young" min="0" /></div>
-                <div class="col-6 col-md-3"><x-field name="prunings_g" label="Of a vine: prunings, g" type="number" :value="$plant->prunings_g" min="0" /></div>
-                <div class="col-6 col-md-3"><x-field name="bud_mortality_percent" label="Of a vine: dead buds, %" type="number" :value="$plant->bud_mortality_percent" min="0" max="100" /></div>
+                @foreach ($fields['shown'] as $field)<div class="col-6 col-md-3"><x-asked :field="$field" /></div>@endforeach
                 @error('sure')<div class="col-12"><label class="form-check"><input class="form-check-input" type="checkbox" name="sure" value="1"> <span class="form-check-label">I am sure: the measures are right as they stand.</span></label></div>@enderror
             </div>
+            <details class="mb-3" @if ($errors->hasAny(array_column($fields['folded'], 'name'))) open @endif><summary>More that can be said of it</summary>
+                <div class="row mt-2">
+                    @foreach ($fields['folded'] as $field)<div class="col-6 col-md-3"><x-asked :field="$field" /></div>@endforeach
+                </div>
+            </details>
         </fieldset>
         <fieldset><legend>How it is grown</legend>
             <div class="row">
@@ -40,6 +40,14 @@
                         <label><input type="checkbox" name="hazards[]" value="{{ $hazard }}" @checked(in_array($hazard, old('hazards', $plant->hazards), true))><span>{{ $name }}</span></label>
                     @endforeach
                 </div>
+            </div>
+            <div class="log-field"><span class="form-label" id="ticks-label">What is so</span>
+                <div class="taps" role="group" aria-labelledby="ticks-label">
+                    @foreach (App\Http\Requests\PlantRequest::TICKS as $tick => $name)
+                        <label><input type="checkbox" name="{{ $tick }}" value="1" @checked(old($tick, old('label') === null ? ($plant->state[$tick] ?? false) : false))><span>{{ $name }}</span></label>
+                    @endforeach
+                </div>
+                @foreach (array_keys(App\Http\Requests\PlantRequest::TICKS) as $tick)@error($tick)<div class="invalid-feedback d-block">{{ $message }}</div>@enderror @endforeach
             </div>
             <x-field name="notes" label="Notes and the client's wishes" type="textarea" :value="$plant->notes" />
             <x-practice :questions="$book->questions" :practice="$plant->practice" elsewhere="as the garden" />

@@ -21,7 +21,7 @@ final class AmountRulesTest extends TestCase
     #[DataProvider('stems')]
     public function test_thirds(int $old, int $young, int $target, int $most): void
     {
-        $task = $this->task(Plant::of('f', 'forsythia', stems: StemCount::of($old, $young)), 'after-flowering');
+        $task = $this->task(new Plant('f', 'forsythia', stems: StemCount::of($old, $young)), 'after-flowering');
         $take = $this->amount($task, 'old stems to take out');
         self::assertSame([$target, $most], [$take->target, $take->max]);
     }
@@ -40,7 +40,7 @@ final class AmountRulesTest extends TestCase
 
     public function test_thirds_name_this_plants_stems_in_the_steps(): void
     {
-        $steps = implode(' ', $this->task(Plant::of('f', 'forsythia', stems: StemCount::of(9, 4)), 'after-flowering')->steps);
+        $steps = implode(' ', $this->task(new Plant('f', 'forsythia', stems: StemCount::of(9, 4)), 'after-flowering')->steps);
         self::assertStringContainsString('Take out 3 of the 9 old stems at the base, the oldest first', $steps);
         self::assertStringContainsString('Leave the 4 stems of young wood', $steps);
         self::assertStringNotContainsString('{', $steps);
@@ -48,14 +48,14 @@ final class AmountRulesTest extends TestCase
 
     public function test_uncounted_stems_are_given_as_a_share(): void
     {
-        $task = $this->task(Plant::of('f', 'forsythia'), 'after-flowering');
+        $task = $this->task(new Plant('f', 'forsythia'), 'after-flowering');
         self::assertSame(33, $this->amount($task, 'share of the stems to take out')->max);
         self::assertStringContainsString('Count the old stems', implode(' ', $task->steps));
     }
 
     public function test_a_wish_below_the_framework_gets_the_nearest_possible_and_why(): void
     {
-        $task = $this->task(Plant::of('b', 'bluebeard', floweringHeightMm: 700), 'spring-cut');
+        $task = $this->task(new Plant('b', 'bluebeard', floweringHeightMm: 700), 'spring-cut');
         self::assertSame(300, $this->amount($task, 'cut height')->target);
         self::assertSame(1050, $this->amount($task, 'expected flowering height')->target);
         self::assertStringContainsString('minus 5 cm is below its lowest framework of 30 cm', $this->saysBecause($task, 'The wish cannot be met'));
@@ -63,19 +63,19 @@ final class AmountRulesTest extends TestCase
 
     public function test_without_a_wish_the_usual_height_is_cut(): void
     {
-        $cut = $this->amount($this->task(Plant::of('b', 'butterfly-bush'), 'spring-cut'), 'cut height');
+        $cut = $this->amount($this->task(new Plant('b', 'butterfly-bush'), 'spring-cut'), 'cut height');
         self::assertSame([300, 300, 300], [$cut->min, $cut->target, $cut->max]);
     }
 
     public function test_a_plant_below_the_cut_is_only_tipped(): void
     {
-        $task = $this->task(Plant::of('s', 'sweet-pepperbush', heightMm: 400, floweringHeightMm: 1500), 'height-cut');
+        $task = $this->task(new Plant('s', 'sweet-pepperbush', heightMm: 400, floweringHeightMm: 1500), 'height-cut');
         self::assertStringContainsString('below the cut', $this->saysBecause($task, 'Shorter than the cut'));
     }
 
     public function test_stems_to_keep_says_how_many_go(): void
     {
-        $task = $this->task(Plant::of('c', 'crape-myrtle', stems: StemCount::of(10, 0)), 'winter-structure');
+        $task = $this->task(new Plant('c', 'crape-myrtle', stems: StemCount::of(10, 0)), 'winter-structure');
         $out = $this->amount($task, 'trunks to take out');
         // Six too many; a quarter of the crown may go in a year (ANSI A300, pre-2017 text, from memory): two of ten trunks.
         self::assertSame([2, 2, 2], [$out->min, $out->target, $out->max]);
@@ -84,15 +84,15 @@ final class AmountRulesTest extends TestCase
 
     public function test_few_stems_stay_whole(): void
     {
-        $out = $this->amount($this->task(Plant::of('r', 'bush-rose', stems: StemCount::of(2, 1)), 'main-pruning'), 'stems to take out');
+        $out = $this->amount($this->task(new Plant('r', 'bush-rose', stems: StemCount::of(2, 1)), 'main-pruning'), 'stems to take out');
         self::assertSame([0, 0, 0], [$out->min, $out->target, $out->max]);
     }
 
     public function test_legs_are_cleared_no_higher_than_a_third(): void
     {
-        $clear = $this->amount($this->task(Plant::of('c', 'crape-myrtle', heightMm: 3000), 'winter-structure'), 'clear stem');
+        $clear = $this->amount($this->task(new Plant('c', 'crape-myrtle', heightMm: 3000), 'winter-structure'), 'clear stem');
         self::assertSame(1000, $clear->max);
-        $clear = $this->amount($this->task(Plant::of('c', 'crape-myrtle', heightMm: 5000), 'winter-structure'), 'clear stem');
+        $clear = $this->amount($this->task(new Plant('c', 'crape-myrtle', heightMm: 5000), 'winter-structure'), 'clear stem');
         self::assertSame([1200, 1500], [$clear->min, $clear->max]);
     }
 
@@ -110,10 +110,10 @@ final class AmountRulesTest extends TestCase
 
     public function test_a_light_arc_takes_a_third_of_the_height_it_has(): void
     {
-        $plant = Plant::of('r', 'bush-rose', heightMm: 900);
+        $plant = new Plant('r', 'bush-rose', heightMm: 900);
         $after = $this->amount($this->task($plant, 'main-pruning', firm: ['bush-rose-severity' => 'light-arc']), 'height after the cut');
         self::assertSame(603, $after->target);
-        $unmeasured = $this->task(Plant::of('r', 'bush-rose'), 'main-pruning', firm: ['bush-rose-severity' => 'light-arc']);
+        $unmeasured = $this->task(new Plant('r', 'bush-rose'), 'main-pruning', firm: ['bush-rose-severity' => 'light-arc']);
         self::assertSame(33, $this->amount($unmeasured, 'share of the height to take off')->target);
     }
 

@@ -116,11 +116,11 @@ final class SeasonTest extends TestCase
     public function test_a_moved_window_says_by_how_much_and_from_what(): void
     {
         $years = SiteYears::of(Sites::southernEngland(), [2027 => SeasonSeen::of(Shift::of(-10, ['forsythia bloom on 3 March, 10 days early', 'lilac bloom on 19 April, 10 days early']))]);
-        $task = Prescriber::with(TestBook::read())->prescribe(Plant::of('l', 'lilac'), $years->season(2027), $this->practice())->task('after-flowering');
+        $task = Prescriber::with(TestBook::read())->prescribe(new Plant('l', 'lilac'), $years->season(2027), $this->practice())->task('after-flowering');
         self::assertNotNull($task);
         self::assertSame('2027-05-10', (string) $task->window->bestFrom);
         self::assertStringContainsString('best from 10 May to 21 June instead of 20 May to 1 July', $this->saysBecause($task, 'Moved by this season'));
-        $unmoved = Prescriber::with(TestBook::read())->prescribe(Plant::of('l', 'lilac'), $years->season(2028), $this->practice())->task('after-flowering');
+        $unmoved = Prescriber::with(TestBook::read())->prescribe(new Plant('l', 'lilac'), $years->season(2028), $this->practice())->task('after-flowering');
         self::assertNotNull($unmoved);
         self::assertNotContains('Moved by this season', array_map(static fn ($reason): string => $reason->rule, $unmoved->reasons));
     }
@@ -139,7 +139,7 @@ final class SeasonTest extends TestCase
     public function test_an_early_autumn_brings_the_late_season_stop_forward(): void
     {
         $seen = SeasonSeen::of(Shift::none(), Shift::of(-14, ['apple leaf fall on 29 October, 14 days early', 'lilac leaf fall on 29 October, 14 days early']));
-        $state = fn (SiteYears $years): DayState => CutOn::with(TestBook::read())->judge(Plant::of('f', 'forsythia'), $years, $this->day('2027-09-01'), $this->practice())->state;
+        $state = fn (SiteYears $years): DayState => CutOn::with(TestBook::read())->judge(new Plant('f', 'forsythia'), $years, $this->day('2027-09-01'), $this->practice())->state;
         self::assertSame(DayState::AtACost, $state(SiteYears::of(Sites::southernEngland())));
         self::assertSame(DayState::Closed, $state(SiteYears::of(Sites::southernEngland(), [2027 => $seen])));
     }
@@ -147,7 +147,7 @@ final class SeasonTest extends TestCase
     public function test_what_hangs_on_midwinter_does_not_move(): void
     {
         $early = SiteYear::of(Sites::southernEngland(), 2027, SeasonSeen::of(Shift::of(-12, ['a', 'b'])));
-        $task = Prescriber::with(TestBook::read())->prescribe(Plant::of('r', 'bush-rose'), $early, $this->practice())->task('main-pruning');
+        $task = Prescriber::with(TestBook::read())->prescribe(new Plant('r', 'bush-rose'), $early, $this->practice())->task('main-pruning');
         self::assertSame('2027-02-15', (string) $task?->window->bestFrom);
     }
 

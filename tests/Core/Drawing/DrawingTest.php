@@ -84,7 +84,7 @@ final class DrawingTest extends TestCase
     public function test_the_ring_draws_the_days_outside_the_windows(): void
     {
         $span = Span::of($this->day('2027-01-01'), $this->day('2027-12-31'));
-        $days = CutOn::with(TestBook::read())->through(Plant::of('p', 'forsythia'), SiteYears::of(Sites::southernEngland()), $span, $this->practice());
+        $days = CutOn::with(TestBook::read())->through(new Plant('p', 'forsythia'), SiteYears::of(Sites::southernEngland()), $span, $this->practice());
         $sectors = Ring::of($this->year('forsythia'), $days)->sectors;
         $closed = array_values(array_filter($sectors, static fn (Sector $sector): bool => $sector->kind === 'closed'));
         self::assertCount(1, $closed);
@@ -134,7 +134,7 @@ final class DrawingTest extends TestCase
 
     private function year(string $kind): PlantYear
     {
-        return PlantYear::gather(TestBook::read(), Plant::of('p', $kind), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2027-02-20'),
+        return PlantYear::gather(TestBook::read(), new Plant('p', $kind), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2027-02-20'),
             Span::of($this->day('2027-01-01'), $this->day('2027-12-31')), [$this->day('2027-02-10')]);
     }
 }

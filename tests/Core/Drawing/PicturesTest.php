@@ -28,7 +28,7 @@ final class PicturesTest extends TestCase
 
     public function test_the_elevation_is_to_scale_and_cut_where_it_is_prescribed(): void
     {
-        $e = $this->elevation(Plant::of('p', 'bluebeard', heightMm: 950, spreadMm: 800, floweringHeightMm: 1100), 'spring-cut');
+        $e = $this->elevation(new Plant('p', 'bluebeard', heightMm: 950, spreadMm: 800, floweringHeightMm: 1100), 'spring-cut');
         self::assertSame(350, $e->cutMm);
         self::assertSame(1100, $e->flowersMm);
         self::assertEqualsWithDelta(950, max([0, ...array_column($e->ghost, 'y')]), 1);
@@ -46,14 +46,14 @@ final class PicturesTest extends TestCase
 
     public function test_another_cut_height_moves_line_and_flowers_together(): void
     {
-        $plant = Plant::of('p', 'bluebeard', heightMm: 950, floweringHeightMm: 1100);
+        $plant = new Plant('p', 'bluebeard', heightMm: 950, floweringHeightMm: 1100);
         $e = Elevation::of($plant, TestBook::read()->kind('bluebeard'), $this->task($plant, 'spring-cut'), 450);
         self::assertSame([450, 1200], [$e->cutMm, $e->flowersMm]);
     }
 
     public function test_stems_that_go_are_numbered_and_leave_at_the_base(): void
     {
-        $e = $this->elevation(Plant::of('p', 'forsythia', heightMm: 2300, stems: StemCount::of(9, 3)), 'after-flowering');
+        $e = $this->elevation(new Plant('p', 'forsythia', heightMm: 2300, stems: StemCount::of(9, 3)), 'after-flowering');
         $going = array_filter($e->stems, static fn (array $stem): bool => $stem['kind'] === 'cut');
         self::assertCount(3, $going);
         $orders = array_column($going, 'order');
@@ -67,14 +67,14 @@ final class PicturesTest extends TestCase
 
     public function test_a_cleared_stem_has_its_line(): void
     {
-        $e = $this->elevation(Plant::of('p', 'lime', heightMm: 6000, aim: 'clear-stem'), 'winter-structure');
+        $e = $this->elevation(new Plant('p', 'lime', heightMm: 6000, aim: 'clear-stem'), 'winter-structure');
         self::assertSame(1900, $e->clearMm);
         self::assertEqualsWithDelta(1900, min([9999, ...array_column($e->ghost, 'y')]), 1, 'the crown begins there');
     }
 
     public function test_a_wall_has_its_wires_arms_laterals_and_buds(): void
     {
-        $plant = Plant::of('p', 'wisteria', heightMm: 3000, spreadMm: 4000, form: 'wall');
+        $plant = new Plant('p', 'wisteria', heightMm: 3000, spreadMm: 4000, form: 'wall');
         $kind = TestBook::read()->kind('wisteria');
         self::assertTrue(Wall::isOn($plant, $kind));
         $wall = Wall::of($plant, $kind, $this->task($plant, 'winter-pass'), TestBook::read()->figures);
@@ -84,12 +84,12 @@ final class PicturesTest extends TestCase
             self::assertCount(2, $lateral['buds']);
             self::assertLessThanOrEqual(4000 + 200, $lateral['x2']);
         }
-        self::assertFalse(Wall::isOn(Plant::of('p', 'lilac'), TestBook::read()->kind('lilac')));
+        self::assertFalse(Wall::isOn(new Plant('p', 'lilac'), TestBook::read()->kind('lilac')));
     }
 
     public function test_a_climbing_rose_is_a_fan_of_its_mains(): void
     {
-        $plant = Plant::of('p', 'climbing-rose', heightMm: 2800, form: 'trellis');
+        $plant = new Plant('p', 'climbing-rose', heightMm: 2800, form: 'trellis');
         $wall = Wall::of($plant, TestBook::read()->kind('climbing-rose'), $this->task($plant, 'prune-and-train'), TestBook::read()->figures);
         self::assertCount(5, $wall->mains);
         // A tie about every 45 cm of each main.
@@ -98,8 +98,8 @@ final class PicturesTest extends TestCase
 
     public function test_a_fan_has_ribs_and_a_cordon_one_stem_aslant(): void
     {
-        $wall = fn (string $kind, string $form, string $task): Wall => Wall::of(Plant::of('p', $kind, heightMm: 2200, spreadMm: 3000, form: $form), TestBook::read()->kind($kind),
-            $this->task(Plant::of('p', $kind, heightMm: 2200, spreadMm: 3000, form: $form), $task), TestBook::read()->figures);
+        $wall = fn (string $kind, string $form, string $task): Wall => Wall::of(new Plant('p', $kind, heightMm: 2200, spreadMm: 3000, form: $form), TestBook::read()->kind($kind),
+            $this->task(new Plant('p', $kind, heightMm: 2200, spreadMm: 3000, form: $form), $task), TestBook::read()->figures);
         self::assertCount(8, $wall('sour-cherry', 'fan', 'after-cropping')->mains);
         $cordon = $wall('apple-espalier', 'cordon', 'summer-pass')->mains;
         self::assertCount(1, $cordon);
@@ -109,7 +109,7 @@ final class PicturesTest extends TestCase
 
     public function test_a_vines_arm_shows_both_passes_and_the_insurance(): void
     {
-        $plant = Plant::of('p', 'grape-vine');
+        $plant = new Plant('p', 'grape-vine');
         $arm = VineArm::of($this->task($plant, 'rough-pass'), $this->task($plant, 'final-pass'));
         self::assertSame([7, 3], [$arm->roughNodes, $arm->finalNodes]);
         self::assertCount(14, $arm->canes, 'seven places, a cane and a spare at each');

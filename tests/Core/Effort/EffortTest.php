@@ -22,15 +22,15 @@ final class EffortTest extends TestCase
 
     public function test_the_rate_counts_height_stems_number_and_run(): void
     {
-        self::assertSame(26, $this->minutes(Plant::of('p', 'forsythia', heightMm: 2000)));
-        self::assertSame(31, $this->minutes(Plant::of('p', 'forsythia', heightMm: 2000, stems: StemCount::of(6, 4))));
-        self::assertSame(78, $this->minutes(Plant::of('p', 'forsythia', heightMm: 2000, count: 3)));
-        self::assertSame(66, $this->minutes(Plant::of('p', 'forsythia', heightMm: 2000, runMm: 10000)));
+        self::assertSame(26, $this->minutes(new Plant('p', 'forsythia', heightMm: 2000)));
+        self::assertSame(31, $this->minutes(new Plant('p', 'forsythia', heightMm: 2000, stems: StemCount::of(6, 4))));
+        self::assertSame(78, $this->minutes(new Plant('p', 'forsythia', heightMm: 2000, count: 3)));
+        self::assertSame(66, $this->minutes(new Plant('p', 'forsythia', heightMm: 2000, runMm: 10000)));
     }
 
     public function test_an_unmeasured_plant_counts_as_its_kinds_usual_size_and_says_so(): void
     {
-        $effort = $this->rule()->minutes(Plant::of('p', 'forsythia'), TestBook::read()->kind('forsythia'), 'x', 1);
+        $effort = $this->rule()->minutes(new Plant('p', 'forsythia'), TestBook::read()->kind('forsythia'), 'x', 1);
         // The plant book gives forsythia 2.1 m.
         self::assertSame(27, $effort->minutes);
         self::assertStringContainsString('typical, not measured', $effort->reason->because);
@@ -38,7 +38,7 @@ final class EffortTest extends TestCase
 
     public function test_a_missed_pass_multiplies_it(): void
     {
-        self::assertSame(78, $this->minutes(Plant::of('p', 'forsythia', heightMm: 2000), factor: 3));
+        self::assertSame(78, $this->minutes(new Plant('p', 'forsythia', heightMm: 2000), factor: 3));
     }
 
     public function test_one_logged_visit_weighs_a_third_and_many_win(): void
@@ -50,7 +50,7 @@ final class EffortTest extends TestCase
     public function test_work_not_done_half_done_or_of_another_task_teaches_nothing(): void
     {
         $line = static fn (string $task, Outcome $outcome, ?int $minutes): LoggedWork => LoggedWork::of($task, 2026, Day::parse('2026-04-20'), $outcome, $minutes);
-        $plant = Plant::of('p', 'forsythia', heightMm: 2000, history: [
+        $plant = new Plant('p', 'forsythia', heightMm: 2000, history: [
             $line('x', Outcome::NotDone, null), $line('x', Outcome::Partly, 90), $line('y', Outcome::Done, 90), $line('x', Outcome::Done, null),
         ]);
         self::assertSame(26, $this->minutes($plant));
@@ -59,7 +59,7 @@ final class EffortTest extends TestCase
     public function test_nothing_takes_no_time_at_all(): void
     {
         $none = new EffortRule(EffortRates::fromEntry(Entry::of([])));
-        self::assertSame(1, $none->minutes(Plant::of('p', 'forsythia', heightMm: 100), TestBook::read()->kind('forsythia'), 'x', 1)->minutes);
+        self::assertSame(1, $none->minutes(new Plant('p', 'forsythia', heightMm: 100), TestBook::read()->kind('forsythia'), 'x', 1)->minutes);
     }
 
     private function logged(int ...$minutes): Plant
@@ -69,7 +69,7 @@ final class EffortTest extends TestCase
             $history[] = LoggedWork::of('x', 2026 - (int) $index, Day::of(2026 - (int) $index, 4, 20), Outcome::Done, $each);
         }
 
-        return Plant::of('p', 'forsythia', heightMm: 2000, history: $history);
+        return new Plant('p', 'forsythia', heightMm: 2000, history: $history);
     }
 
     private function minutes(Plant $plant, float $factor = 1): int

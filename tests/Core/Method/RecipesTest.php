@@ -73,50 +73,50 @@ final class RecipesTest extends TestCase
     public static function plants(): array
     {
         return [
-            'a neglected lilac' => [Plant::of('p', 'lilac', stems: StemCount::of(9, 4), aim: 'renewal'), 'after-flowering', 'renovate', ['Take out 3 of the 9 old stems at the base this year', 'Leave the 4 stems of young wood']],
-            'a lime to be walked under' => [Plant::of('p', 'lime', heightMm: 6000, aim: 'clear-stem'), 'winter-structure', 'clear-the-stem', ['Clear the stem to 1.8 m to 2 m', 'in three cuts']],
-            'a lopped lime' => [Plant::of('p', 'lime', heightMm: 4800, aim: 'renewal'), 'winter-structure', 'restore-lopped', ['keep the best one or two shoots', 'Shorten the stub', 'keep one leader']],
-            'a willow for its stems' => [Plant::of('p', 'willow', form: 'multi-stem'), 'stooling', 'stool', ['to 5 cm to 8 cm above the low framework']],
-            'a vine by weight' => [Plant::of('p', 'grape-vine', aim: 'fruit', practice: ['vine-system' => 'cane'], pruningsG: 1361), 'final-pass', 'balanced', ['Keep 60 buds in all']],
-            'a variegated holly' => [Plant::of('p', 'holly'), 'trace-out', 'trace-out', ['Trace each to its origin']],
-            'a vine with dead buds' => [Plant::of('p', 'grape-vine', budMortalityPercent: 50), 'final-pass', 'vine-spur', ['Cut each chosen cane to 6 nodes']],
+            'a neglected lilac' => [new Plant('p', 'lilac', stems: StemCount::of(9, 4), aim: 'renewal'), 'after-flowering', 'renovate', ['Take out 3 of the 9 old stems at the base this year', 'Leave the 4 stems of young wood']],
+            'a lime to be walked under' => [new Plant('p', 'lime', heightMm: 6000, aim: 'clear-stem'), 'winter-structure', 'clear-the-stem', ['Clear the stem to 1.8 m to 2 m', 'in three cuts']],
+            'a lopped lime' => [new Plant('p', 'lime', heightMm: 4800, aim: 'renewal'), 'winter-structure', 'restore-lopped', ['keep the best one or two shoots', 'Shorten the stub', 'keep one leader']],
+            'a willow for its stems' => [new Plant('p', 'willow', form: 'multi-stem'), 'stooling', 'stool', ['to 5 cm to 8 cm above the low framework']],
+            'a vine by weight' => [new Plant('p', 'grape-vine', aim: 'fruit', practice: ['vine-system' => 'cane'], pruningsG: 1361), 'final-pass', 'balanced', ['Keep 60 buds in all']],
+            'a variegated holly' => [new Plant('p', 'holly'), 'trace-out', 'trace-out', ['Trace each to its origin']],
+            'a vine with dead buds' => [new Plant('p', 'grape-vine', budMortalityPercent: 50), 'final-pass', 'vine-spur', ['Cut each chosen cane to 6 nodes']],
             // RHS, Raspberries, autumn-fruiting (from memory): all canes to ground level in February.
-            'autumn raspberries' => [Plant::of('p', 'raspberry-autumn'), 'all-canes', 'canes-down', ['Cut every cane at the ground, leaving no stub']],
+            'autumn raspberries' => [new Plant('p', 'raspberry-autumn'), 'all-canes', 'canes-down', ['Cut every cane at the ground, leaving no stub']],
             // RHS, Grasses (from memory): evergreen grasses are combed, not cut down.
-            'an evergreen grass' => [Plant::of('p', 'feather-grass'), 'comb-out', 'comb', ['Comb the clump through', 'Do not cut it down']],
+            'an evergreen grass' => [new Plant('p', 'feather-grass'), 'comb-out', 'comb', ['Comb the clump through', 'Do not cut it down']],
             // RHS, Lavender (from memory): trimmed after flowering, never into bare wood.
-            'lavender' => [Plant::of('p', 'lavender'), 'after-flowering', 'green-trim', ['2 cm to 5 cm of green', 'never into bare wood']],
+            'lavender' => [new Plant('p', 'lavender'), 'after-flowering', 'green-trim', ['2 cm to 5 cm of green', 'never into bare wood']],
             // RHS, Clematis, group 3 (from memory): to the lowest strong pairs of buds.
-            'a late clematis' => [Plant::of('p', 'late-clematis'), 'late-winter', 'cut-low', ['Cut every stem at 15 cm to 45 cm']],
+            'a late clematis' => [new Plant('p', 'late-clematis'), 'late-winter', 'cut-low', ['Cut every stem at 15 cm to 45 cm']],
             // RHS, Apples and pears: restricted forms, winter (from memory): congested spur systems are thinned.
-            'a trained apple in winter' => [Plant::of('p', 'apple-espalier'), 'winter-pass', 'thin-spurs', ['thin crowded spur systems', 'up to 25 %']],
+            'a trained apple in winter' => [new Plant('p', 'apple-espalier'), 'winter-pass', 'thin-spurs', ['thin crowded spur systems', 'up to 25 %']],
             // RHS, Hedges: renovation (from memory): one side in one year, the other the next.
-            'an overgrown beech hedge' => [Plant::of('p', 'beech-hedge', heightMm: 2400, runMm: 9000, aim: 'renewal'), 'reset', 'hedge-reset', ['one face back to its stems', 'leave the other face']],
-            'an abelia nobody has measured' => [Plant::of('p', 'abelia'), 'spring-shortening', 'light-arc', ['by 33 % of its height', 'measure it first']],
+            'an overgrown beech hedge' => [new Plant('p', 'beech-hedge', heightMm: 2400, runMm: 9000, aim: 'renewal'), 'reset', 'hedge-reset', ['one face back to its stems', 'leave the other face']],
+            'an abelia nobody has measured' => [new Plant('p', 'abelia'), 'spring-shortening', 'light-arc', ['by 33 % of its height', 'measure it first']],
         ];
     }
 
     public function test_all_fruited_canes_go_and_the_new_ones_are_thinned_to_their_number(): void
     {
         // RHS, Raspberries, summer-fruiting (from memory): fruited canes to the ground, six to eight new ones kept.
-        $task = $this->task(Plant::of('p', 'raspberry-summer', stems: StemCount::of(7, 12)), 'fruited-canes');
+        $task = $this->task(new Plant('p', 'raspberry-summer', stems: StemCount::of(7, 12)), 'fruited-canes');
         self::assertSame(11, $task->amount('canes to take out')?->target, '7 that have fruited and 4 of 12 new ones');
         self::assertStringContainsString('take every one of them out at the base', implode(' ', $task->steps));
-        $few = $this->task(Plant::of('p', 'raspberry-summer', stems: StemCount::of(7, 3)), 'fruited-canes');
+        $few = $this->task(new Plant('p', 'raspberry-summer', stems: StemCount::of(7, 3)), 'fruited-canes');
         self::assertSame([7, 7, 7], [$few->amount('canes to take out')?->min, $few->amount('canes to take out')?->target, $few->amount('canes to take out')?->max]);
     }
 
     public function test_a_willow_that_is_a_tree_is_not_stooled(): void
     {
-        self::assertNull($this->prescribe(Plant::of('p', 'willow'))->task('stooling'));
-        self::assertNotNull($this->prescribe(Plant::of('p', 'willow'))->task('winter-structure'));
-        self::assertNull($this->prescribe(Plant::of('p', 'willow', form: 'multi-stem'))->task('winter-structure'));
+        self::assertNull($this->prescribe(new Plant('p', 'willow'))->task('stooling'));
+        self::assertNotNull($this->prescribe(new Plant('p', 'willow'))->task('winter-structure'));
+        self::assertNull($this->prescribe(new Plant('p', 'willow', form: 'multi-stem'))->task('winter-structure'));
     }
 
     public function test_no_task_of_the_book_lacks_a_kit(): void
     {
         foreach (TestBook::read()->all() as $kind) {
-            foreach ($this->prescribe(Plant::of('p', $kind->id, heightMm: min(4500, $kind->typicalHeightMm)))->tasks as $task) {
+            foreach ($this->prescribe(new Plant('p', $kind->id, heightMm: min(4500, $kind->typicalHeightMm)))->tasks as $task) {
                 self::assertContains('eye protection', $task->kit->gear, $kind->id);
                 self::assertGreaterThanOrEqual(1, $task->kit->people);
                 self::assertGreaterThanOrEqual(0, $task->kit->debrisLitres);

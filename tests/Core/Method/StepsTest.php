@@ -104,10 +104,10 @@ final class StepsTest extends TestCase
         return Steps::for(
             TestBook::read()->recipes->get($recipe),
             $this->rule($recipe, $own),
-            Plant::of('p', 'forsythia', stems: $stems),
+            new Plant('p', 'forsythia', stems: $stems),
             Circumstances::of(WinterClass::Cool, Practice::of([]), null, null, $aim, $grafted, $traits),
             $amounts,
-            $missed,
+            $missed === null ? [] : [$missed],
         );
     }
 

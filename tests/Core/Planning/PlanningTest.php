@@ -82,22 +82,22 @@ final class PlanningTest extends TestCase
 
     public function test_the_agenda_reaches_over_the_turn_of_the_season(): void
     {
-        $due = Agenda::with(TestBook::read())->around(Plant::of('v', 'grape-vine'), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2026-12-10'));
+        $due = Agenda::with(TestBook::read())->around(new Plant('v', 'grape-vine'), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2026-12-10'));
         self::assertSame(['rough-pass'], array_map(static fn (DueTask $each): string => $each->task->key, $due));
         self::assertSame(2027, $due[0]->task->season);
     }
 
     public function test_a_window_over_before_planting_is_not_the_plants_own(): void
     {
-        $new = Plant::of('f', 'panicle-hydrangea', planted: $this->day('2027-05-20'));
+        $new = new Plant('f', 'panicle-hydrangea', planted: $this->day('2027-05-20'));
         $due = Agenda::with(TestBook::read())->around($new, SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2027-05-20'));
         self::assertSame([], $due);
     }
 
     public function test_work_goes_bed_by_bed_and_diseased_plants_come_last(): void
     {
-        $trim = $this->task(Plant::of('x', 'box-hedge'), 'first-trim');
-        $heads = $this->task(Plant::of('x', 'bush-rose'), 'dead-heading');
+        $trim = $this->task(new Plant('x', 'box-hedge'), 'first-trim');
+        $heads = $this->task(new Plant('x', 'bush-rose'), 'dead-heading');
         $order = OrderOfWork::of([
             Job::of('sick', 'A', $trim, true), Job::of('2', 'B', $heads, false), Job::of('2', 'B', $trim, false), Job::of('1', 'A', $trim, false),
         ]);
@@ -111,7 +111,7 @@ final class PlanningTest extends TestCase
     {
         $log = $logged === null ? null : LoggedWork::of('winter-pass', 2027, $this->day('2027-01-20'), $logged, 40);
 
-        return DueTask::of($this->task(Plant::of('w', 'wisteria'), 'winter-pass')->timed(), $log, $this->day($today));
+        return DueTask::of($this->task(new Plant('w', 'wisteria'), 'winter-pass')->timed(), $log, $this->day($today));
     }
 
     private function window(string ...$days): Window

@@ -51,7 +51,7 @@ final class PlantYearTest extends TestCase
 
     public function test_a_stretch_keeps_its_bloom_and_closures_and_visits(): void
     {
-        $cherry = PlantYear::gather(TestBook::read(), Plant::of('p', 'sour-cherry'), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2027-02-01'),
+        $cherry = PlantYear::gather(TestBook::read(), new Plant('p', 'sour-cherry'), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2027-02-01'),
             Span::of($this->day('2027-01-01'), $this->day('2027-12-31')), [$this->day('2027-01-20'), $this->day('2027-08-02')]);
         $january = $cherry->within(Span::of($this->day('2027-01-01'), $this->day('2027-01-31')));
         self::assertCount(1, $january->closed);
@@ -65,7 +65,7 @@ final class PlantYearTest extends TestCase
     {
         $history = $done ? [LoggedWork::of('winter-pass', 2027, $this->day('2027-01-20'), Outcome::Done, 50)] : [];
 
-        return PlantYear::gather(TestBook::read(), Plant::of('p', 'wisteria', history: $history), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day($today),
+        return PlantYear::gather(TestBook::read(), new Plant('p', 'wisteria', history: $history), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day($today),
             Span::of($this->day('2027-01-01'), $this->day('2027-12-31')), []);
     }
 }

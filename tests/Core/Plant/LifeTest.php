@@ -77,7 +77,7 @@ final class LifeTest extends TestCase
 
     public function test_a_height_is_cut_and_grows_again_no_taller_than_its_kind(): void
     {
-        $shrub = static fn (LoggedWork ...$history): Plant => Plant::of('p', 'lilac', heightMm: 2000, heightOn: self::day('2024-02-01'), history: array_values($history));
+        $shrub = static fn (LoggedWork ...$history): Plant => new Plant('p', 'lilac', heightMm: 2000, heightOn: self::day('2024-02-01'), history: array_values($history));
         $later = $shrub()->on(self::day('2027-02-01'), Hemisphere::North, self::growing());
         self::assertSame(2500, $later->heightMm, 'three winters of 300 mm, but no taller than 2.5 m');
         self::assertSame('2 m measured on 1 February 2024, and 50 cm grown since', $later->carriedFrom['height']);
@@ -90,13 +90,13 @@ final class LifeTest extends TestCase
 
     public function test_what_nobody_dated_is_taken_as_it_stands(): void
     {
-        $plant = Plant::of('p', 'lilac', heightMm: 2000, stems: StemCount::of(9, 4), history: [self::log('2026-02-10', new Taken(old: 3, heightMm: 500))]);
+        $plant = new Plant('p', 'lilac', heightMm: 2000, stems: StemCount::of(9, 4), history: [self::log('2026-02-10', new Taken(old: 3, heightMm: 500))]);
         self::assertSame($plant, $plant->on(self::day('2027-02-01'), Hemisphere::North, self::growing()));
     }
 
     private function counted(string $on, LoggedWork ...$history): Plant
     {
-        return Plant::of('p', 'lilac', stems: StemCount::of(9, 4), stemsOn: self::day($on), history: array_values($history));
+        return new Plant('p', 'lilac', stems: StemCount::of(9, 4), stemsOn: self::day($on), history: array_values($history));
     }
 
     private static function log(string $on, Taken $taken, Outcome $outcome = Outcome::Done): LoggedWork

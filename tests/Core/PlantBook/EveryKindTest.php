@@ -35,7 +35,7 @@ final class EveryKindTest extends TestCase
     public function test_every_kind_has_a_best_day_in_a_year(Site $site): void
     {
         foreach (TestBook::read()->all() as $kind) {
-            $prescription = $this->prescribe(Plant::of('p', $kind->id), $site);
+            $prescription = $this->prescribe(new Plant('p', $kind->id), $site);
             $days = 0;
             foreach ($prescription->tasks as $task) {
                 self::assertFalse($task->window->closes->isBefore($task->window->opens));
@@ -68,8 +68,8 @@ final class EveryKindTest extends TestCase
             ->then(function (int $index, int $start, int $later, string $winter) use ($kinds): void {
                 $kind = $kinds[$index];
                 $frost = static fn (int $days): string => gmdate('m-d', (int) gmmktime(0, 0, 0, 4, 1 + $days, 2027));
-                $early = $this->prescribe(Plant::of('p', $kind), self::site(50, $frost($start), '10-25', $winter));
-                $late = $this->prescribe(Plant::of('p', $kind), self::site(50, $frost($start + $later), '10-25', $winter));
+                $early = $this->prescribe(new Plant('p', $kind), self::site(50, $frost($start), '10-25', $winter));
+                $late = $this->prescribe(new Plant('p', $kind), self::site(50, $frost($start + $later), '10-25', $winter));
                 foreach ($early->tasks as $task) {
                     $other = $late->task($task->key);
                     self::assertNotNull($other);
@@ -84,7 +84,7 @@ final class EveryKindTest extends TestCase
     {
         $this->limitTo(200)->forAll(Generators::elements('forsythia', 'blackcurrant', 'rambling-rose', 'crape-myrtle', 'lilac'), Generators::choose(0, 40), Generators::choose(0, 40))
             ->then(function (string $kind, int $old, int $young): void {
-                foreach ($this->prescribe(Plant::of('p', $kind, stems: StemCount::of($old, $young)))->tasks as $task) {
+                foreach ($this->prescribe(new Plant('p', $kind, stems: StemCount::of($old, $young)))->tasks as $task) {
                     foreach ($task->amounts as $amount) {
                         self::assertTrue($amount->min <= $amount->target && $amount->target <= $amount->max, "$kind $amount->what");
                         if ($amount->what === 'old stems to take out') {
@@ -111,7 +111,7 @@ final class EveryKindTest extends TestCase
     public function test_kinds_that_do_not_break_from_bare_wood_warn_of_it(): void
     {
         foreach (['leyland-cypress', 'lawson-cypress', 'lavender', 'broom', 'california-lilac'] as $kind) {
-            $said = implode(' ', $this->prescribe(Plant::of('p', $kind))->tasks[0]->cautions);
+            $said = implode(' ', $this->prescribe(new Plant('p', $kind))->tasks[0]->cautions);
             self::assertStringContainsString('does not break again from bare brown wood', $said, $kind);
         }
     }
@@ -122,13 +122,13 @@ final class EveryKindTest extends TestCase
         $minnesota = Site::of(45, -93.3, 250, MonthDay::parse('05-05'), MonthDay::parse('10-05'), WinterClass::Cold);
         foreach (['oak' => '2027-07-20', 'elm' => '2027-08-20'] as $kind => $last) {
             foreach ([$minnesota, Sites::missouri()] as $site) {
-                $closed = $this->prescribe(Plant::of('t', $kind), $site)->closed[0];
+                $closed = $this->prescribe(new Plant('t', $kind), $site)->closed[0];
                 foreach (['2027-04-03', '2027-05-20', $last] as $day) {
                     self::assertTrue($closed->contains($this->day($day)), "$kind on $day");
                 }
                 self::assertFalse($closed->contains($this->day('2027-02-01')), $kind);
             }
-            self::assertSame([], $this->prescribe(Plant::of('t', $kind))->closed, "no beetle closes an $kind in England");
+            self::assertSame([], $this->prescribe(new Plant('t', $kind))->closed, "no beetle closes an $kind in England");
         }
     }
 
@@ -136,30 +136,30 @@ final class EveryKindTest extends TestCase
     public function test_stone_fruit_is_pruned_at_the_end_of_winter_where_silver_leaf_is_no_matter(): void
     {
         foreach (['plum', 'damson', 'sour-cherry'] as $kind) {
-            $here = $this->prescribe(Plant::of('p', $kind));
+            $here = $this->prescribe(new Plant('p', $kind));
             self::assertNull($here->task('late-dormant'), $kind);
             self::assertTrue($here->closed[0]->contains($this->day('2027-02-15')), $kind);
-            $inland = $this->prescribe(Plant::of('p', $kind), Sites::missouri());
+            $inland = $this->prescribe(new Plant('p', $kind), Sites::missouri());
             self::assertNotNull($inland->task('late-dormant'), $kind);
             self::assertSame([], $inland->closed, $kind);
         }
         // University of California (from memory): Eutypa enters apricots through cuts in the wet season.
         $california = Site::of(38.5, -121.7, 20, MonthDay::parse('02-20'), MonthDay::parse('12-01'), WinterClass::Cool);
-        self::assertTrue($this->prescribe(Plant::of('a', 'apricot'), $california)->closed[0]->contains($this->day('2027-01-15')));
+        self::assertTrue($this->prescribe(new Plant('a', 'apricot'), $california)->closed[0]->contains($this->day('2027-01-15')));
     }
 
     /** RHS, Fireblight (from memory): the hosts are not cut in bloom. */
     public function test_hosts_of_fire_blight_are_not_cut_in_bloom(): void
     {
         foreach (['apple', 'pear', 'quince', 'hawthorn-tree', 'rowan', 'whitebeam', 'crab-apple'] as $kind) {
-            self::assertStringContainsString('fire blight', $this->prescribe(Plant::of('p', $kind))->closed[0]->because, $kind);
+            self::assertStringContainsString('fire blight', $this->prescribe(new Plant('p', $kind))->closed[0]->because, $kind);
         }
     }
 
     /** RHS, Cytisus (from memory): into green wood after flowering, never into old wood. */
     public function test_broom_is_shortened_into_the_green_and_never_cut_to_the_base(): void
     {
-        $steps = implode(' ', $this->task(Plant::of('b', 'broom', stems: StemCount::of(6, 4)), 'after-flowering')->steps);
+        $steps = implode(' ', $this->task(new Plant('b', 'broom', stems: StemCount::of(6, 4)), 'after-flowering')->steps);
         self::assertStringContainsString('33 to 66 %, into wood that is still green', $steps);
         self::assertStringContainsString('Never to the base', $steps);
         self::assertStringNotContainsString('at the base, the oldest first', $steps);

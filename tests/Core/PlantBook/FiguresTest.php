@@ -78,7 +78,7 @@ final class FiguresTest extends TestCase
     #[DataProvider('facts')]
     public function test_facts_that_cannot_all_be_true_are_told(string $kind, ?string $aim, ?int $height, ?bool $grafted, array $told): void
     {
-        self::assertSame($told, array_keys(Contradictions::of(TestBook::read()->kind($kind), $aim, $height, $grafted)));
+        self::assertSame($told, array_keys(Contradictions::of(TestBook::read()->kind($kind), TestBook::read(), $aim, $height, $grafted)));
     }
 
     /** @return array<string, array{string, ?string, ?int, ?bool, list<string>}> */
@@ -88,7 +88,7 @@ final class FiguresTest extends TestCase
             'a male kiwi for fruit' => ['hardy-kiwi-male', 'fruit', null, null, ['aim']],
             'a male kiwi for its flowers' => ['hardy-kiwi-male', 'bloom', null, null, []],
             'a female one for fruit' => ['hardy-kiwi-female', 'fruit', null, null, []],
-            'a flowering height of a hedge grown for green' => ['yew', null, 1200, null, ['flowering_height']],
+            'a flowering height of a hedge grown for green' => ['yew', null, 1200, null, ['flowering_height_mm']],
             'a grafted raspberry' => ['raspberry-summer', 'fruit', null, true, ['grafted']],
             'a grafted rose' => ['bush-rose', 'bloom', 900, true, []],
         ];

@@ -62,7 +62,7 @@ final class InheritanceTest extends TestCase
         $this->expectExceptionMessage('a and b are both called "Dog rose"');
         $kind = static fn (string $id): string => "  - {id: $id, name: Dog rose, botanical: Rosa $id, habit: shrub, wood: old, about: x, tasks: [{key: t, name: T, methods: [{use: wait}], windows: [{opens: midwinter, best_from: midwinter, best_to: midwinter, closes: midwinter, because: x}]}]}\n";
         $real = dirname(__DIR__, 3).'/plant-book';
-        $this->book(['kinds/rose.yaml' => "kinds:\n".$kind('a').$kind('b'), 'figures.yaml' => (string) file_get_contents("$real/figures.yaml"), 'sources.yaml' => (string) file_get_contents("$real/sources.yaml"), 'recipes/wait.yaml' => "key: wait\nname: Wait\nrank: 1\nsteps: [{key: wait, says: Wait.}]\n", 'general.yaml' => "removal_caps: {by_habit: {shrub: {percent: 33}}}\n"])->readAll();
+        $this->book(['kinds/rose.yaml' => "kinds:\n".$kind('a').$kind('b'), 'figures.yaml' => (string) file_get_contents("$real/figures.yaml"), 'states.yaml' => (string) file_get_contents("$real/states.yaml"), 'sources.yaml' => (string) file_get_contents("$real/sources.yaml"), 'recipes/wait.yaml' => "key: wait\nname: Wait\nrank: 1\nsteps: [{key: wait, says: Wait.}]\n", 'general.yaml' => "removal_caps: {by_habit: {shrub: {percent: 33}}}\n"])->readAll();
     }
 
     public function test_a_changed_file_is_read_anew(): void

@@ -61,7 +61,7 @@ final class CutOnTest extends TestCase
     public function test_in_the_south_the_same_day_means_the_opposite(): void
     {
         $day = $this->day('2027-07-20');
-        $south = CutOn::with(TestBook::read())->judge(Plant::of('p', 'wisteria'), SiteYears::of(Sites::southernEnglandMirrored()), $day, $this->practice());
+        $south = CutOn::with(TestBook::read())->judge(new Plant('p', 'wisteria'), SiteYears::of(Sites::southernEnglandMirrored()), $day, $this->practice());
         self::assertSame('winter-pass', $south->tasks[0]->key);
         self::assertSame('summer-pass', $this->judge('wisteria', '2027-07-20')->tasks[0]->key);
     }
@@ -70,7 +70,7 @@ final class CutOnTest extends TestCase
     {
         $span = Span::of($this->day('2027-01-01'), $this->day('2027-12-31'));
         foreach (TestBook::read()->all() as $kind) {
-            $runs = CutOn::with(TestBook::read())->through(Plant::of('p', $kind->id), SiteYears::of(Sites::missouri()), $span, $this->practice());
+            $runs = CutOn::with(TestBook::read())->through(new Plant('p', $kind->id), SiteYears::of(Sites::missouri()), $span, $this->practice());
             $days = 0;
             foreach ($runs as $run) {
                 self::assertNotEmpty($run->reasons, "$kind->id on $run->from");
@@ -91,7 +91,7 @@ final class CutOnTest extends TestCase
                 continue;
             }
             $history = [LoggedWork::of('x', 2027, $this->day('2027-05-02'), Outcome::Done, 30, 40, true)];
-            $plant = Plant::of('p', $kind->id, planted: $index % 2 === 0 ? $this->day('2026-11-01') : null, history: $index % 3 === 0 ? $history : []);
+            $plant = new Plant('p', $kind->id, planted: $index % 2 === 0 ? $this->day('2026-11-01') : null, history: $index % 3 === 0 ? $history : []);
             $years = SiteYears::of(Sites::all()[$index % count(Sites::all())]);
             $span = Span::of($this->day('2027-01-15'), $this->day('2028-01-14'));
             $at = $span->from;
@@ -107,6 +107,6 @@ final class CutOnTest extends TestCase
 
     private function judge(string $kind, string $day): CutVerdict
     {
-        return CutOn::with(TestBook::read())->judge(Plant::of('p', $kind), SiteYears::of(Sites::southernEngland()), $this->day($day), $this->practice());
+        return CutOn::with(TestBook::read())->judge(new Plant('p', $kind), SiteYears::of(Sites::southernEngland()), $this->day($day), $this->practice());
     }
 }

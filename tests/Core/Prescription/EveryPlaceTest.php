@@ -38,7 +38,7 @@ final class EveryPlaceTest extends TestCase
         $years = SiteYears::of($site);
         $prescriber = Prescriber::with($book);
         foreach ($book->all() as $kind) {
-            $plant = Plant::of('p', $kind->id);
+            $plant = new Plant('p', $kind->id);
             foreach (self::DAYS as $on) {
                 $today = $this->day($on);
                 $span = Span::of($today->minus(45), $today->plus(319));

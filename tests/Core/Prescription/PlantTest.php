@@ -21,7 +21,7 @@ final class PlantTest extends TestCase
     #[DataProvider('plantings')]
     public function test_the_season_in_the_ground(string $planted, Site $site, int $season, int $year): void
     {
-        self::assertSame($year, Plant::of('p', 'wisteria', planted: Day::parse($planted))->yearInGround(SiteYear::of($site, $season)));
+        self::assertSame($year, (new Plant('p', 'wisteria', planted: Day::parse($planted)))->yearInGround(SiteYear::of($site, $season)));
     }
 
     /** @return array<string, array{string, Site, int, int}> */
@@ -44,7 +44,7 @@ final class PlantTest extends TestCase
     public function test_the_latest_line_of_the_record_counts(): void
     {
         $line = static fn (string $on, Outcome $outcome): LoggedWork => LoggedWork::of('winter-pass', 2027, Day::parse($on), $outcome, 30);
-        $plant = Plant::of('p', 'wisteria', history: [$line('2027-02-20', Outcome::Done), $line('2027-01-20', Outcome::NotDone)]);
+        $plant = new Plant('p', 'wisteria', history: [$line('2027-02-20', Outcome::Done), $line('2027-01-20', Outcome::NotDone)]);
         self::assertSame(Outcome::Done, $plant->logged('winter-pass', 2027)?->outcome);
         self::assertNull($plant->logged('winter-pass', 2026));
         self::assertNull($plant->logged('summer-pass', 2027));
@@ -65,9 +65,9 @@ final class PlantTest extends TestCase
     public static function impossible(): array
     {
         return [
-            'none of it' => [static fn () => Plant::of('p', 'wisteria', count: 0), 'at least one plant'],
-            'below the ground' => [static fn () => Plant::of('p', 'wisteria', heightMm: -1), 'cannot be negative'],
-            'a run below nothing' => [static fn () => Plant::of('p', 'wisteria', runMm: -1), 'cannot be negative'],
+            'none of it' => [static fn () => new Plant('p', 'wisteria', count: 0), 'at least one plant'],
+            'below the ground' => [static fn () => new Plant('p', 'wisteria', heightMm: -1), 'cannot be negative'],
+            'a run below nothing' => [static fn () => new Plant('p', 'wisteria', runMm: -1), 'cannot be negative'],
             'fewer than no stems' => [static fn () => StemCount::of(3, -1), 'fewer than no stems'],
         ];
     }

@@ -31,7 +31,7 @@ final class PrescriberTest extends TestCase
     #[DataProvider('kinds')]
     public function test_every_task_says_when_how_how_much_how_long_and_why(string $kind): void
     {
-        $tasks = $this->prescribe(Plant::of('p', $kind))->tasks;
+        $tasks = $this->prescribe(new Plant('p', $kind))->tasks;
         self::assertNotEmpty($tasks);
         foreach ($tasks as $task) {
             // How much is a number, or all of a thing, or none.
@@ -50,7 +50,7 @@ final class PrescriberTest extends TestCase
     public function test_windows_are_ordered_on_every_site_and_no_open_day_is_closed(string $kind): void
     {
         foreach (Sites::all() as $site) {
-            $prescription = $this->prescribe(Plant::of('p', $kind), $site);
+            $prescription = $this->prescribe(new Plant('p', $kind), $site);
             self::assertNotEmpty($prescription->tasks);
             foreach ($prescription->tasks as $task) {
                 $days = array_values($task->window->toArray());
@@ -69,8 +69,8 @@ final class PrescriberTest extends TestCase
     #[DataProvider('kinds')]
     public function test_the_southern_year_mirrors_the_northern(string $kind): void
     {
-        $north = $this->prescribe(Plant::of('p', $kind));
-        $south = $this->prescribe(Plant::of('p', $kind), Sites::southernEnglandMirrored());
+        $north = $this->prescribe(new Plant('p', $kind));
+        $south = $this->prescribe(new Plant('p', $kind), Sites::southernEnglandMirrored());
         self::assertCount(count($north->tasks), $south->tasks);
         foreach ($north->tasks as $task) {
             $other = $south->task($task->key);
@@ -84,7 +84,7 @@ final class PrescriberTest extends TestCase
     #[DataProvider('kinds')]
     public function test_a_new_plant_is_only_cleaned_in_its_first_year(string $kind): void
     {
-        $tasks = $this->prescribe(Plant::of('p', $kind, planted: $this->day('2027-03-12')))->tasks;
+        $tasks = $this->prescribe(new Plant('p', $kind, planted: $this->day('2027-03-12')))->tasks;
         self::assertCount(1, $tasks);
         self::assertMatchesRegularExpression('/Leave all healthy growth on|and nothing more/', implode(' ', $tasks[0]->steps));
     }
@@ -92,21 +92,21 @@ final class PrescriberTest extends TestCase
     public function test_autumn_planting_counts_to_the_coming_season(): void
     {
         $year = SiteYear::of(Sites::southernEngland(), 2027);
-        self::assertSame(1, Plant::of('p', 'wisteria', planted: $this->day('2026-11-10'))->yearInGround($year));
-        self::assertSame(2, Plant::of('p', 'wisteria', planted: $this->day('2026-05-10'))->yearInGround($year));
-        self::assertNull(Plant::of('p', 'wisteria')->yearInGround($year));
+        self::assertSame(1, (new Plant('p', 'wisteria', planted: $this->day('2026-11-10')))->yearInGround($year));
+        self::assertSame(2, (new Plant('p', 'wisteria', planted: $this->day('2026-05-10')))->yearInGround($year));
+        self::assertNull((new Plant('p', 'wisteria'))->yearInGround($year));
     }
 
     public function test_a_plant_of_the_future_is_told_and_not_guessed_away(): void
     {
         $this->expectException(Fault::class);
         $this->expectExceptionMessage('after season 2027 is over');
-        $this->prescribe(Plant::of('p', 'wisteria', planted: $this->day('2029-03-01')));
+        $this->prescribe(new Plant('p', 'wisteria', planted: $this->day('2029-03-01')));
     }
 
     public function test_a_young_climbing_rose_grows_through_its_phases(): void
     {
-        $rose = Plant::of('r', 'climbing-rose', planted: $this->day('2025-03-01'));
+        $rose = new Plant('r', 'climbing-rose', planted: $this->day('2025-03-01'));
         $second = $this->task($rose, 'prune-and-train', season: 2026);
         $third = $this->task($rose, 'prune-and-train', season: 2027);
         $fifth = $this->task($rose, 'prune-and-train', season: 2029);
@@ -120,9 +120,9 @@ final class PrescriberTest extends TestCase
     public function test_a_missed_summer_pass_makes_the_winter_one_three_times_as_long(): void
     {
         $history = static fn (Outcome $outcome): array => [LoggedWork::of('summer-pass', 2026, self::at('2026-07-20'), $outcome, null)];
-        $done = $this->task(Plant::of('w', 'wisteria', heightMm: 3200, history: $history(Outcome::Done)), 'winter-pass');
-        $missed = $this->task(Plant::of('w', 'wisteria', heightMm: 3200, history: $history(Outcome::NotDone)), 'winter-pass');
-        $partly = $this->task(Plant::of('w', 'wisteria', heightMm: 3200, history: $history(Outcome::Partly)), 'winter-pass');
+        $done = $this->task(new Plant('w', 'wisteria', heightMm: 3200, history: $history(Outcome::Done)), 'winter-pass');
+        $missed = $this->task(new Plant('w', 'wisteria', heightMm: 3200, history: $history(Outcome::NotDone)), 'winter-pass');
+        $partly = $this->task(new Plant('w', 'wisteria', heightMm: 3200, history: $history(Outcome::Partly)), 'winter-pass');
         self::assertEqualsWithDelta(3 * $done->minutes, $missed->minutes, 2);
         self::assertEqualsWithDelta(2 * $done->minutes, $partly->minutes, 2);
         self::assertStringContainsString('unwind last year', implode(' ', $missed->steps));
@@ -132,14 +132,14 @@ final class PrescriberTest extends TestCase
 
     public function test_an_empty_record_accuses_nobody(): void
     {
-        $task = $this->task(Plant::of('w', 'wisteria'), 'winter-pass');
+        $task = $this->task(new Plant('w', 'wisteria'), 'winter-pass');
         self::assertNotContains('Missed pass', array_column(array_map(static fn ($reason) => $reason->toArray(), $task->reasons), 'rule'));
     }
 
     public function test_minutes_are_drawn_towards_the_log(): void
     {
-        $rate = $this->task(Plant::of('f', 'forsythia', heightMm: 2000), 'after-flowering')->minutes;
-        $logged = Plant::of('f', 'forsythia', heightMm: 2000, history: [
+        $rate = $this->task(new Plant('f', 'forsythia', heightMm: 2000), 'after-flowering')->minutes;
+        $logged = new Plant('f', 'forsythia', heightMm: 2000, history: [
             LoggedWork::of('after-flowering', 2025, self::at('2025-04-20'), Outcome::Done, 100),
             LoggedWork::of('after-flowering', 2026, self::at('2026-04-20'), Outcome::Done, 100),
         ]);
@@ -149,12 +149,12 @@ final class PrescriberTest extends TestCase
 
     public function test_the_nearest_choice_of_school_is_in_force_and_says_who_chose(): void
     {
-        $plant = Plant::of('c', 'crape-myrtle', practice: ['crape-myrtle-height' => 'heading']);
+        $plant = new Plant('c', 'crape-myrtle', practice: ['crape-myrtle-height' => 'heading']);
         $headed = $this->task($plant, 'winter-structure', firm: ['crape-myrtle-height' => 'natural']);
         self::assertSame('heading', $headed->school());
         self::assertSame("Head back to last year's point", $headed->method);
         self::assertStringContainsString('chosen for this plant', $this->saysBecause($headed, 'School: Crape myrtle height'));
-        $natural = $this->task(Plant::of('c', 'crape-myrtle'), 'winter-structure');
+        $natural = $this->task(new Plant('c', 'crape-myrtle'), 'winter-structure');
         self::assertSame('natural', $natural->school());
         self::assertStringContainsString('default', $this->saysBecause($natural, 'School: Crape myrtle height'));
     }
@@ -162,41 +162,41 @@ final class PrescriberTest extends TestCase
     public function test_an_unknown_school_is_refused_with_the_ones_there_are(): void
     {
         $this->expectExceptionMessage('choose natural or heading');
-        $this->prescribe(Plant::of('c', 'crape-myrtle'), firm: ['crape-myrtle-height' => 'topping']);
+        $this->prescribe(new Plant('c', 'crape-myrtle'), firm: ['crape-myrtle-height' => 'topping']);
     }
 
     public function test_the_vines_passes_and_system_follow_the_practice(): void
     {
-        self::assertNotNull($this->prescribe(Plant::of('v', 'grape-vine'))->task('rough-pass'));
-        self::assertNull($this->prescribe(Plant::of('v', 'grape-vine'), firm: ['vine-passes' => 'one'])->task('rough-pass'));
-        self::assertSame('Cane-prune the vine', $this->task(Plant::of('v', 'grape-vine'), 'final-pass', firm: ['vine-system' => 'cane'])->method);
-        $early = $this->task(Plant::of('v', 'grape-vine'), 'final-pass', firm: ['vine-timing' => 'early']);
-        self::assertTrue($early->window->closes->isBefore($this->task(Plant::of('v', 'grape-vine'), 'final-pass')->window->opens));
+        self::assertNotNull($this->prescribe(new Plant('v', 'grape-vine'))->task('rough-pass'));
+        self::assertNull($this->prescribe(new Plant('v', 'grape-vine'), firm: ['vine-passes' => 'one'])->task('rough-pass'));
+        self::assertSame('Cane-prune the vine', $this->task(new Plant('v', 'grape-vine'), 'final-pass', firm: ['vine-system' => 'cane'])->method);
+        $early = $this->task(new Plant('v', 'grape-vine'), 'final-pass', firm: ['vine-timing' => 'early']);
+        self::assertTrue($early->window->closes->isBefore($this->task(new Plant('v', 'grape-vine'), 'final-pass')->window->opens));
     }
 
     public function test_roses_wait_for_forsythia_where_winters_are_cold(): void
     {
-        $cold = $this->task(Plant::of('r', 'bush-rose'), 'main-pruning', Sites::missouri());
+        $cold = $this->task(new Plant('r', 'bush-rose'), 'main-pruning', Sites::missouri());
         self::assertStringContainsString('forsythia', $this->saysBecause($cold, 'Window'));
-        $warm = $this->task(Plant::of('r', 'bush-rose'), 'main-pruning', Sites::frostless());
+        $warm = $this->task(new Plant('r', 'bush-rose'), 'main-pruning', Sites::frostless());
         self::assertStringContainsString('Strip the leaves', implode(' ', $warm->steps));
     }
 
     public function test_cautions_follow_kind_height_place_and_season(): void
     {
-        $rose = $this->task(Plant::of('r', 'climbing-rose', heightMm: 3000, hazards: ['power-line']), 'dead-heading');
+        $rose = $this->task(new Plant('r', 'climbing-rose', heightMm: 3000, hazards: ['power-line']), 'dead-heading');
         $all = implode(' ', $rose->cautions);
         self::assertStringContainsString('power line', $rose->cautions[0]);
         foreach (['Thorns', 'nests'] as $word) {
             self::assertStringContainsString($word, $all);
         }
-        $currant = $this->task(Plant::of('c', 'blackcurrant', heightMm: 1200), 'winter-renewal');
+        $currant = $this->task(new Plant('c', 'blackcurrant', heightMm: 1200), 'winter-renewal');
         self::assertCount(1, $currant->cautions, 'nests alone, since its window reaches into spring');
     }
 
     public function test_suckers_are_named_on_grafted_plants_only(): void
     {
-        $steps = fn (?bool $grafted): string => implode(' ', $this->task(Plant::of('r', 'bush-rose', grafted: $grafted), 'main-pruning')->steps);
+        $steps = fn (?bool $grafted): string => implode(' ', $this->task(new Plant('r', 'bush-rose', grafted: $grafted), 'main-pruning')->steps);
         self::assertStringContainsString('suckers', $steps(null));
         self::assertStringNotContainsString('suckers', $steps(false));
     }
@@ -218,7 +218,7 @@ final class PrescriberTest extends TestCase
 
     public function test_an_aim_no_task_takes_account_of_is_said(): void
     {
-        $says = fn (string $kind, string $aim): string => implode(' ', array_map(static fn ($reason): string => $reason->rule.': '.$reason->because, $this->prescribe(Plant::of('p', $kind, aim: $aim))->tasks[0]->reasons));
+        $says = fn (string $kind, string $aim): string => implode(' ', array_map(static fn ($reason): string => $reason->rule.': '.$reason->because, $this->prescribe(new Plant('p', $kind, aim: $aim))->tasks[0]->reasons));
         self::assertStringContainsString('Aim: the aim renewal changes nothing here: it answers hard cutting badly', $says('lavender', 'renewal'));
         self::assertStringContainsString('Aim: the aim clear stem changes nothing here', $says('forsythia', 'clear-stem'));
         self::assertStringNotContainsString('Aim:', $says('lilac', 'renewal'));
@@ -226,10 +226,10 @@ final class PrescriberTest extends TestCase
 
     public function test_a_foliage_shrub_grown_as_a_hedge_is_sheared_as_one(): void
     {
-        $hedge = $this->task(Plant::of('l', 'cherry-laurel', form: 'hedge', heightMm: 1800, runMm: 8000), 'shaping');
+        $hedge = $this->task(new Plant('l', 'cherry-laurel', form: 'hedge', heightMm: 1800, runMm: 8000), 'shaping');
         self::assertSame('shear', $hedge->methodKey);
-        self::assertGreaterThan($this->task(Plant::of('l', 'cherry-laurel', heightMm: 1800), 'shaping')->minutes, $hedge->minutes);
-        $standard = $this->task(Plant::of('h', 'holly', form: 'standard', heightMm: 2000), 'shaping');
+        self::assertGreaterThan($this->task(new Plant('l', 'cherry-laurel', heightMm: 1800), 'shaping')->minutes, $hedge->minutes);
+        $standard = $this->task(new Plant('h', 'holly', form: 'standard', heightMm: 2000), 'shaping');
         self::assertStringContainsString('Rub off every shoot on the stem', implode(' ', $standard->steps));
     }
 }

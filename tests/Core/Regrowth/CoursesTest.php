@@ -53,8 +53,8 @@ final class CoursesTest extends TestCase
     #[DataProvider('kinds')]
     public function test_no_course_of_any_kind_is_absurd(string $kind): void
     {
-        foreach ($this->prescribe(Plant::of('p', $kind, heightMm: 1500))->tasks as $task) {
-            foreach (Courses::with(TestBook::read())->of(Plant::of('p', $kind, heightMm: 1500), $task) as $course) {
+        foreach ($this->prescribe(new Plant('p', $kind, heightMm: 1500))->tasks as $task) {
+            foreach (Courses::with(TestBook::read())->of(new Plant('p', $kind, heightMm: 1500), $task) as $course) {
                 self::assertLessThanOrEqual(1500, $course->heightAfterMm);
                 self::assertGreaterThanOrEqual($course->heightAfterMm, $course->heightAtEndMm);
                 self::assertTrue($course->sharePercent >= 0 && $course->sharePercent <= 100 && $course->flowersLostPercent <= 100, "$kind $course->key");
@@ -73,7 +73,7 @@ final class CoursesTest extends TestCase
     /** @return array{Course, Course, Course} */
     private function courses(string $kind, string $task, int $height): array
     {
-        $plant = Plant::of('p', $kind, heightMm: $height);
+        $plant = new Plant('p', $kind, heightMm: $height);
         $courses = Courses::with(TestBook::read())->of($plant, $this->task($plant, $task));
         self::assertCount(3, $courses);
 

@@ -40,27 +40,27 @@ final class HandsOffTest extends TestCase
     public static function plants(): array
     {
         return [
-            'a 25 m oak' => [Plant::of('p', 'oak', heightMm: 25000), 'winter-structure', ['it is taller than 5 m', 'Ask a licensed arborist for: thin; live crown taken: up to 25 %; best', 'From the ground']],
-            'an oak nobody has measured' => [Plant::of('p', 'oak'), 'winter-structure', ['it grows taller than 5 m as a rule: measure it']],
-            'a lilac grown into thick wood' => [Plant::of('p', 'lilac', heightMm: 9000), 'after-flowering', ['it has wood thicker than 100 mm']],
-            'a wisteria under a line' => [Plant::of('p', 'wisteria', heightMm: 2000, hazards: ['power-line']), 'winter-pass', ['Leave it alone: a power line is near', 'Ask the utility or a qualified line-clearance arborist']],
+            'a 25 m oak' => [new Plant('p', 'oak', heightMm: 25000), 'winter-structure', ['it is taller than 5 m', 'Ask a licensed arborist for: thin; live crown taken: up to 25 %; best', 'From the ground']],
+            'an oak nobody has measured' => [new Plant('p', 'oak'), 'winter-structure', ['it grows taller than 5 m as a rule: measure it']],
+            'a lilac grown into thick wood' => [new Plant('p', 'lilac', heightMm: 9000), 'after-flowering', ['it has wood thicker than 100 mm']],
+            'a wisteria under a line' => [new Plant('p', 'wisteria', heightMm: 2000, hazards: ['power-line']), 'winter-pass', ['Leave it alone: a power line is near', 'Ask the utility or a qualified line-clearance arborist']],
         ];
     }
 
     public function test_under_a_line_nothing_is_left_to_the_crew(): void
     {
-        $steps = implode(' ', $this->task(Plant::of('p', 'lime', heightMm: 2000, hazards: ['power-line']), 'winter-structure')->steps);
+        $steps = implode(' ', $this->task(new Plant('p', 'lime', heightMm: 2000, hazards: ['power-line']), 'winter-structure')->steps);
         self::assertStringNotContainsString('From the ground', $steps);
     }
 
     public function test_what_can_be_reached_is_the_crews(): void
     {
         foreach ([
-            'a low tree' => [Plant::of('p', 'oak', heightMm: 5000), 'winter-structure'],
-            'a tree planted two years ago' => [Plant::of('p', 'oak', planted: $this->day('2025-03-01')), 'winter-structure'],
-            'the suckers of a tall one' => [Plant::of('p', 'crape-myrtle', heightMm: 9000), 'suckers'],
-            'its stem, to walk under' => [Plant::of('p', 'lime', heightMm: 9000, aim: 'clear-stem'), 'winter-structure'],
-            'a hedge' => [Plant::of('p', 'privet', heightMm: 6000), 'first-trim'],
+            'a low tree' => [new Plant('p', 'oak', heightMm: 5000), 'winter-structure'],
+            'a tree planted two years ago' => [new Plant('p', 'oak', planted: $this->day('2025-03-01')), 'winter-structure'],
+            'the suckers of a tall one' => [new Plant('p', 'crape-myrtle', heightMm: 9000), 'suckers'],
+            'its stem, to walk under' => [new Plant('p', 'lime', heightMm: 9000, aim: 'clear-stem'), 'winter-structure'],
+            'a hedge' => [new Plant('p', 'privet', heightMm: 6000), 'first-trim'],
         ] as $what => [$plant, $task]) {
             $found = $this->task($plant, $task);
             self::assertNull($found->handsOff, $what);
@@ -75,7 +75,7 @@ final class HandsOffTest extends TestCase
         $compared = 0;
         foreach (TestBook::read()->all() as $kind) {
             foreach ([null, 4000, 12000] as $height) {
-                $plant = Plant::of('p', $kind->id, heightMm: $height);
+                $plant = new Plant('p', $kind->id, heightMm: $height);
                 $full = array_map(static fn ($task): ?string => $task->handsOff, Prescriber::with(TestBook::read())->prescribe($plant, $year, $practice)->tasks);
                 $cheap = array_map(static fn ($task): ?string => $task->handsOff, Prescriber::with(TestBook::read())->windows($plant, $year, $practice));
                 self::assertSame($full, $cheap, $kind->id);
@@ -87,7 +87,7 @@ final class HandsOffTest extends TestCase
 
     public function test_courses_offer_an_arborist_and_nothing_else(): void
     {
-        $oak = Plant::of('p', 'oak', heightMm: 25000);
+        $oak = new Plant('p', 'oak', heightMm: 25000);
         $courses = Courses::with(TestBook::read())->of($oak, $this->task($oak, 'winter-structure'));
         self::assertSame(['leave', 'ask'], array_map(static fn (Course $course): string => $course->key, $courses));
         self::assertSame([0, 0], array_map(static fn (Course $course): int => $course->minutes, $courses));
@@ -96,7 +96,7 @@ final class HandsOffTest extends TestCase
     public function test_no_tree_is_topped_and_no_course_goes_past_its_cap(): void
     {
         foreach (TestBook::read()->all() as $kind) {
-            $plant = Plant::of('p', $kind->id, heightMm: 4000);
+            $plant = new Plant('p', $kind->id, heightMm: 4000);
             foreach ($this->prescribe($plant)->tasks as $task) {
                 foreach (Courses::with(TestBook::read())->of($plant, $task) as $course) {
                     if ($course->key === 'hard') {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Structure;
 
 use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
@@ -20,6 +21,7 @@ use PruningHook\Core\Structure\StemAims;
 use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\StemJudge;
 use PruningHook\Core\Structure\Survey;
+use PruningHook\Core\Structure\SurveyDay;
 use Tests\Support\Sites;
 use Tests\Support\TestBook;
 
@@ -150,7 +152,7 @@ final class JudgedStemsTest extends TestCase
             }
             $judged = $this->judge($kind->id, $stems);
             $young = count(array_filter($stems, $judged->aim->isYoung(...)));
-            $plant = Plant::of('p', $kind->id, heightMm: min(2000, $kind->typicalHeightMm), stems: StemCount::of($count - $young, $young));
+            $plant = new Plant('p', $kind->id, heightMm: min(2000, $kind->typicalHeightMm), stems: StemCount::of($count - $young, $young));
             $asked = self::asked(Prescriber::with(TestBook::read())->prescribe($plant, $year, Practice::of(TestBook::read()->questions))->tasks);
             if ($asked === null) {
                 continue;
@@ -164,6 +166,41 @@ final class JudgedStemsTest extends TestCase
         }
         self::assertGreaterThan(150, $compared);
         self::assertLessThan($compared / 3, $differ, 'mostly they agree outright');
+    }
+
+    /** RHS, Raspberries (from memory): summer canes bear in their second summer and are cut once they have. */
+    public function test_last_years_cane_has_yet_to_bear_in_february_bears_in_june_and_has_fruited_in_autumn(): void
+    {
+        $stems = [];
+        foreach (range(1, 6) as $each) {
+            $stems[] = self::stem("c$each", $each * 50, base: 12, age: 2);
+        }
+        $on = fn (string $day): Judgement => $this->judgeOn('raspberry-summer', $stems, $day);
+        self::assertSame([], self::refs($on('2027-02-10')));
+        self::assertStringContainsString('yet to bear', implode(' ', $on('2027-02-10')->told));
+        self::assertSame([], self::refs($on('2027-06-10')));
+        self::assertStringContainsString('bear until', implode(' ', $on('2027-06-10')->told));
+        self::assertCount(6, self::refs($on('2027-09-20')));
+        self::assertCount(6, self::refs($on('2027-12-01')), 'the winter after they have fruited');
+    }
+
+    /** RHS, Cherries (from memory): plums and cherries are cut in growth, against silver leaf. */
+    public function test_what_is_closed_on_the_day_of_the_survey_is_told(): void
+    {
+        $stems = array_map(static fn (int $each): Stem => self::stem("s$each", $each * 60, age: 4), range(1, 5));
+        self::assertStringContainsString('Judge it now, cut it then', implode(' ', $this->judgeOn('plum', $stems, '2027-01-20')->told));
+        self::assertStringNotContainsString('Judge it now', implode(' ', $this->judgeOn('plum', $stems, '2027-07-10')->told));
+    }
+
+    /** @param  list<Stem>  $stems */
+    private function judgeOn(string $kind, array $stems, string $day): Judgement
+    {
+        $book = TestBook::read();
+        $aims = StemAims::with($book);
+        $year = SiteYear::of(Sites::southernEngland(), SiteYear::seasonOn(Sites::southernEngland(), Day::parse($day)));
+        $read = SurveyDay::of(Survey::of($stems), $aims->for($book->kind($kind), Practice::of($book->questions)), $book->kind($kind), $year, Day::parse($day));
+
+        return StemJudge::with($aims->clearance($book->kind($kind)))->judge($read->survey, $read->aim, $read->told);
     }
 
     /**

@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plants;
+
+use App\Exchange\StateFacts;
+use App\Http\Requests\PlantRequest;
+use App\Models\Plant;
+use App\Support\LengthField;
+use App\Support\Say;
+use PruningHook\Core\Plant\Stress;
+use PruningHook\Core\Plant\Upkeep;
+use PruningHook\Core\PlantBook\Disease;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Prescription\Contradictions;
+
+/**
+ * The fields of a plant's form that not every kind asks for: those that bear on this kind, and those that unfold.
+ *
+ * @phpstan-import-type Facts from StateFacts
+ *
+ * @phpstan-type Field array{name: string, label: string, type: string, value: string|int|null, options?: array<array-key, string>, help?: string, min?: int, max?: int}
+ */
+final readonly class PlantForm
+{
+    public function __construct(private PlantBook $book)
+    {
+    }
+
+    /** @return array{shown: list<Field>, folded: list<Field>} */
+    public function fields(Plant $plant): array
+    {
+        $kind = $plant->exists && $this->book->has($plant->kind) ? $this->book->kind($plant->kind) : null;
+        $sorted = ['shown' => [], 'folded' => []];
+        foreach ($this->all($plant, $kind) as [$bears, $field]) {
+            $sorted[$bears || ! in_array($field['value'], [null, ''], true) ? 'shown' : 'folded'][] = $field;
+        }
+
+        return $sorted;
+    }
+
+    /** @return list<array{bool, Field}> whether it bears on the kind, and the field */
+    private function all(Plant $plant, ?Kind $kind): array
+    {
+        $state = $plant->state;
+        $held = $kind !== null && Contradictions::isHeld($kind, $this->book);
+        $woody = $kind !== null && ! in_array($kind->habit, ['grass', 'perennial', 'cane'], true);
+        $vine = $kind?->habit === 'vine';
+        $hedge = $held || $plant->form === 'hedge';
+        $new = $kind === null;
+
+        return [
+            [$hedge || $new, self::number('run_cm', 'Run of hedge or row, cm', LengthField::cm($plant->run_mm))],
+            [$held, self::number('target_height_cm', 'Held at a height of, cm', LengthField::cm($state['target_height_mm'] ?? null), 'Of a hedge or topiary.')],
+            [$held, self::number('width_cm', 'Held at a width on top of, cm', LengthField::cm($state['width_mm'] ?? null))],
+            [$held, self::choice('sides', 'Sides that can be reached', $state['sides'] ?? null, [1 => 'one', 2 => 'both'])],
+            [$new || ($woody && ! $hedge), self::number('stems_old', 'Old stems at the base', $plant->stems_old, least: 0)],
+            [$new || ($woody && ! $hedge), self::number('stems_young', 'Young stems', $plant->stems_young, least: 0)],
+            [$new || $kind->growthMm !== null, self::number('flowering_height_cm', 'Flowers wanted at, cm', LengthField::cm($plant->flowering_height_mm))],
+            [$kind?->habit === 'tree', self::number('trunk_mm', 'Thickness of the trunk, mm', $state['trunk_mm'] ?? null)],
+            [$vine, self::number('prunings_g', 'Of a vine: prunings, g', $plant->prunings_g, least: 0)],
+            [$vine, self::number('bud_mortality_percent', 'Of a vine: dead buds, %', $plant->bud_mortality_percent, least: 0)],
+            [$kind !== null && Contradictions::asks($kind, 'bearing'), self::choice('bearing', 'Bears on', $state['bearing'] ?? null, ['spur' => 'spurs', 'tip' => 'tips'])],
+            [$woody, self::choice('condition', 'Condition', $state['condition'] ?? null, ['neglected' => 'neglected', 'congested' => 'congested', 'lopped' => 'lopped'])],
+            [false, self::number('dieback_percent', 'Died back, %', $state['dieback_percent'] ?? null, least: 0)],
+            [false, self::choice('disease', 'Disease', $state['disease'] ?? null, $this->diseases($kind))],
+            [false, self::choice('stress', 'Short of water, or too wet', $state['stress'] ?? null, ['drought' => 'drought', 'waterlogged' => 'waterlogged'])],
+            [false, ['name' => 'transplanted', 'label' => 'Moved to this place on', 'type' => 'date', 'value' => $state['transplanted'] ?? null]],
+            [false, ['name' => 'cultivar', 'label' => 'Cultivar', 'type' => 'text', 'value' => $state['cultivar'] ?? null]],
+        ];
+    }
+
+    /**
+     * What a crew may say of a plant with a tap, as a page shows it: what is so is tapped again to take it back.
+     *
+     * @return array<string, list<array{string, string, bool}>> by legend: what is sent, in words, and whether it is so
+     */
+    public function taps(Plant $plant): array
+    {
+        $kind = $this->book->has($plant->kind) ? $this->book->kind($plant->kind) : null;
+        $tap = static function (string $fact, string|int $value, string $words) use ($plant): array {
+            $so = (string) ($plant->state[$fact] ?? '') === (string) $value;
+
+            return [$so ? "$fact:" : "$fact:$value", $words, $so];
+        };
+        $diseases = $this->diseases($kind);
+
+        return array_filter([
+            'It is' => [
+                ...array_map(static fn (Upkeep $upkeep): array => $tap('condition', $upkeep->value, $upkeep->value), Upkeep::cases()),
+                ...array_map(static fn (Stress $stress): array => $tap('stress', $stress->value, $stress->value), Stress::cases()),
+            ],
+            'Died back' => array_map(static fn (int $share): array => $tap('dieback_percent', $share, $share === 100 ? 'all of it' : "$share %"), SayWhatIsSeen::DIED_BACK),
+            'Disease' => array_map(static fn (string $key, string $name): array => $tap('disease', $key, $name), array_keys($diseases), $diseases),
+        ]);
+    }
+
+    /**
+     * What was seen of a plant, in words: "died back by 25 %", "fire blight".
+     *
+     * @return list<string>
+     */
+    public function inWords(Plant $plant): array
+    {
+        $words = [];
+        foreach ($plant->state as $fact => $value) {
+            $value = is_scalar($value) ? (string) $value : '';
+            $words[] = match ($fact) {
+                'dieback_percent' => "died back by $value %",
+                'disease' => $this->book->states->diseases[$value]->name ?? $value,
+                'transplanted' => "moved on $value",
+                'cultivar' => "'$value'",
+                'target_height_mm' => 'held at '.Say::length((int) $value),
+                'width_mm' => 'held at '.Say::length((int) $value).' across',
+                'trunk_mm' => "trunk of $value mm",
+                'sides' => $value === '1' ? 'one side in reach' : 'both sides in reach',
+                'bearing' => "bears on {$value}s",
+                'condition', 'stress' => $value,
+                default => lcfirst(PlantRequest::TICKS[$fact] ?? $fact),
+            };
+        }
+
+        return $words;
+    }
+
+    /** @return array<string, string> of the diseases a kind takes, all where it is not known yet */
+    private function diseases(?Kind $kind): array
+    {
+        $takes = array_filter($this->book->states->diseases, static fn (Disease $disease): bool => $kind === null || $disease->takes($kind));
+
+        return array_map(static fn (Disease $disease): string => $disease->name, $takes);
+    }
+
+    /** @return Field */
+    private static function number(string $name, string $label, ?int $value, ?string $help = null, int $least = 1): array
+    {
+        return ['name' => $name, 'label' => $label, 'type' => 'number', 'value' => $value, 'min' => $least, ...($help === null ? [] : ['help' => $help])];
+    }
+
+    /**
+     * @param  array<array-key, string>  $options
+     * @return Field
+     */
+    private static function choice(string $name, string $label, string|int|null $value, array $options): array
+    {
+        return ['name' => $name, 'label' => $label, 'type' => 'choice', 'value' => $value, 'options' => $options];
+    }
+}
