@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plants;
 
+use App\Bridge\CorePlants;
 use App\Exchange\StateFacts;
 use App\Http\Requests\PlantRequest;
 use App\Models\Plant;
@@ -25,7 +26,7 @@ use PruningHook\Core\Prescription\Contradictions;
  */
 final readonly class PlantForm
 {
-    public function __construct(private PlantBook $book)
+    public function __construct(private PlantBook $book, private CorePlants $bridge)
     {
     }
 
@@ -56,7 +57,7 @@ final readonly class PlantForm
             [$held, self::number('target_height_cm', 'Held at a height of, cm', LengthField::cm($state['target_height_mm'] ?? null), 'Of a hedge or topiary.')],
             [$held, self::number('width_cm', 'Held at a width on top of, cm', LengthField::cm($state['width_mm'] ?? null))],
             [$held, self::choice('sides', 'Sides that can be reached', $state['sides'] ?? null, [1 => 'one', 2 => 'both'])],
-            [$new || ($woody && ! $hedge), self::number('stems_old', 'Old stems at the base', $plant->stems_old, least: 0)],
+            [$new || ($woody && ! $hedge), self::number('stems_old', 'Old stems at the base', $plant->stems_old, $this->counted($plant), 0)],
             [$new || ($woody && ! $hedge), self::number('stems_young', 'Young stems', $plant->stems_young, least: 0)],
             [$new || $kind->growthMm !== null, self::number('flowering_height_cm', 'Flowers wanted at, cm', LengthField::cm($plant->flowering_height_mm))],
             [$kind?->habit === 'tree', self::number('trunk_mm', 'Thickness of the trunk, mm', $state['trunk_mm'] ?? null)],
@@ -66,7 +67,7 @@ final readonly class PlantForm
             [$woody, self::choice('condition', 'Condition', $state['condition'] ?? null, ['neglected' => 'neglected', 'congested' => 'congested', 'lopped' => 'lopped'])],
             [false, self::number('dieback_percent', 'Died back, %', $state['dieback_percent'] ?? null, least: 0)],
             [false, self::choice('disease', 'Disease', $state['disease'] ?? null, $this->diseases($kind))],
-            [false, self::choice('stress', 'Short of water, or too wet', $state['stress'] ?? null, ['drought' => 'drought', 'waterlogged' => 'waterlogged'])],
+            [false, self::choice('stress', 'At its roots', $state['stress'] ?? null, [Stress::Drought->value => Stress::Drought->inWords(), Stress::Waterlogged->value => Stress::Waterlogged->inWords()])],
             [false, ['name' => 'transplanted', 'label' => 'Moved to this place on', 'type' => 'date', 'value' => $state['transplanted'] ?? null]],
             [false, ['name' => 'cultivar', 'label' => 'Cultivar', 'type' => 'text', 'value' => $state['cultivar'] ?? null]],
         ];
@@ -90,7 +91,7 @@ final readonly class PlantForm
         return array_filter([
             'It is' => [
                 ...array_map(static fn (Upkeep $upkeep): array => $tap('condition', $upkeep->value, $upkeep->value), Upkeep::cases()),
-                ...array_map(static fn (Stress $stress): array => $tap('stress', $stress->value, $stress->value), Stress::cases()),
+                ...array_map(static fn (Stress $stress): array => $tap('stress', $stress->value, $stress->inWords()), Stress::cases()),
             ],
             'Died back' => array_map(static fn (int $share): array => $tap('dieback_percent', $share, $share === 100 ? 'all of it' : "$share %"), SayWhatIsSeen::DIED_BACK),
             'Disease' => array_map(static fn (string $key, string $name): array => $tap('disease', $key, $name), array_keys($diseases), $diseases),
@@ -117,12 +118,25 @@ final readonly class PlantForm
                 'trunk_mm' => "trunk of $value mm",
                 'sides' => $value === '1' ? 'one side in reach' : 'both sides in reach',
                 'bearing' => "bears on {$value}s",
-                'condition', 'stress' => $value,
+                'condition' => $value,
+                'stress' => Stress::tryFrom($value)?->inWords() ?? $value,
                 default => lcfirst(PlantRequest::TICKS[$fact] ?? $fact),
             };
         }
 
         return $words;
+    }
+
+    /** When its stems were counted, and what they have come to since. */
+    private function counted(Plant $plant): ?string
+    {
+        if ($plant->stems_on === null || ! $this->book->has($plant->kind)) {
+            return null;
+        }
+        $now = $this->bridge->plant($plant)->stems;
+        $since = $now === null || ($now->old === $plant->stems_old && $now->young === $plant->stems_young) ? '' : sprintf('; by the record %d old and %d young stand now', $now->old, $now->young);
+
+        return 'Counted on '.Say::date($plant->stems_on).$since.'.';
     }
 
     /** @return array<string, string> of the diseases a kind takes, all where it is not known yet */

@@ -9,4 +9,12 @@ enum Stress: string
 {
     case Drought = 'drought';
     case Waterlogged = 'waterlogged';
+
+    public function inWords(): string
+    {
+        return match ($this) {
+            self::Drought => 'short of water',
+            self::Waterlogged => 'standing wet',
+        };
+    }
 }

@@ -92,6 +92,18 @@ final class SeenTest extends FeatureTestCase
         self::assertSame([], $this->wisteria->fresh()?->state);
     }
 
+    public function test_a_count_that_contradicts_the_record_is_asked_about_and_not_overwritten(): void
+    {
+        $lilac = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'lilac', 'height_mm' => 2000, 'stems_old' => 6, 'stems_young' => 3]);
+        $this->actingAs($this->planner())->get("/plants/$lilac->id/edit")->assertSee('Counted on 20 Feb');
+        $this->put("/plants/$lilac->id/measures", ['stems_old' => 12, 'stems_young' => 3])
+            ->assertSessionHasErrors(['stems_old' => '12 old stems? By the record 6 old and 3 young stand: so many cannot be old yet? If it is right as it stands, tick that you are sure.']);
+        self::assertSame(6, $lilac->fresh()?->stems_old);
+        $this->put("/plants/$lilac->id", [...self::FORM, 'height_cm' => 90])->assertSessionHasErrors('height_cm');
+        $this->put("/plants/$lilac->id/measures", ['stems_old' => 12, 'sure' => 1])->assertSessionHasNoErrors();
+        self::assertSame(12, $lilac->fresh()?->stems_old);
+    }
+
     public function test_what_passes_is_forgotten_after_a_year_and_said_to_be(): void
     {
         $this->wisteria->update(['state' => ['stress' => 'drought', 'condition' => 'congested'], 'state_on' => '2026-01-10']);

@@ -107,6 +107,6 @@ final class PlantController extends Controller
 
     private function form(Plant $plant, Garden $garden, PlantBook $book): View
     {
-        return view('plants.form', ['plant' => $plant, 'garden' => $garden, 'book' => $book, 'fields' => (new PlantForm($book))->fields($plant)]);
+        return view('plants.form', ['plant' => $plant, 'garden' => $garden, 'book' => $book, 'fields' => app(PlantForm::class)->fields($plant)]);
     }
 }

@@ -41,7 +41,7 @@ final class MeasuresRequest extends FormRequest
 
     public function withValidator(Validator $validator): void
     {
-        $validator->after(fn (Validator $validator) => LengthDoubts::tell($validator, $this, app(PlantBook::class)->find($this->plant()->kind)));
+        $validator->after(fn (Validator $validator) => LengthDoubts::tell($validator, $this, app(PlantBook::class)->find($this->plant()->kind), $this->plant()));
     }
 
     public function plant(): Plant

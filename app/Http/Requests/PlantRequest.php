@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Exchange\StateFacts;
+use App\Models\Plant;
 use App\Support\LengthField;
 use App\Support\Today;
 use Closure;
@@ -136,7 +137,8 @@ final class PlantRequest extends FormRequest
             if ($kind === null) {
                 return;
             }
-            LengthDoubts::tell($validator, $this, $kind);
+            $plant = $this->route('plant');
+            LengthDoubts::tell($validator, $this, $kind, $plant instanceof Plant ? $plant : null);
             if ($validator->errors()->isNotEmpty()) {
                 return;
             }

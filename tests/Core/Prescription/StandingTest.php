@@ -84,9 +84,8 @@ final class StandingTest extends TestCase
     public function test_one_that_was_moved_counts_as_newly_planted_until_it_has_rooted(): void
     {
         $moved = new Plant('p', 'lilac', planted: Day::parse('2005-03-01'), state: new State(transplanted: Day::parse('2026-11-10')));
-        $keys = /** @param  list<Task>  $tasks */ static fn (array $tasks): array => array_map(static fn (Task $task): string => $task->key, $tasks);
-        self::assertContains('first-year', $keys($this->tasks($moved)));
-        self::assertNotContains('first-year', $keys($this->tasks($moved, 2028)));
+        self::assertContains('first-year', self::keys($this->tasks($moved)));
+        self::assertNotContains('first-year', self::keys($this->tasks($moved, 2028)));
         self::assertSame(22, $moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2026)), 'before it was moved it was as old as it was');
         self::assertSame([1, 2], [$moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2027)), $moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2028))]);
     }
@@ -242,6 +241,15 @@ final class StandingTest extends TestCase
         $tasks = Prescriber::with(TestBook::read())->prescribe($plant, SiteYear::of(Sites::southernEngland(), $season), $this->practice())->tasks;
 
         return $tasks === [] ? self::fail('nothing is prescribed') : $tasks;
+    }
+
+    /**
+     * @param  list<Task>  $tasks
+     * @return list<string>
+     */
+    private static function keys(array $tasks): array
+    {
+        return array_map(static fn (Task $task): string => $task->key, $tasks);
     }
 
     private function practice(): Practice
