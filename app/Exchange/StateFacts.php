@@ -17,12 +17,12 @@ use PruningHook\Core\Plant\Upkeep;
  */
 final readonly class StateFacts
 {
-    /** What passes: it holds for a season from the day it was seen. */
-    public const PASSING = ['dieback_percent', 'disease', 'stress'];
+    /** What is dated by the day it was seen: it passes, or is worked away. */
+    public const PASSING = ['condition', 'dieback_percent', 'disease', 'stress'];
 
     /** @var list<string> */
     public const FIELDS = [
-        'cultivar', 'condition', ...self::PASSING, 'variegated', 'transplanted', 'container', 'target_height_mm', 'width_mm', 'sides', 'trunk_mm',
+        'cultivar', ...self::PASSING, 'variegated', 'transplanted', 'container', 'target_height_mm', 'width_mm', 'sides', 'trunk_mm',
         'protected', 'boundary', 'exposed', 'bearing',
     ];
 

@@ -55,7 +55,12 @@ final readonly class PlantScreen
 
         return [
             ...$this->drawing->show($plant, $rows[0]->due->task->key ?? null),
-            'budgets' => YearsBudget::of($core, SiteYear::seasonOn($years->site, $today), ...$this->book->caps->for($kind, $rows[0]->due->task->methodKey ?? null)),
+            'budgets' => YearsBudget::of(
+                $core,
+                SiteYear::seasonOn($years->site, $today),
+                ...$this->book->caps->for($kind, $rows[0]->due->task->methodKey ?? null),
+                restoring: $this->book->recipes->restoring,
+            ),
             'plant' => $plant,
             'taps' => $this->form->taps($plant),
             'seen' => $this->form->inWords($plant),

@@ -91,7 +91,7 @@ final readonly class StemBoard
         $aims = StemAims::with($this->book);
 
         $aim = $aims->for(
-            $kind, $this->bridge->practice($plant->garden)->forPlant($plant->practice), $this->bridge->plant($plant)->aims(), $plant->grafted, $row->state['keep'], $row->state['budget'],
+            $kind, $this->bridge->practice($plant->garden)->forPlant($plant->practice), $this->bridge->plant($plant)->aims($this->season($plant), $this->book->recipes->restoring), $plant->grafted, $row->state['keep'], $row->state['budget'],
         );
         $day = $row->surveyed_on ?? Today::day();
         $year = $this->bridge->years($plant->garden)->holding($day);

@@ -14,12 +14,13 @@ final readonly class YearsBudget
     private const AHEAD = 2;
 
     /**
+     * @param  array<string, int>  $restoring  recipes that bring a plant back, and in how many seasons
      * @return list<array{season: int, used: ?int, cap: int, planned: ?int}> per cent of live growth; used is null where
      *                                                                      the record says nothing, planned counts old stems
      */
-    public static function of(Plant $plant, int $season, int $capPercent, string $source, string $recipe = Renovation::RECIPE): array
+    public static function of(Plant $plant, int $season, int $capPercent, string $source, string $recipe = Renovation::RECIPE, array $restoring = []): array
     {
-        $plan = $plant->stems !== null && $plant->stems->old > 0 && $plant->aims() === 'renewal'
+        $plan = $plant->stems !== null && $plant->stems->old > 0 && $plant->aims($season, $restoring) === 'renewal'
             ? Renovation::plan($plant->stems->old, max(1, Renovation::YEARS - Renovation::year($plant, $season, $recipe) + 1))
             : [];
         $years = [];

@@ -20,4 +20,20 @@ final readonly class Growing
         public bool $keepsItsHeight,
     ) {
     }
+
+    /**
+     * The same, drawn towards what one plant has shown: the kind's figure counts as much as two seasons of its own. Common
+     * practice, no source.
+     *
+     * @param  list<int>  $growthSeenMm
+     */
+    public function shownBy(array $growthSeenMm): self
+    {
+        return $growthSeenMm === [] ? $this : new self(
+            (int) round((2 * $this->extensionMm + array_sum($growthSeenMm)) / (2 + count($growthSeenMm))),
+            $this->tallestMm,
+            $this->basalShoots,
+            $this->keepsItsHeight,
+        );
+    }
 }

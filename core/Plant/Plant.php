@@ -18,6 +18,9 @@ final readonly class Plant
     /** Planted later than this after midsummer, a plant makes its first growth in the next season. Common practice. */
     private const LATE_PLANTING = 60;
 
+    /** So many seasons of work running bring a plant back. RHS, Renovation pruning (from memory): over three years. */
+    private const BROUGHT_BACK = 3;
+
     /** As wide as a hedge is taken to be on top where nobody has measured it, in mm. Common practice, no source. */
     private const HEDGE_TOP = 600;
 
@@ -74,7 +77,7 @@ final readonly class Plant
     /** The same plant as it is on a day, by what was measured and seen, its record and its growth. */
     public function on(Day $day, Hemisphere $hemisphere, Growing $growing): self
     {
-        $life = $this->stemsOn === null && $this->heightOn === null ? null : Life::at($this, $day, $hemisphere, $growing);
+        $life = $this->stemsOn === null && $this->heightOn === null ? null : Life::at($this, $day, $hemisphere, $growing->shownBy($this->growthSeenMm));
         $state = $this->state->on($day);
         if ($life === null && $state === $this->state) {
             return $this;
@@ -87,10 +90,70 @@ final readonly class Plant
         );
     }
 
-    /** What is wanted of it now: one that is neglected or lopped is brought back before anything else. */
-    public function aims(): ?string
+    /**
+     * What is wanted of it in a season: one that is neglected or lopped is brought back before anything else, and nobody
+     * renews what has just been renewed.
+     *
+     * @param  array<string, int>  $restoring  recipes that bring a plant back, and in how many seasons
+     */
+    public function aims(int $season, array $restoring): ?string
     {
-        return $this->state->upkeep?->aim() ?? $this->aim;
+        $aim = $this->upkeep($season, $restoring)?->aim() ?? $this->aim;
+
+        return $aim === 'renewal' && $this->isBroughtBack($season, $restoring) ? null : $aim;
+    }
+
+    /**
+     * What is left of neglect or lopping in a season: nothing once it has been brought back, or worked on for three seasons
+     * running since somebody saw it.
+     *
+     * @param  array<string, int>  $restoring
+     */
+    public function upkeep(int $season, array $restoring): ?Upkeep
+    {
+        $workedOn = $this->state->seen !== null && count($this->running($season)) >= self::BROUGHT_BACK;
+
+        return $workedOn || $this->isBroughtBack($season, $restoring) ? null : $this->state->upkeep;
+    }
+
+    /** @param  array<string, int>  $restoring */
+    private function isBroughtBack(int $season, array $restoring): bool
+    {
+        $seasons = [];
+        foreach ($this->running($season) as $recipes) {
+            foreach ($recipes as $recipe => $done) {
+                $seasons[$recipe] = ($seasons[$recipe] ?? 0) + 1;
+            }
+        }
+        foreach (array_intersect_key($restoring, $seasons) as $recipe => $takes) {
+            if ($seasons[$recipe] >= $takes) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * The seasons just before one, as far back as it was worked on in each since its neglect was seen, with the recipes of
+     * each: what was done before a gap was another story.
+     *
+     * @return array<int, array<string, true>> by season
+     */
+    private function running(int $season): array
+    {
+        $worked = [];
+        foreach ($this->history as $work) {
+            if ($work->outcome->isSomething() && ($this->state->seen === null || ! $work->on->isBefore($this->state->seen))) {
+                $worked[$work->season][$work->recipe ?? ''] = true;
+            }
+        }
+        $running = [];
+        for ($back = $season - 1; isset($worked[$back]); $back--) {
+            $running[$back] = $worked[$back];
+        }
+
+        return $running;
     }
 
     /** In the ground where it stands: one that was moved begins anew. */

@@ -20,7 +20,7 @@ final readonly class State
      * @param  ?int  $trunkMm  thickness of the thickest trunk
      * @param  ?int  $sides  of a hedge that can be reached
      * @param  ?string  $bearing  of a fruit tree: `spur` or `tip`
-     * @param  ?Day  $seen  when damage, disease and stress were; null where they hold today
+     * @param  ?Day  $seen  when upkeep, damage, disease and stress were; null where they hold today
      *
      * @throws Fault where a number cannot be
      */

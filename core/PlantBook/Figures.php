@@ -87,7 +87,8 @@ final readonly class Figures
         };
 
         return new Growing(
-            $this->number($extension),
+            // What flowers on the year's growth makes that much of it from the cut.
+            $kind->growthMm === null ? $this->number($extension) : intdiv(array_sum($kind->growthMm), 2),
             $kind->typicalHeightMm,
             $kind->habit === 'tree' ? 0 : $this->number($basal),
             in_array($kind->habit, ['hedge', 'grass', 'perennial', 'cane'], true),

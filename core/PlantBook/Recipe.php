@@ -23,6 +23,7 @@ final readonly class Recipe
      * @param  bool  $feeds  true where the kind's feed and mulch follow it
      * @param  list<string>  $gear  what is worn beside gloves and eye protection
      * @param  list<Conditional<FollowUp>>  $followUps
+     * @param  ?int  $restoresIn  seasons in which it brings a plant back; null where that is not what it is for
      * @param  bool  $holdsLine  true where it keeps a plant to a height and width
      * @param  bool  $fromGround  true where it is done from the ground, with hand tools, on a plant of any height
      */
@@ -41,6 +42,7 @@ final readonly class Recipe
         public array $followUps,
         public bool $fromGround,
         public bool $holdsLine,
+        public ?int $restoresIn,
     ) {
     }
 }

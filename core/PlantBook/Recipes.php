@@ -9,9 +9,19 @@ use PruningHook\Core\Fault;
 /** The recipes the plant book may name, read from their files with the lines they share. */
 final readonly class Recipes
 {
+    /** @var array<string, int> recipes that bring a plant back, and in how many seasons */
+    public array $restoring;
+
     /** @param  array<string, Recipe>  $recipes  by key */
     private function __construct(private array $recipes)
     {
+        $restoring = [];
+        foreach ($recipes as $key => $recipe) {
+            if ($recipe->restoresIn !== null) {
+                $restoring[$key] = $recipe->restoresIn;
+            }
+        }
+        $this->restoring = $restoring;
     }
 
     /**
@@ -89,6 +99,7 @@ final readonly class Recipes
             ),
             fromGround: $entry->bool('from_ground', false),
             holdsLine: $entry->bool('holds_line', false),
+            restoresIn: $entry->int('restores_in'),
         );
     }
 

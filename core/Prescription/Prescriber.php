@@ -24,6 +24,7 @@ use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Conditional;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\Recipes;
 use PruningHook\Core\PlantBook\TaskRule;
 use PruningHook\Core\PlantBook\TaskWindow;
 use PruningHook\Core\Practice\Choice;
@@ -58,7 +59,7 @@ final readonly class Prescriber
     {
         $kind = $this->book->kind($plant->kind);
         $kindYear = KindYear::of($year, $kind->phenology);
-        $circumstances = self::circumstances($plant, $kind, $year, $practice);
+        $circumstances = self::circumstances($plant, $kind, $year, $practice, $this->book->recipes);
         $tasks = [];
         foreach (self::timed($kind, $kindYear, $circumstances, $within) as [$rule, $timing, $window]) {
             $tasks[] = $this->task($rule, $timing, $window, $plant, $kind, $kindYear, $circumstances);
@@ -80,7 +81,7 @@ final readonly class Prescriber
     public function windows(Plant $plant, SiteYear $year, Practice $practice, ?Span $within = null): array
     {
         $kind = $this->book->kind($plant->kind);
-        $circumstances = self::circumstances($plant, $kind, $year, $practice);
+        $circumstances = self::circumstances($plant, $kind, $year, $practice, $this->book->recipes);
         $packing = Packing::with($this->book->figures);
         $tasks = [];
         foreach (self::timed($kind, KindYear::of($year, $kind->phenology), $circumstances, $within) as [$rule, , $window]) {
@@ -123,18 +124,18 @@ final readonly class Prescriber
     }
 
     /** @throws Fault when the plant is not in the ground in this season */
-    public static function circumstances(Plant $plant, Kind $kind, SiteYear $year, Practice $practice): Circumstances
+    public static function circumstances(Plant $plant, Kind $kind, SiteYear $year, Practice $practice, Recipes $recipes): Circumstances
     {
         return Circumstances::of(
             $year->site->winter,
             $practice->forPlant($plant->practice),
             $plant->yearInGround($year),
             $plant->form,
-            $plant->aims(),
+            $plant->aims($year->season, $recipes->restoring),
             $plant->grafted ?? $kind->has('grafted'),
             $kind->traits,
             $year->site->region,
-            $plant->state->upkeep?->value,
+            $plant->upkeep($year->season, $recipes->restoring)?->value,
             $plant->state->bearing,
         );
     }
@@ -208,7 +209,7 @@ final readonly class Prescriber
                 ...self::moved($window, $timing, $kind, $year),
                 ...self::age($plant, $circumstances),
                 ...$standing->reasons(),
-                ...self::aim($plant, $kind),
+                ...self::aim($plant->aims($season, $this->book->recipes->restoring), $kind),
                 ...array_map(static fn (Choice $choice): Reason => $choice->reason(), $schools),
                 ...$because,
                 ...$lineBecause,
@@ -287,9 +288,8 @@ final readonly class Prescriber
      *
      * @return list<Reason>
      */
-    private static function aim(Plant $plant, Kind $kind): array
+    private static function aim(?string $aim, Kind $kind): array
     {
-        $aim = $plant->aims();
         if (! in_array($aim, ['renewal', 'clear-stem'], true)) {
             return [];
         }

@@ -33,9 +33,10 @@ final readonly class Standing
     public static function of(Plant $plant, Kind $kind, TaskRule $rule, int $season, PlantBook $book): self
     {
         $state = $plant->state;
+        $upkeep = $plant->upkeep($season, $book->recipes->restoring);
         $disease = $state->disease === null ? null : $book->states->disease($state->disease);
         $keys = array_keys(array_filter([
-            $state->upkeep->value ?? '' => $state->upkeep !== null,
+            $upkeep->value ?? '' => $upkeep !== null,
             self::dieback($state->diebackPercent ?? 0) => ($state->diebackPercent ?? 0) > 0,
             'variegated' => $state->variegated,
             $state->stress->value ?? '' => $state->stress !== null,

@@ -49,7 +49,7 @@ final class DemoSeeder extends Seeder
             foreach (DemoGardens::all() as $index => $data) {
                 $garden = Garden::query()->create([...$data['garden'], 'crew_id' => $crews[$index % 2 === 0 ? 'Wren crew' : 'Rook crew']->id]);
                 foreach ($data['plants'] as $plant) {
-                    $garden->plants()->create(self::plant($plant, $today));
+                    $garden->plants()->create(self::plant($plant, $today))->forceFill(self::measured($plant, $today))->save();
                 }
                 $work->signs($garden, $today, $index);
                 $work->past($garden, $today, $people[$index % 2 === 0 ? 1 : 3]);
@@ -57,6 +57,19 @@ final class DemoSeeder extends Seeder
             }
             $stems->survey();
         });
+    }
+
+    /**
+     * Measured when the record begins, or when it was planted since: what they are today follows from that.
+     *
+     * @param  array<string, mixed>  $plant
+     * @return array<string, string>
+     */
+    private static function measured(array $plant, Day $today): array
+    {
+        $on = (string) (($plant['years'] ?? 8) > 2 ? DemoWork::begin($today) : $today);
+
+        return [...(isset($plant['height_mm']) ? ['height_on' => $on] : []), ...(isset($plant['stems_old']) ? ['stems_on' => $on] : [])];
     }
 
     /**

@@ -76,9 +76,31 @@ final readonly class DemoWork
 
                 continue;
             }
-            foreach ($this->visit($garden, $on, $together, $lead)->tasks as $task) {
-                $this->log($task, $lead);
-            }
+            $this->asOf($on, function () use ($garden, $on, $together, $lead): void {
+                foreach ($this->visit($garden, $on, $together, $lead)->tasks as $task) {
+                    $this->log($task, $lead);
+                }
+            });
+        }
+    }
+
+    /** The first day of the demo's record: what was measured then is carried on by it. */
+    public static function begin(Day $today): Day
+    {
+        return $today->minus(self::PAST_DAYS);
+    }
+
+    /** What was done on a day is prescribed as the plants stood that day. */
+    private function asOf(Day $day, callable $do): void
+    {
+        $today = config('hook.today');
+        config(['hook.today' => (string) $day]);
+        $this->bridge->forget();
+        try {
+            $do();
+        } finally {
+            config(['hook.today' => $today]);
+            $this->bridge->forget();
         }
     }
 

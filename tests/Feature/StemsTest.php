@@ -126,6 +126,35 @@ final class StemsTest extends FeatureTestCase
         $this->get("/visits/$visit->id")->assertSee('as the eye of that day saw it')->assertDontSee('it is dead');
     }
 
+    public function test_logging_a_cut_plan_marks_those_very_stems_and_taking_the_log_back_lets_them_stand(): void
+    {
+        $lilac = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'lilac', 'height_mm' => 2000]);
+        $this->actingAs($this->lead());
+        $put = fn (array $said): TestResponse => $this->put("/plants/$lilac->id/stems", $said);
+        foreach ([0, 60, 120, 180, 240, 300, 30] as $index => $way) {
+            $put(['op' => 'add', 'azimuth_deg' => $way]);
+            $put(['op' => 'set', 'ref' => chr(65 + $index), 'age_years' => $index < 6 ? 9 - $index : 1]);
+        }
+        $put(['op' => 'fault', 'ref' => 'F', 'fault' => 'dead']);
+        $visit = $this->visit('2027-02-20');
+        $prescribed = [...$visit->tasks()->firstOrFail()->prescribed, 'amounts' => [['what' => 'old stems to take out', 'unit' => 'stems', 'min' => 2, 'target' => 2, 'max' => 2]]];
+        $task = $visit->tasks()->create(['plant_id' => $lilac->id, 'task' => 'after-flowering', 'season' => 2027, 'position' => 1, 'prescribed' => $prescribed]);
+        $this->post("/plants/$lilac->id/stems/plan", ['task' => $task->id])->assertSessionHasNoErrors();
+        self::assertSame([5, 1], [$lilac->fresh()?->stems_old, $lilac->fresh()?->stems_young]);
+        $cut = static fn (): array => StemSurvey::query()->where('plant_id', $lilac->id)->sole()->state['cut'];
+        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 40])->assertSessionHasNoErrors();
+        self::assertSame(['F', 'A', 'B'], $cut(), 'the dead one, then the two oldest');
+        self::assertSame([['what' => 'old stems to take out', 'unit' => 'stems', 'value' => 2]], $task->fresh()?->log?->amounts, 'nobody counts them once more');
+        $this->get("/plants/$lilac->id")->assertSee('3 old, 1 young');
+        $this->put("/tasks/$task->id/log", ['outcome' => 'partly', 'why' => 'Weather', 'minutes' => 40, 'amounts' => [1]])->assertSessionHasNoErrors();
+        self::assertSame(['F', 'A'], $cut(), 'one old stem was as far as they came');
+        $this->put("/tasks/$task->id/log", ['outcome' => 'not-done', 'why' => 'Weather'])->assertSessionHasNoErrors();
+        self::assertSame([], $cut());
+        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 40]);
+        $this->delete("/tasks/$task->id/log")->assertRedirect();
+        self::assertSame([], $cut());
+    }
+
     public function test_undoing_keeps_the_stem_in_hand_as_long_as_it_is_there(): void
     {
         $this->actingAs($this->lead());

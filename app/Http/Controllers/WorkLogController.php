@@ -8,6 +8,7 @@ use App\Http\Requests\LogRequest;
 use App\Models\VisitTask;
 use App\Visits\LogWork;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 
 final class WorkLogController extends Controller
 {
@@ -20,10 +21,10 @@ final class WorkLogController extends Controller
             ->with('undo', [route('logs.destroy', $task), 'DELETE']);
     }
 
-    public function destroy(VisitTask $task): RedirectResponse
+    public function destroy(Request $request, VisitTask $task, LogWork $work): RedirectResponse
     {
         $this->authorize('log', $task->visit);
-        $task->log?->delete();
+        $work->takeBack($task, $request->user());
 
         return redirect()->to(route('visits.show', $task->visit_id)."#task-$task->id")->with('said', "{$task->plant->label}: the log is taken back.");
     }
