@@ -71,6 +71,10 @@ final readonly class Inheritance
             $under[$key] = is_array($below) && is_array($value) && ! array_is_list($below) && ! array_is_list($value)
                 ? self::laidOver($below, $value)
                 : $value;
+            // Named values that were all taken away are no longer there.
+            if ($under[$key] === [] && $below !== [] && $value !== []) {
+                unset($under[$key]);
+            }
         }
 
         return $under;

@@ -304,12 +304,13 @@ final readonly class PlantBookFiles
     private function withGeneral(array $kind): array
     {
         $general = (array) ($this->decoded()['general.yaml']['tasks'] ?? []);
-        $tasks = Entry::of($kind)->entries('tasks');
-        foreach ($tasks as $task) {
-            if ($task->entry('when')->int('to_year') === 1) {
-                return $kind;
-            }
+        $own = false;
+        foreach (Entry::of($kind)->entries('tasks') as $task) {
+            $when = $task->entry('when');
+            $own = $own || $when->int('to_year') === 1 || $when->int('from_year') === 1;
         }
+        // A grown plant that was moved is cleaned like any other, and not cut as a young one.
+        $general = $own ? array_map(static fn (mixed $task): array => [...(array) $task, 'when' => ['to_year' => 1, 'moved' => 'yes']], $general) : $general;
 
         return [...$kind, 'tasks' => [...(array) ($kind['tasks'] ?? []), ...$general]];
     }

@@ -36,8 +36,8 @@ final readonly class Packing
         $height = $plant->heightMm ?? $kind->typicalHeightMm;
 
         return Kit::of(
-            $this->tools($this->figures->thickest($kind, $height, $plant->state->trunkMm), $recipe, $this->needsLadder($height)),
-            $this->people($plant, $kind, $task),
+            $this->tools($this->figures->cuts($recipe, $kind, $height, $plant->state->trunkMm), $recipe, $this->needsLadder($height, $recipe)),
+            $this->people($plant, $kind, $task, $recipe),
             $this->gear($kind, $recipe),
             $this->materials($plant, $kind, $recipe, $height),
             $debrisLitres,
@@ -48,9 +48,9 @@ final readonly class Packing
     }
 
     /** How many must be there at once: somebody foots the ladder, and long canes spring back. */
-    public function people(Plant $plant, Kind $kind, TaskRule $task): int
+    public function people(Plant $plant, Kind $kind, TaskRule $task, Recipe $recipe): int
     {
-        return $this->needsLadder($plant->heightMm ?? $kind->typicalHeightMm)
+        return $this->needsLadder($plant->heightMm ?? $kind->typicalHeightMm, $recipe)
             || in_array('spring-back', $kind->cautions, true) || in_array('spring-back', $task->cautions, true) ? 2 : 1;
     }
 
@@ -64,15 +64,15 @@ final readonly class Packing
         $height = $plant->heightMm ?? $kind->typicalHeightMm;
 
         return array_keys(array_filter([
-            'ladder' => $this->needsLadder($height),
-            'saw' => ! $recipe->shears && $this->figures->thickest($kind, $height, $plant->state->trunkMm) > $this->figures->number(Figure::LoppersTo),
+            'ladder' => $this->needsLadder($height, $recipe),
+            'saw' => ! $recipe->shears && $this->figures->cuts($recipe, $kind, $height, $plant->state->trunkMm) > $this->figures->number(Figure::LoppersTo),
             'shears' => $recipe->shears,
         ]));
     }
 
-    private function needsLadder(int $heightMm): bool
+    private function needsLadder(int $heightMm, Recipe $recipe): bool
     {
-        return $heightMm > $this->figures->number(Figure::Reach);
+        return ! $recipe->low && $heightMm > $this->figures->number(Figure::Reach);
     }
 
     /**

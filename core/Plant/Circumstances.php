@@ -25,6 +25,8 @@ final readonly class Circumstances
         private ?Region $region,
         private ?string $condition,
         private ?string $bearing,
+        private bool $moved,
+        private bool $exposed,
     ) {
     }
 
@@ -40,8 +42,10 @@ final readonly class Circumstances
         ?Region $region = null,
         ?string $condition = null,
         ?string $bearing = null,
+        bool $moved = false,
+        bool $exposed = false,
     ): self {
-        return new self($winter, $practice, $yearInGround, $form, $aim, $grafted, $traits, $region, $condition, $bearing);
+        return new self($winter, $practice, $yearInGround, $form, $aim, $grafted, $traits, $region, $condition, $bearing, $moved, $exposed);
     }
 
     public function choice(string $question): Choice
@@ -64,6 +68,8 @@ final readonly class Circumstances
             'region' => $this->region?->value,
             'condition' => $this->condition,
             'bearing' => $this->bearing,
+            'moved' => $this->moved ? 'yes' : null,
+            'exposed' => $this->exposed ? 'yes' : null,
             'grafted' => $this->grafted === null ? null : ($this->grafted ? 'yes' : 'no'),
             default => $this->choice($key)->option,
         };

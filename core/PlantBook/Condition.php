@@ -13,7 +13,7 @@ use PruningHook\Core\Plant\Circumstances;
  */
 final readonly class Condition
 {
-    public const FACTS = ['winter', 'form', 'aim', 'grafted', 'trait', 'region', 'condition', 'bearing'];
+    public const FACTS = ['winter', 'form', 'aim', 'grafted', 'trait', 'region', 'condition', 'bearing', 'moved', 'exposed'];
 
     /** @var array<string, list<string>> what each line excludes, of those that do */
     private array $excluded;

@@ -24,6 +24,8 @@ enum Figure: string
     case NestingFrom = 'nesting-from';
     case NestingTo = 'nesting-to';
     /** Days for which a nest that was found closes a plant. */
+    case NestingPeakFrom = 'nesting-peak-from';
+    case NestingPeakTo = 'nesting-peak-to';
     case NestCloses = 'nest-closes';
     /** Height above which a ladder comes out, in mm. */
     case Reach = 'reach';

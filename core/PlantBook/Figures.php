@@ -77,6 +77,12 @@ final readonly class Figures
         return (int) round($heightMm * $this->number($share) / 1000);
     }
 
+    /** The thickest wood that a recipe cuts on a plant of this height. */
+    public function cuts(Recipe $recipe, Kind $kind, int $heightMm, ?int $trunkMm = null): int
+    {
+        return min($this->thickest($kind, $heightMm, $trunkMm), $recipe->woodMm ?? PHP_INT_MAX);
+    }
+
     /** How a kind grows in one season. */
     public function growing(Kind $kind): Growing
     {

@@ -23,6 +23,8 @@ final readonly class Recipe
      * @param  bool  $feeds  true where the kind's feed and mulch follow it
      * @param  list<string>  $gear  what is worn beside gloves and eye protection
      * @param  list<Conditional<FollowUp>>  $followUps
+     * @param  bool  $low  true where every cut is made from the ground
+     * @param  ?int  $woodMm  the thickest wood it cuts; null where that is the plant's thickest
      * @param  ?int  $restoresIn  seasons in which it brings a plant back; null where that is not what it is for
      * @param  bool  $holdsLine  true where it keeps a plant to a height and width
      * @param  bool  $fromGround  true where it is done from the ground, with hand tools, on a plant of any height
@@ -43,6 +45,8 @@ final readonly class Recipe
         public bool $fromGround,
         public bool $holdsLine,
         public ?int $restoresIn,
+        public bool $low,
+        public ?int $woodMm,
     ) {
     }
 }

@@ -100,6 +100,8 @@ final readonly class Recipes
             fromGround: $entry->bool('from_ground', false),
             holdsLine: $entry->bool('holds_line', false),
             restoresIn: $entry->int('restores_in'),
+            low: $entry->bool('low', false),
+            woodMm: $entry->int('wood_mm'),
         );
     }
 

@@ -9,6 +9,7 @@ use PruningHook\Core\Amount\AmountCase;
 use PruningHook\Core\Amount\AmountRules;
 use PruningHook\Core\Amount\TargetSize;
 use PruningHook\Core\Calendar\Closure;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Span;
@@ -61,7 +62,7 @@ final readonly class Prescriber
         $kindYear = KindYear::of($year, $kind->phenology);
         $circumstances = self::circumstances($plant, $kind, $year, $practice, $this->book->recipes);
         $tasks = [];
-        foreach (self::timed($kind, $kindYear, $circumstances, $within) as [$rule, $timing, $window]) {
+        foreach (self::timed($kind, $kindYear, $circumstances, $plant->rootedFrom(), $within) as [$rule, $timing, $window]) {
             $tasks[] = $this->task($rule, $timing, $window, $plant, $kind, $kindYear, $circumstances);
         }
 
@@ -84,7 +85,7 @@ final readonly class Prescriber
         $circumstances = self::circumstances($plant, $kind, $year, $practice, $this->book->recipes);
         $packing = Packing::with($this->book->figures);
         $tasks = [];
-        foreach (self::timed($kind, KindYear::of($year, $kind->phenology), $circumstances, $within) as [$rule, , $window]) {
+        foreach (self::timed($kind, KindYear::of($year, $kind->phenology), $circumstances, $plant->rootedFrom(), $within) as [$rule, , $window]) {
             $recipe = $this->book->recipes->get($rule->method($circumstances));
             $handsOff = HandsOff::of($plant, $kind, $recipe, $this->book->figures, $circumstances->yearInGround);
             if ($handsOff !== null) {
@@ -95,7 +96,7 @@ final readonly class Prescriber
             $tasks[] = new SeasonTask(
                 $rule->key, $rule->name, $recipe->key, $year->season, $window,
                 (new EffortRule($rule->effort))->alone($plant, $kind, $rule->key, self::factor(self::missedPass($rule, $plant, $kind, $year->season), Standing::of($plant, $kind, $rule, $year->season, $this->book))),
-                $packing->people($plant, $kind, $rule),
+                $packing->people($plant, $kind, $rule, $recipe),
                 $packing->skills($plant, $kind, $recipe),
             );
         }
@@ -108,13 +109,15 @@ final readonly class Prescriber
      *
      * @return list<array{TaskRule, TaskWindow, Window}>
      */
-    private static function timed(Kind $kind, KindYear $year, Circumstances $circumstances, ?Span $within): array
+    private static function timed(Kind $kind, KindYear $year, Circumstances $circumstances, ?Day $rooted, ?Span $within): array
     {
         $timed = [];
         foreach ($kind->tasks as $rule) {
             $timing = $rule->when->holds($circumstances) ? $rule->window($circumstances) : null;
             $window = $timing?->rule->in($year);
-            if ($timing !== null && $window !== null && ($within === null || $within->touches($window->opens, $window->closes))) {
+            // What was over before it stood there is not its work.
+            $before = $window !== null && $rooted !== null && $window->closes->isBefore($rooted);
+            if ($timing !== null && $window !== null && ! $before && ($within === null || $within->touches($window->opens, $window->closes))) {
                 $timed[] = [$rule, $timing, $window];
             }
         }
@@ -137,6 +140,8 @@ final readonly class Prescriber
             $year->site->region,
             $plant->upkeep($year->season, $recipes->restoring)?->value,
             $plant->state->bearing,
+            $plant->state->transplanted !== null,
+            $plant->state->exposed,
         );
     }
 
@@ -183,7 +188,7 @@ final readonly class Prescriber
         [$amounts, $because, $workings] = self::amounts($rule, $case, $circumstances);
         $schools = array_map(static fn (string $key): Choice => $circumstances->choice($key), $rule->questions());
         $handsOff = HandsOff::of($plant, $kind, $recipe, $this->book->figures, $circumstances->yearInGround);
-        $cautions = Cautions::from($this->book->cautions, $this->book->figures)->for($kind, $plant, $rule, $window, $year->site, $handsOff);
+        $cautions = Cautions::from($this->book->cautions, $this->book->figures)->for($kind, $plant, $rule, $window, $year->site, $recipe, $handsOff);
         $when = Reason::of(self::WHEN[0], $timing->because.' ('.$timing->rule->inWords.')', $timing->source);
         if ($handsOff !== null) {
             return new Task(

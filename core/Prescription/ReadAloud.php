@@ -232,6 +232,8 @@ final readonly class ReadAloud
                 Region::tryFrom($one['region'] ?? ''),
                 $one['condition'] ?? null,
                 $one['bearing'] ?? null,
+                ($one['moved'] ?? null) === 'yes',
+                ($one['exposed'] ?? null) === 'yes',
             );
         }
     }

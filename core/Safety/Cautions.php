@@ -12,9 +12,10 @@ use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\Recipe;
 use PruningHook\Core\PlantBook\TaskRule;
 
-/** The cautions that stand at a task: what the kind, the plant's height, the place and the time of year call for. */
+/** The cautions that stand at a task: what the kind, the height of the work, the place and the time of year call for. */
 final readonly class Cautions
 {
     /** Habits in which no bird nests. */
@@ -39,13 +40,13 @@ final readonly class Cautions
      *
      * @throws Fault when a hazard has no words
      */
-    public function for(Kind $kind, Plant $plant, TaskRule $task, Window $window, SiteYear $year, ?HandsOff $handsOff = null): array
+    public function for(Kind $kind, Plant $plant, TaskRule $task, Window $window, SiteYear $year, Recipe $recipe, ?HandsOff $handsOff = null): array
     {
         $keys = $plant->hazards;
         if (! in_array($kind->habit, self::NO_NESTS, true) && $this->nesting($window, $year)) {
             $keys[] = 'nests';
         }
-        if ($handsOff === null && ($plant->heightMm ?? $kind->typicalHeightMm) > $this->figures->number(Figure::Reach)) {
+        if ($handsOff === null && ! $recipe->low && ($plant->heightMm ?? $kind->typicalHeightMm) > $this->figures->number(Figure::Reach)) {
             $keys[] = 'ladder';
         }
         if ($plant->state->boundary) {

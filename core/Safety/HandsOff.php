@@ -63,7 +63,7 @@ final readonly class HandsOff
             );
         }
         $thick = $figures->number(Figure::HandsOffWood);
-        if (! $recipe->shears && $figures->thickest($kind, $height, $plant->state->trunkMm) > $thick) {
+        if (! $recipe->shears && $figures->cuts($recipe, $kind, $height, $plant->state->trunkMm) > $thick) {
             return new self(
                 $why = sprintf('has wood thicker than %d mm', $thick),
                 self::arborist($why),

@@ -27,7 +27,7 @@ use PruningHook\Core\Prescription\Contradictions;
  */
 final class PlantRequest extends FormRequest
 {
-    public const FORMS = ['free', 'hedge', 'standard', 'multi-stem', 'fan', 'espalier', 'cordon', 'trellis', 'arch', 'fence', 'wall'];
+    public const FORMS = ['free', 'hedge', 'standard', 'multi-stem', 'fan', 'espalier', 'cordon', 'trellis', 'arch', 'fence', 'wall', 'pollard', 'pleached', 'topiary'];
 
     public const AIMS = ['bloom', 'fruit', 'green', 'clear-stem', 'renewal', 'tidy'];
 

@@ -8,6 +8,7 @@ use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Figures;
+use PruningHook\Core\PlantBook\FloweringWood;
 
 /** Dense plants are looked through before a cut in the nesting season; a nest that was found closes them. */
 final readonly class Nesting implements DayRule
@@ -23,6 +24,15 @@ final readonly class Nesting implements DayRule
                 )));
             }
         }
+        $midwinter = $case->year->day(Anchor::Midwinter);
+        $after = $midwinter->daysUntil($case->day);
+        $last = $midwinter->plus($case->figures->number(Figure::NestingPeakTo));
+        if (self::hides($case) && $after >= $case->figures->number(Figure::NestingPeakFrom) && $after <= $case->figures->number(Figure::NestingPeakTo)) {
+            return Consequence::cost($case->figures->reason(Figure::NestingPeakTo, 'Nesting peak', sprintf(
+                'Most nests are full until about %s, and a dense evergreen or a clipped hedge hides them: wait if it can wait, and look through it from both sides if it cannot. An active nest stops the work.',
+                $last->inWords(),
+            )));
+        }
         [$from, $to] = self::season($case);
         if (! $case->kind->has('dense') || $case->day->isBefore($from) || $case->day->isAfter($to)) {
             return null;
@@ -31,6 +41,17 @@ final readonly class Nesting implements DayRule
         return Consequence::mind($case->figures->reason(Figure::NestingFrom, 'Nesting season', sprintf(
             'Birds may be nesting in it until about %s: look through it before the first cut. An active nest stops the work.', $to->inWords(),
         )));
+    }
+
+    /**
+     * A clipped hedge, or a dense plant in leaf all year that is grown for its leaf: it can wait. What flowers in spring and is
+     * cut straight after has no other time, and is looked through.
+     */
+    private static function hides(DayCase $case): bool
+    {
+        $dense = $case->kind->habit === 'hedge' || $case->plant->form === 'hedge' || ($case->kind->has('dense') && ! $case->kind->phenology->has(Anchor::LeafFall));
+
+        return $dense && $case->kind->wood === FloweringWood::None;
     }
 
     /** @return array{Day, Day} */
@@ -44,7 +65,8 @@ final readonly class Nesting implements DayRule
     public function turns(SeasonCase $season, Figures $figures): array
     {
         $midwinter = $season->year->day(Anchor::Midwinter);
-        $turns = [$midwinter->plus($figures->number(Figure::NestingFrom)), $midwinter->plus($figures->number(Figure::NestingTo) + 1)];
+        $turns = [$midwinter->plus($figures->number(Figure::NestingFrom)), $midwinter->plus($figures->number(Figure::NestingTo) + 1),
+            $midwinter->plus($figures->number(Figure::NestingPeakFrom)), $midwinter->plus($figures->number(Figure::NestingPeakTo) + 1)];
         foreach ($season->plant->history as $work) {
             if ($work->nest) {
                 $turns = [...$turns, $work->on, $work->on->plus($figures->number(Figure::NestCloses))];

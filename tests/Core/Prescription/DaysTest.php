@@ -58,9 +58,19 @@ final class DaysTest extends TestCase
 
     public function test_in_the_nesting_season_a_dense_plant_is_looked_through_first(): void
     {
-        $verdict = $this->judge(new Plant('p', 'privet'), '2027-06-10');
+        $verdict = $this->judge(new Plant('p', 'evergreen-azalea'), '2027-06-10');
         self::assertContains($verdict->state, [DayState::Best, DayState::Open], 'it is open all the same');
         self::assertContains('Nesting season', self::rules($verdict));
+    }
+
+    /** RSPB and RHS (from memory): hedges are not cut while most nests are full. */
+    public function test_a_clipped_hedge_and_a_dense_evergreen_cost_a_cut_at_the_peak_of_the_nests(): void
+    {
+        foreach (['privet', 'yew', 'box-hedge', 'spotted-laurel'] as $kind) {
+            $this->assertSays($this->judge(new Plant('p', $kind), '2027-06-10'), DayState::AtACost, 'Nesting peak', 'Most nests are full');
+            self::assertNotContains('Nesting peak', self::rules($this->judge(new Plant('p', $kind), '2027-07-01')), $kind);
+            self::assertNotContains('Nesting peak', self::rules($this->judge(new Plant('p', $kind), '2027-03-31')), $kind);
+        }
     }
 
     public function test_a_spent_budget_puts_a_price_on_every_further_cut(): void

@@ -92,7 +92,7 @@ final class CautionsTest extends TestCase
         $year = \PruningHook\Core\Calendar\SiteYear::of(Sites::southernEngland(), 2027);
         $window = $this->task(new Plant('f', 'forsythia', heightMm: 1500), 'after-flowering')->window;
         self::assertSame(['Look for nests.'], Cautions::from(['nests' => 'Look for nests.'], TestBook::read()->figures)->for(
-            TestBook::read()->kind('forsythia'), new Plant('f', 'forsythia', heightMm: 1500), $task, $window, $year,
+            TestBook::read()->kind('forsythia'), new Plant('f', 'forsythia', heightMm: 1500), $task, $window, $year, TestBook::read()->recipes->get('renew-by-thirds'),
         ));
     }
 }
