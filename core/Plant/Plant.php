@@ -98,6 +98,9 @@ final readonly class Plant
      */
     public function aims(int $season, array $restoring): ?string
     {
+        if ($this->state->upkeep === null && $this->aim !== 'renewal') {
+            return $this->aim;
+        }
         $aim = $this->upkeep($season, $restoring)?->aim() ?? $this->aim;
 
         return $aim === 'renewal' && $this->isBroughtBack($season, $restoring) ? null : $aim;
@@ -111,6 +114,9 @@ final readonly class Plant
      */
     public function upkeep(int $season, array $restoring): ?Upkeep
     {
+        if ($this->state->upkeep === null) {
+            return null;
+        }
         $workedOn = $this->state->seen !== null && count($this->running($season)) >= self::BROUGHT_BACK;
 
         return $workedOn || $this->isBroughtBack($season, $restoring) ? null : $this->state->upkeep;

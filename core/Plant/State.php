@@ -13,6 +13,9 @@ final readonly class State
     /** Damage, disease and thirst are passing: seen longer ago than this, in days, they are to be looked at again. */
     public const HOLDS_DAYS = 365;
 
+    /** True where nothing at all was said. */
+    public bool $isPlain;
+
     /**
      * @param  ?int  $diebackPercent  of its wood, dead
      * @param  ?string  $disease  key of the plant book
@@ -43,6 +46,9 @@ final readonly class State
         public ?string $bearing = null,
         public ?Day $seen = null,
     ) {
+        $this->isPlain = $upkeep === null && $diebackPercent === null && $transplanted === null && $disease === null && $stress === null
+            && $cultivar === null && $targetHeightMm === null && $widthMm === null && $trunkMm === null && $sides === null && $bearing === null
+            && ! ($variegated || $container || $protected || $boundary || $exposed);
         if ($diebackPercent !== null && ($diebackPercent < 0 || $diebackPercent > 100)) {
             throw new Fault('die-back lies between 0 and 100 per cent');
         }

@@ -95,7 +95,7 @@ final readonly class Prescriber
             }
             $tasks[] = new SeasonTask(
                 $rule->key, $rule->name, $recipe->key, $year->season, $window,
-                (new EffortRule($rule->effort))->alone($plant, $kind, $rule->key, self::factor(self::missedPass($rule, $plant, $kind, $year->season), Standing::of($plant, $kind, $rule, $year->season, $this->book))),
+                (new EffortRule($rule->effort))->alone($plant, $kind, $rule->key, $this->factor($rule, $plant, $kind, $year->season)),
                 $packing->people($plant, $kind, $rule, $recipe),
                 $packing->skills($plant, $kind, $recipe),
             );
@@ -197,7 +197,7 @@ final readonly class Prescriber
             );
         }
         $missed = self::missedPass($rule, $plant, $kind, $season);
-        $effort = (new EffortRule($rule->effort))->minutes($plant, $kind, $rule->key, self::factor($missed, $standing));
+        $effort = (new EffortRule($rule->effort))->minutes($plant, $kind, $rule->key, max($missed->factor ?? 1.0, $standing->factor()));
         $packing = Packing::with($this->book->figures);
         [$line, $held, $lineBecause] = $recipe->holdsLine ? (new TargetSize($this->book->figures->growing($kind)->extensionMm))->for($case) : [[], [], []];
         $amounts = [...$amounts, ...$line];
@@ -229,9 +229,13 @@ final readonly class Prescriber
     }
 
     /** How many times as long it takes: because a pass was missed, or because of what was seen of the plant. */
-    private static function factor(?MissedPass $missed, Standing $standing): float
+    private function factor(TaskRule $rule, Plant $plant, Kind $kind, int $season): float
     {
-        return max($missed->factor ?? 1.0, $standing->factor());
+        // Most plants of a season's list: nothing was seen of them, and nothing is on record.
+        return $plant->history === [] && $plant->state->isPlain ? 1.0 : max(
+            self::missedPass($rule, $plant, $kind, $season)->factor ?? 1.0,
+            Standing::of($plant, $kind, $rule, $season, $this->book)->factor(),
+        );
     }
 
     /** @return array{list<Amount>, list<Reason>, list<Working>} */

@@ -33,6 +33,11 @@ final readonly class Standing
     public static function of(Plant $plant, Kind $kind, TaskRule $rule, int $season, PlantBook $book): self
     {
         $state = $plant->state;
+        $leftOutTime = $book->figures->number(Figure::LeftOutTime) / 100;
+        if ($state->isPlain) {
+            // Most plants: nothing was seen of them.
+            return new self([], $plant, $plant->history === [] ? 0 : self::leftOut($plant, $rule, $season), $leftOutTime);
+        }
         $upkeep = $plant->upkeep($season, $book->recipes->restoring);
         $disease = $state->disease === null ? null : $book->states->disease($state->disease);
         $keys = array_keys(array_filter([
@@ -50,7 +55,7 @@ final readonly class Standing
             [...array_map($book->states->note(...), $keys), ...($disease !== null && $disease->takes($kind) ? [$disease->note] : [])],
             $plant,
             self::leftOut($plant, $rule, $season),
-            $book->figures->number(Figure::LeftOutTime) / 100,
+            $leftOutTime,
         );
     }
 
