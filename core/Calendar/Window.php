@@ -27,14 +27,26 @@ final readonly class Window
         return new self($opens, $bestFrom, $bestTo, $closes);
     }
 
+    /** Fewer best days than this, both ends included, are no window anybody can plan by. Common practice, no source. */
+    public const LEAST_BEST = 10;
+
     /**
      * A window whose days cross on this site's short year. The later edge wins, since it is the one that guards
-     * buds, sap or ripening wood; the earlier ones are drawn back to it.
+     * buds, sap or ripening wood; the earlier ones are drawn back to it. Where that leaves too few best days, they spread
+     * over the open ones, and at last over the days just before.
      */
     public static function drawnBack(Day $opens, Day $bestFrom, Day $bestTo, Day $closes): self
     {
         $bestTo = Day::earliest($bestTo, $closes);
         $bestFrom = Day::earliest($bestFrom, $bestTo);
+        $opens = Day::earliest($opens, $bestFrom);
+        $short = self::LEAST_BEST - 1 - $bestFrom->daysUntil($bestTo);
+        if ($short > 0) {
+            $back = min($short, $opens->daysUntil($bestFrom));
+            $on = min($short - $back, $bestTo->daysUntil($closes));
+            $bestFrom = $bestFrom->minus($short - $on);
+            $bestTo = $bestTo->plus($on);
+        }
 
         return new self(Day::earliest($opens, $bestFrom), $bestFrom, $bestTo, $closes);
     }

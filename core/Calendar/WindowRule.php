@@ -30,6 +30,15 @@ final readonly class WindowRule
         ));
     }
 
+    /** True where the year leaves fewer best days between the edges than a window needs, so that they had to be spread. */
+    public function collapses(Anchors $year): bool
+    {
+        $numbers = $year->numbers();
+        $bestTo = min($this->bestTo->number($numbers), $this->closes->number($numbers));
+
+        return $bestTo - $this->bestFrom->number($numbers) + 1 < Window::LEAST_BEST;
+    }
+
     /** @throws Fault when the year lacks an anchor an edge hangs on */
     public function in(Anchors $year): Window
     {

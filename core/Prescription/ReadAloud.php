@@ -58,26 +58,38 @@ final readonly class ReadAloud
     /** @return list<string> faults, each naming the task; empty where all reads well */
     public function faults(Kind $kind): array
     {
-        $faults = [];
+        return $this->read($kind)[0];
+    }
+
+    /**
+     * Every task of a kind, read in every circumstance.
+     *
+     * @return array{list<string>, int} the faults, and how many amounts its tasks have between them
+     */
+    public function read(Kind $kind): array
+    {
+        $faults = $amounts = [];
+        $plants = [$this->bare($kind), $this->measured($kind)];
         foreach ($kind->tasks as $task) {
             foreach ($this->circumstances($kind, $task) as $circumstances) {
-                if ($task->when->holds($circumstances)) {
-                    foreach ([$this->bare($kind), $this->measured($kind)] as $plant) {
-                        foreach ($this->reading($kind, $task, $plant, $circumstances) as $fault) {
-                            $faults["$task->key: $fault"] = true;
-                        }
+                foreach ($task->when->holds($circumstances) ? $plants : [] as $plant) {
+                    $worked = $this->worked($kind, $task, $plant, $circumstances);
+                    foreach ($worked as $amount) {
+                        $amounts["$task->key $amount->what"] = true;
+                    }
+                    foreach ($this->reading($kind, $task, $plant, $circumstances, $worked) as $fault) {
+                        $faults["$task->key: $fault"] = true;
                     }
                 }
             }
         }
-
         foreach (array_diff($kind->forms, [self::FREE]) as $form) {
             if ($this->under($kind, $form) === $this->under($kind, null) && $kind->forms !== [$form]) {
                 $faults["forms: nothing changes where it is grown as \"$form\""] = true;
             }
         }
 
-        return array_keys($faults);
+        return [array_keys($faults), count($amounts)];
     }
 
     /**
@@ -105,28 +117,13 @@ final readonly class ReadAloud
         return $tasks;
     }
 
-    /** How many amounts all tasks of a kind have between them, in all circumstances. */
-    public function amounts(Kind $kind): int
-    {
-        $amounts = [];
-        foreach ($kind->tasks as $task) {
-            foreach ($this->circumstances($kind, $task) as $circumstances) {
-                foreach ([$this->bare($kind), $this->measured($kind)] as $plant) {
-                    foreach ($task->when->holds($circumstances) ? $this->worked($kind, $task, $plant, $circumstances) : [] as $amount) {
-                        $amounts["$task->key $amount->what"] = true;
-                    }
-                }
-            }
-        }
-
-        return count($amounts);
-    }
-
-    /** @return list<string> */
-    private function reading(Kind $kind, TaskRule $task, Plant $plant, Circumstances $circumstances): array
+    /**
+     * @param  list<Amount>  $amounts  as they are worked out in these circumstances
+     * @return list<string>
+     */
+    private function reading(Kind $kind, TaskRule $task, Plant $plant, Circumstances $circumstances, array $amounts): array
     {
         $recipe = $this->book->recipes->get($task->method($circumstances));
-        $amounts = $this->worked($kind, $task, $plant, $circumstances);
         $chosen = Steps::chosen($recipe, $task, $plant, $circumstances, $amounts);
         $spoken = implode("\n", $chosen);
         [$cap] = $this->book->caps->for($kind, $recipe->key);

@@ -12,6 +12,10 @@ use App\PlantBook\PlantBookFiles;
 use App\PlantBook\ReferenceSites;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\KindYear;
+use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\ReadAloud;
@@ -23,6 +27,9 @@ final class CheckPlantBookCommand extends Command
 
     protected $description = 'Check the plant book files';
 
+    /** Any season will do: the reference places have no signs. */
+    private const SEASON = 2027;
+
     /** 0 when all is well, with what was read aloud; 1 with one line for each fault: file, path and what is wrong. */
     public function handle(PlantBookFiles $files, ReferenceSites $sites): int
     {
@@ -30,9 +37,12 @@ final class CheckPlantBookCommand extends Command
         $told = '';
         try {
             $faults = $this->faults($files);
-            $sites->all();
+            $places = $sites->all();
             if ($faults === []) {
-                [$told, $faults] = self::aloud($files->readAll());
+                $book = $files->readAll();
+                [$told, $faults] = self::aloud($book);
+                [$windows, $short] = self::windows($book, $places);
+                [$told, $faults] = ["$told; $windows", [...$faults, ...$short]];
             }
         } catch (Fault $fault) {
             $faults[] = $fault->getMessage();
@@ -64,8 +74,9 @@ final class CheckPlantBookCommand extends Command
         $amounts = 0;
         $faults = [];
         foreach ($book->all() as $kind) {
-            $amounts += $reader->amounts($kind);
-            foreach ($reader->faults($kind) as $fault) {
+            [$found, $number] = $reader->read($kind);
+            $amounts += $number;
+            foreach ($found as $fault) {
                 $faults[] = "$kind->id $fault";
             }
         }
@@ -74,6 +85,37 @@ final class CheckPlantBookCommand extends Command
             sprintf('%d kinds, no fault; %d recipes; %d amounts, all said; 0 contradictions', count($book->names), count($book->recipes->all()), $amounts),
             $faults,
         ];
+    }
+
+    /**
+     * Every window of the book at every reference place: none may leave fewer best days than can be planned by.
+     *
+     * @param  array<string, Site>  $places  by name
+     * @return array{string, list<string>} what was found, and the faults
+     */
+    private static function windows(PlantBook $book, array $places): array
+    {
+        $all = $spread = 0;
+        $faults = [];
+        foreach ($places as $name => $site) {
+            $year = SiteYear::of($site, self::SEASON);
+            foreach ($book->all() as $kind) {
+                $kindYear = KindYear::of($year, $kind->phenology);
+                foreach ($kind->tasks as $task) {
+                    foreach ($task->windows as $each) {
+                        $window = $each->value->rule->in($kindYear);
+                        $best = $window->bestFrom->daysUntil($window->bestTo) + 1;
+                        $all++;
+                        $spread += $each->value->rule->collapses($kindYear) ? 1 : 0;
+                        if ($best < Window::LEAST_BEST) {
+                            $faults[] = "$kind->id $task->key: best for $best days only at $name";
+                        }
+                    }
+                }
+            }
+        }
+
+        return [sprintf('%d windows at %d places, 0 under %d days (%d spread to that)', $all, count($places), Window::LEAST_BEST, $spread), $faults];
     }
 
     /** @return list<string> */
