@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bridge;
 
-use App\Due\SignShifts;
 use App\Exchange\StateFacts;
 use App\Models\Firm;
 use App\Models\Garden;
@@ -217,7 +216,7 @@ final class CorePlants
         if (isset($this->years[$row->id])) {
             return $this->years[$row->id];
         }
-        app(SignShifts::class)->weighAllIfDue($this->firm());
+        app(WeighsSigns::class)->weighAllIfDue($this->firm());
         $seasons = [];
         foreach (DB::table('garden_seasons')->where('garden_id', $row->id)->get() as $kept) {
             $seasons[(int) $kept->season] = SeasonSeen::of(

@@ -6,10 +6,10 @@ namespace App\Due;
 
 use App\Models\Firm;
 use App\PlantBook\PlantBookFiles;
-use App\Season\PlantYears;
 use Illuminate\Database\Query\Builder;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Hemisphere;
+use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Planning\DueTask;
 
 /**
@@ -35,7 +35,7 @@ final readonly class Basis
 
     public static function on(Day $today): self
     {
-        $wall = PlantYears::span($today);
+        $wall = self::year($today);
         $rules = config('hook.rules');
 
         return new self(
@@ -44,6 +44,15 @@ final readonly class Basis
             min($wall->from->number, $today->number - DueTask::MISSED_DAYS),
             max($wall->to->number, $today->number + self::PLANNED_AHEAD),
         );
+    }
+
+    /** Twelve months from the first of last month: what has just been, and what comes. */
+    public static function year(Day $today): Span
+    {
+        $first = Day::of($today->year(), $today->month(), 1)->minus(1);
+        $from = Day::of($first->year(), $first->month(), 1);
+
+        return Span::of($from, $from->plus(364));
     }
 
     /** How many midwinters there have been, in either hemisphere: at each, plants are reckoned a year older. */

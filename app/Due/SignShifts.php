@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Due;
 
 use App\Bridge\CorePlants;
+use App\Bridge\WeighsSigns;
 use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Observation;
@@ -25,7 +26,7 @@ use stdClass;
  * Keeps how late each garden's season is by its own signs and its neighbours', so that a page reads one row in place of
  * every sign of the firm. A sign touches only the gardens whose median it moves.
  */
-final readonly class SignShifts
+final readonly class SignShifts implements WeighsSigns
 {
     /** Kilometres from one degree of latitude to the next. */
     private const KM_PER_DEGREE = 111.0;

@@ -11,12 +11,14 @@ use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Observation;
 use App\Models\OwnKind;
+use App\Models\OwnKindsChanged;
 use App\Models\Plant;
 use App\Models\Visit;
 use App\Models\WorkLog;
 use App\Support\Today;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 
 /** Watches every change that what is kept rests on, and says what goes stale by it. */
 final readonly class Watch
@@ -36,6 +38,7 @@ final readonly class Watch
         });
         self::on(BloomNote::class, static fn (BloomNote $note) => self::ofPlant($note->plant_id));
         self::on(OwnKind::class, static fn () => self::all(Revisions::kinds(...)));
+        Event::listen(OwnKindsChanged::class, static fn () => self::all(Revisions::kinds(...)));
         Firm::saved(
             static fn (Firm $firm) => $firm->wasRecentlyCreated || $firm->wasChanged('practice')
                 ? self::all(Revisions::firm(...))

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\InOneStroke;
-use App\PlantBook\OwnEntry;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\SoftDeletes;
@@ -39,20 +38,5 @@ final class OwnKind extends Model
     public function writtenBy(): BelongsTo
     {
         return $this->belongsTo(User::class, 'written_by');
-    }
-
-    /**
-     * The versions in force, the latest of each kind.
-     *
-     * @return array<string, OwnEntry> by kind
-     */
-    public static function inForce(): array
-    {
-        $entries = [];
-        foreach (self::query()->orderBy('id')->get() as $own) {
-            $entries[$own->kind] = new OwnEntry($own->kind, $own->like, $own->entry);
-        }
-
-        return $entries;
     }
 }

@@ -67,6 +67,6 @@ final class User extends Authenticatable
     /** @param  string  $token */
     public function sendPasswordResetNotification(#[SensitiveParameter] $token): void
     {
-        $this->notify(new ResetPasswordNotification($token));
+        $this->notify(new ResetPasswordNotification($token, $this->name));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Notifications;
 
-use App\Models\User;
+use Illuminate\Contracts\Auth\CanResetPassword;
 use Illuminate\Notifications\Messages\MailMessage;
 use Illuminate\Notifications\Notification;
 use SensitiveParameter;
@@ -12,7 +12,7 @@ use SensitiveParameter;
 /** The letter with the link to a new password. Plain views: the server renders no Markdown (packages/README.md). */
 final class ResetPasswordNotification extends Notification
 {
-    public function __construct(#[SensitiveParameter] private readonly string $token)
+    public function __construct(#[SensitiveParameter] private readonly string $token, private readonly string $name)
     {
     }
 
@@ -22,11 +22,11 @@ final class ResetPasswordNotification extends Notification
         return ['mail'];
     }
 
-    public function toMail(User $user): MailMessage
+    public function toMail(CanResetPassword $user): MailMessage
     {
         return (new MailMessage)->subject('A new password for Pruning Hook')->view('mail.reset-password', [
-            'name' => $user->name,
-            'link' => route('password.reset', ['token' => $this->token, 'email' => $user->email]),
+            'name' => $this->name,
+            'link' => route('password.reset', ['token' => $this->token, 'email' => $user->getEmailForPasswordReset()]),
         ]);
     }
 }

@@ -165,7 +165,7 @@ final readonly class KindForm
         if ($faults !== []) {
             return $faults;
         }
-        $book = $this->files->read([...array_diff_key(OwnKind::inForce(), [$own->kind => true]), $own->kind => $own]);
+        $book = $this->files->read([...array_diff_key(OwnKinds::inForce(), [$own->kind => true]), $own->kind => $own]);
         $says = $book->putAside[$own->kind] ?? null;
         if ($says !== null) {
             $about = PlantBookFiles::OWN." $own->kind: ";

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\PlantBook;
 
-use App\Due\Revisions;
 use App\Models\OwnKind;
+use App\Models\OwnKindsChanged;
 use App\Models\Plant;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -29,10 +29,25 @@ final readonly class OwnKinds
      */
     public function entry(string $kind): array
     {
-        $own = OwnKind::inForce()[$kind] ?? null;
+        $own = self::inForce()[$kind] ?? null;
         $base = $this->form->base($kind, $own?->like);
 
         return $own === null ? $base : Inheritance::correct($base, $own->entry);
+    }
+
+    /**
+     * The versions in force, the latest of each kind.
+     *
+     * @return array<string, OwnEntry> by kind
+     */
+    public static function inForce(): array
+    {
+        $entries = [];
+        foreach (OwnKind::query()->orderBy('id')->get() as $own) {
+            $entries[$own->kind] = new OwnEntry($own->kind, $own->like, $own->entry);
+        }
+
+        return $entries;
     }
 
     /** Takes every version of a kind back. @return ?string why not */
@@ -43,7 +58,7 @@ final readonly class OwnKinds
             // One stroke, so that one undo can bring back just these.
             DB::transaction(static function () use ($kind): void {
                 OwnKind::query()->where('kind', $kind)->update(['deleted_at' => now()]);
-                Revisions::kinds();
+                event(new OwnKindsChanged);
             });
         }
 
@@ -55,7 +70,7 @@ final readonly class OwnKinds
         $last = OwnKind::onlyTrashed()->where('kind', $kind)->max('deleted_at');
         DB::transaction(static function () use ($kind, $last): void {
             OwnKind::onlyTrashed()->where('kind', $kind)->where('deleted_at', $last)->update(['deleted_at' => null]);
-            Revisions::kinds();
+            event(new OwnKindsChanged);
         });
     }
 

@@ -6,7 +6,6 @@ namespace App\Plants;
 
 use App\Bridge\CorePlants;
 use App\Exchange\StateFacts;
-use App\Http\Requests\PlantRequest;
 use App\Models\Plant;
 use App\Support\LengthField;
 use App\Support\Say;
@@ -26,6 +25,15 @@ use PruningHook\Core\Prescription\Contradictions;
  */
 final readonly class PlantForm
 {
+    /** Shares of die-back a hand can tell by eye, in per cent. */
+    private const DIED_BACK = [10, 25, 50, 100];
+
+    /** What is ticked where it holds. */
+    public const TICKS = [
+        'variegated' => 'Variegated', 'container' => 'In a container', 'exposed' => 'In the wind', 'boundary' => 'On the boundary with a neighbour',
+        'protected' => 'Protected: consent is needed',
+    ];
+
     public function __construct(private PlantBook $book, private CorePlants $bridge)
     {
     }
@@ -93,7 +101,7 @@ final readonly class PlantForm
                 ...array_map(static fn (Upkeep $upkeep): array => $tap('condition', $upkeep->value, $upkeep->value), Upkeep::cases()),
                 ...array_map(static fn (Stress $stress): array => $tap('stress', $stress->value, $stress->inWords()), Stress::cases()),
             ],
-            'Died back' => array_map(static fn (int $share): array => $tap('dieback_percent', $share, $share === 100 ? 'all of it' : "$share %"), SayWhatIsSeen::DIED_BACK),
+            'Died back' => array_map(static fn (int $share): array => $tap('dieback_percent', $share, $share === 100 ? 'all of it' : "$share %"), self::DIED_BACK),
             'Disease' => array_map(static fn (string $key, string $name): array => $tap('disease', $key, $name), array_keys($diseases), $diseases),
         ]);
     }
@@ -120,7 +128,7 @@ final readonly class PlantForm
                 'bearing' => "bears on {$value}s",
                 'condition' => $value,
                 'stress' => Stress::tryFrom($value)?->inWords() ?? $value,
-                default => lcfirst(PlantRequest::TICKS[$fact] ?? $fact),
+                default => lcfirst(self::TICKS[$fact] ?? $fact),
             };
         }
 

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Bridge\CorePlants;
+use App\Bridge\WeighsSigns;
+use App\Due\SignShifts;
 use App\Due\Watch;
-use App\Models\OwnKind;
+use App\PlantBook\OwnKinds;
 use App\PlantBook\PlantBookFiles;
 use App\Weather\SimulatedStation;
 use App\Weather\WeatherStation;
@@ -24,8 +26,9 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(CorePlants::class);
+        $this->app->bind(WeighsSigns::class, SignShifts::class);
         $this->app->singleton(WeatherStation::class, SimulatedStation::class);
         $this->app->singleton(PlantBookFiles::class, static fn (): PlantBookFiles => new PlantBookFiles(base_path('plant-book'), storage_path('framework')));
-        $this->app->scoped(PlantBook::class, static fn (Application $app): PlantBook => $app->make(PlantBookFiles::class)->read(OwnKind::inForce()));
+        $this->app->scoped(PlantBook::class, static fn (Application $app): PlantBook => $app->make(PlantBookFiles::class)->read(OwnKinds::inForce()));
     }
 }

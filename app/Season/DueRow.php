@@ -6,7 +6,6 @@ namespace App\Season;
 
 use App\Models\Plant;
 use App\Models\Visit;
-use App\Visits\TaskChoice;
 use App\Weather\Hold;
 use PruningHook\Core\Planning\DueTask;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Season;
 
 use App\Bridge\CorePlants;
+use App\Due\Basis;
 use App\Due\DueKeeper;
 use App\Models\Garden;
 use App\Models\Plant;
@@ -38,7 +39,7 @@ final readonly class GardenScreen
     public function show(Garden $garden, Request $request, Day $today): array
     {
         $this->keeper->ensure([$garden->id]);
-        $span = PlantYears::span($today);
+        $span = Basis::year($today);
         $visits = static fn (): Builder => Visit::query()
             ->where('garden_id', $garden->id)
             ->with(['crew', 'tasks' => static fn ($tasks) => $tasks->select(['id', 'visit_id', 'minutes'])]);

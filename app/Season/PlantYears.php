@@ -21,15 +21,6 @@ final readonly class PlantYears
     ) {
     }
 
-    /** Twelve months from the first of last month: what has just been, and what comes. */
-    public static function span(Day $today): Span
-    {
-        $first = Day::of($today->year(), $today->month(), 1)->minus(1);
-        $from = Day::of($first->year(), $first->month(), 1);
-
-        return Span::of($from, $from->plus(364));
-    }
-
     /** @param  Plant  $plant with garden, workLogs and visitTasks.visit loaded */
     public function of(Plant $plant, Day $today, Span $span): PlantYear
     {

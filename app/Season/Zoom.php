@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Season;
 
+use App\Due\Basis;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Planning\DueTask;
@@ -29,7 +30,7 @@ enum Zoom: string
     public function span(Day $today): Span
     {
         return match ($this) {
-            self::Year => PlantYears::span($today),
+            self::Year => Basis::year($today),
             self::Quarter => Span::of($today->minus(7), $today->plus(83)),
             self::Month => Span::of($today->minus(7), $today->plus(27)),
             self::Week => Span::of($today->minus($today->weekday() - 1), $today->minus($today->weekday() - 14)),

@@ -9,6 +9,7 @@ use App\Due\DueKeeper;
 use App\Models\Garden;
 use App\Season\DueRow;
 use App\Season\KeptTasks;
+use App\Season\TaskChoice;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;

@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
+use App\Season\TaskChoice;
 use App\Support\Today;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;

@@ -33,6 +33,12 @@ final class LayersTest
         'Drawing' => ['Units', 'Calendar', 'Plant', 'PlantBook', 'Amount', 'Structure', 'Prescription', 'Planning'],
     ];
 
+    /** The folders of the application that anything else may stand on, lowest first; none imports what comes after it. */
+    private const ROOMS = [
+        'Support', 'Exchange', 'Search', 'Notifications', 'Models', 'Bridge', 'PlantBook', 'Due', 'Weather', 'Stems', 'Plants', 'Season', 'Visits',
+        'Policies', 'Bench', 'Console', 'Http', 'Providers',
+    ];
+
     public function testCoreDependsOnPhpAlone(): Rule
     {
         return PHPat::rule()
@@ -60,6 +66,22 @@ final class LayersTest
                     $above,
                 ))
                 ->because('a folder imports only from floors below its own: no circles');
+        }
+    }
+
+    /** @return iterable<string, BuildStep> */
+    #[TestRule]
+    public function roomsStandInOrder(): iterable
+    {
+        foreach (self::ROOMS as $index => $room) {
+            $after = array_slice(self::ROOMS, $index + 1);
+            if ($after !== []) {
+                yield $room => PHPat::rule()
+                    ->classes(Selector::inNamespace("App\\$room"))
+                    ->shouldNotDependOn()
+                    ->classes(...array_map(static fn (string $other): SelectorInterface => Selector::inNamespace("App\\$other"), $after))
+                    ->because('the folders of the application stand in one order: no circles');
+            }
         }
     }
 }

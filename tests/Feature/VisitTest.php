@@ -7,8 +7,8 @@ namespace Tests\Feature;
 use App\Models\Plant;
 use App\Models\Visit;
 use App\Models\WorkLog;
+use App\Season\TaskChoice;
 use App\Visits\PlanVisit;
-use App\Visits\TaskChoice;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PruningHook\Core\Calendar\Day;
 

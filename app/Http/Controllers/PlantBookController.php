@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Models\OwnKind;
 use App\PlantBook\AnchorScreen;
 use App\PlantBook\KindFilter;
 use App\PlantBook\KindScreen;
+use App\PlantBook\OwnKinds;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -19,7 +19,7 @@ final class PlantBookController extends Controller
     {
         $filter = KindFilter::from($request);
 
-        return view('plant-book.index', ['book' => $book, 'filter' => $filter, 'own' => OwnKind::inForce(), 'kinds' => $filter->kinds($book, Today::day())]);
+        return view('plant-book.index', ['book' => $book, 'filter' => $filter, 'own' => OwnKinds::inForce(), 'kinds' => $filter->kinds($book, Today::day())]);
     }
 
     public function anchors(AnchorScreen $screen): View

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Season\TaskChoice;
 use App\Support\Today;
-use App\Visits\TaskChoice;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use PruningHook\Core\Calendar\Day;

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Exchange\StateFacts;
 use App\Models\Plant;
+use App\Plants\PlantForm;
 use App\Support\LengthField;
 use App\Support\Today;
 use Closure;
@@ -32,12 +33,6 @@ final class PlantRequest extends FormRequest
     public const AIMS = ['bloom', 'fruit', 'green', 'clear-stem', 'renewal', 'tidy'];
 
     public const HAZARDS = ['power-line' => 'Power line near', 'road' => 'Road or path beside it', 'glass' => 'Glass below'];
-
-    /** What is ticked where it holds. */
-    public const TICKS = [
-        'variegated' => 'Variegated', 'container' => 'In a container', 'exposed' => 'In the wind', 'boundary' => 'On the boundary with a neighbour',
-        'protected' => 'Protected: consent is needed',
-    ];
 
     /** Facts that are asked for in centimetres. */
     private const IN_CM = ['flowering_height_mm' => 'flowering_height_cm', 'target_height_mm' => 'target_height_cm', 'width_mm' => 'width_cm'];
@@ -101,7 +96,7 @@ final class PlantRequest extends FormRequest
             'sides' => ['nullable', 'in:1,2'],
             'trunk_mm' => ['nullable', 'integer', 'between:1,6000'],
             'bearing' => ['nullable', 'in:spur,tip'],
-            ...array_fill_keys(array_keys(self::TICKS), ['nullable', 'in:1']),
+            ...array_fill_keys(array_keys(PlantForm::TICKS), ['nullable', 'in:1']),
         ];
     }
 
@@ -119,7 +114,7 @@ final class PlantRequest extends FormRequest
                 continue;
             }
             $state[$fact] = match (true) {
-                isset(self::TICKS[$fact]) => true,
+                isset(PlantForm::TICKS[$fact]) => true,
                 isset(self::IN_CM[$fact]) => LengthField::mm($this->integer($field)),
                 in_array($fact, ['dieback_percent', 'sides', 'trunk_mm'], true) => $this->integer($field),
                 $fact === 'disease' => app(PlantBook::class)->states->disease($this->string($field)->toString())->key ?? $this->string($field)->toString(),

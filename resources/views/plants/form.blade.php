@@ -43,11 +43,11 @@
             </div>
             <div class="log-field"><span class="form-label" id="ticks-label">What is so</span>
                 <div class="taps" role="group" aria-labelledby="ticks-label">
-                    @foreach (App\Http\Requests\PlantRequest::TICKS as $tick => $name)
+                    @foreach (App\Plants\PlantForm::TICKS as $tick => $name)
                         <label><input type="checkbox" name="{{ $tick }}" value="1" @checked(old($tick, old('label') === null ? ($plant->state[$tick] ?? false) : false))><span>{{ $name }}</span></label>
                     @endforeach
                 </div>
-                @foreach (array_keys(App\Http\Requests\PlantRequest::TICKS) as $tick)@error($tick)<div class="invalid-feedback d-block">{{ $message }}</div>@enderror @endforeach
+                @foreach (array_keys(App\Plants\PlantForm::TICKS) as $tick)@error($tick)<div class="invalid-feedback d-block">{{ $message }}</div>@enderror @endforeach
             </div>
             <x-field name="notes" label="Notes and the client's wishes" type="textarea" :value="$plant->notes" />
             <x-practice :questions="$book->questions" :practice="$plant->practice" elsewhere="as the garden" />

@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Plants;
+namespace App\Visits;
 
 use App\Exchange\StateFacts;
 use App\Models\Plant;
-use App\Visits\RenewSheets;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Plant\Stress;
@@ -21,9 +20,6 @@ use PruningHook\Core\Prescription\Contradictions;
  */
 final readonly class SayWhatIsSeen
 {
-    /** Shares of die-back a hand can tell by eye, in per cent. */
-    public const DIED_BACK = [10, 25, 50, 100];
-
     public function __construct(private PlantBook $book, private RenewSheets $sheets)
     {
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Visits;
+namespace App\Season;
 
 use PruningHook\Core\Fault;
 
