@@ -80,12 +80,46 @@ final readonly class KindForm
                 Arr::set($entry, "$path.source", 'firm');
             }
         }
+        $closures = array_values(self::closures((array) ($base['closures'] ?? []), (array) Arr::get($said, 'closures', [])));
+        if ($closures === []) {
+            unset($entry['closures']);
+        } else {
+            $entry['closures'] = $closures;
+        }
         foreach (array_keys((array) ($base['tasks'] ?? [])) as $index) {
             Arr::set($entry, "tasks.$index.name", self::text(Arr::get($said, "tasks.$index.name")));
             self::put($entry, "tasks.$index.minutes.base", is_numeric(Arr::get($said, "tasks.$index.minutes.base")) ? (int) Arr::get($said, "tasks.$index.minutes.base") : null);
         }
 
         return $entry;
+    }
+
+    /**
+     * The days on which a kind is not cut at all, as the form says them: what is changed or added is the firm's, and one
+     * whose days were both emptied holds no more.
+     *
+     * @param  array<array-key, mixed>  $base  those it is laid over
+     * @param  array<array-key, mixed>  $said  as the form sends them
+     * @return array<int, array<array-key, mixed>> by their place in the form
+     */
+    public static function closures(array $base, array $said): array
+    {
+        $closures = [];
+        foreach (array_unique([...array_keys($base), ...array_keys($said)]) as $index) {
+            $below = (array) ($base[$index] ?? []);
+            $own = [];
+            foreach (['name', 'from', 'to', 'because'] as $field) {
+                $own[$field] = self::text(Arr::get((array) ($said[$index] ?? []), $field));
+            }
+            if ($own['from'] === '' && $own['to'] === '' && ($below !== [] || implode('', $own) === '')) {
+                continue;
+            }
+            // The book need not name a closure.
+            $closure = [...$below, ...($own['name'] === '' ? array_diff_key($own, ['name' => '']) : $own)];
+            $closures[(int) $index] = $closure === $below ? $below : [...$closure, 'source' => 'firm'];
+        }
+
+        return $closures;
     }
 
     /**

@@ -11,7 +11,11 @@ use App\PlantBook\OwnKinds;
 use App\PlantBook\PlantBookFiles;
 use Illuminate\Support\Arr;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PruningHook\Core\Calendar\Closure;
+use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Prescription\Prescriber;
+use Tests\Support\Sites;
 
 /** The planner corrects a kind of the plant book, or adds one of the firm's own. */
 final class OwnKindTest extends FeatureTestCase
@@ -65,6 +69,29 @@ final class OwnKindTest extends FeatureTestCase
         self::assertSame('grey-lilac', Plant::query()->latest('id')->value('kind'));
         $this->from('/plant-book/grey-lilac')->delete('/plant-book/grey-lilac/own')->assertSessionHasErrors(['own' => '1 plant is of this kind in the gardens, so it stays. Give them another kind first.']);
         self::assertSame(1, OwnKind::query()->count());
+    }
+
+    public function test_the_firm_corrects_a_closure_takes_one_away_and_adds_one(): void
+    {
+        $this->actingAs($this->planner())->get('/plant-book/apple/own')->assertOk()->assertSee('Days on which it is not cut at all')->assertSee('value="Disease closure"', false);
+        $base = $this->app->make(KindForm::class)->base('apple', null);
+        $put = fn (array $changes) => $this->put('/plant-book/apple/own', $this->said($base, ['note' => 'Our valley is wet.', ...$changes]));
+        $closed = function (): array {
+            $this->forgetBook();
+
+            return array_map(static fn (Closure $closure): array => [$closure->name, (string) $closure->to, $closure->source], Prescriber::closed($this->book()->kind('apple'), SiteYear::of(Sites::southernEngland(), 2027)));
+        };
+        $before = $closed();
+        $put(['closures.0.to' => 'bloom-end+14'])->assertSessionHasNoErrors();
+        self::assertSame([$before[0][0], "the firm's own"], [$closed()[0][0], $closed()[0][2]]);
+        self::assertGreaterThan($before[0][1], $closed()[0][1]);
+        $put(['closures.1.name' => 'Wet weeks', 'closures.1.from' => 'midsummer', 'closures.1.to' => 'midsummer+10', 'closures.1.because' => 'canker spreads'])->assertSessionHasNoErrors();
+        self::assertSame(['Disease closure', 'Wet weeks'], array_column($closed(), 0));
+        $put(['closures.0.from' => '', 'closures.0.to' => ''])->assertSessionHasNoErrors();
+        self::assertSame([], $closed());
+        // The row of the one taken away stays in the form: what is wrong with the next is told beside it.
+        $put(['closures.0.from' => '', 'closures.0.to' => '', 'closures.1.name' => 'Wet weeks', 'closures.1.from' => 'easter', 'closures.1.to' => 'midsummer', 'closures.1.because' => 'so'])
+            ->assertSessionHasErrors('closures.1.from');
     }
 
     /** @param  array<string, string>  $said */

@@ -36,6 +36,7 @@ final class OwnKindRequest extends FormRequest
             'growth_mm.min' => ['nullable', 'numeric', 'between:0,500', 'required_with:growth_mm.max'],
             'growth_mm.max' => ['nullable', 'numeric', 'between:0,500', 'required_with:growth_mm.min', 'gte:growth_mm.min'],
             'removal_cap.percent' => ['nullable', 'integer', 'between:0,100'],
+            'closures' => ['array', 'max:12'],
             'tasks.*.minutes.base' => ['nullable', 'integer', 'between:0,1440'],
         ];
     }
@@ -65,8 +66,10 @@ final class OwnKindRequest extends FormRequest
 
                 return;
             }
+            // A closure that was taken away leaves its row in the form and none in the entry.
+            $rows = array_keys(KindForm::closures((array) ($this->base()['closures'] ?? []), (array) $this->input('closures', [])));
             foreach ($this->form()->faults($this->complete(), $this->own()) as $field => $says) {
-                $validator->errors()->add($field, $says);
+                $validator->errors()->add((string) preg_replace_callback('/^closures\.(\d+)/', static fn (array $row): string => 'closures.'.($rows[(int) $row[1]] ?? $row[1]), $field), $says);
             }
         });
     }

@@ -41,6 +41,17 @@
                     @foreach (App\PlantBook\KindForm::EVENTS as $event => $label)<div class="col-md-4 col-lg"><x-field :name="'phenology['.$event.']'" :label="$label" :value="$at('phenology.'.$event)" /></div>@endforeach
                 </div>
             </fieldset>
+            <fieldset><legend>Days on which it is not cut at all</legend>
+                <p class="soft">For disease, sap or frost. Empty both days of one and it holds no more; the last row adds one.</p>
+                @foreach ([...($at('closures') ?? []), []] as $index => $closure)
+                    <div class="row">
+                        <div class="col-md-6 col-xl-3"><x-field :name="'closures['.$index.'][name]'" label="Closure" :value="$closure['name'] ?? null" /></div>
+                        <div class="col-md-6 col-xl-3"><x-field :name="'closures['.$index.'][from]'" label="Closed from" :value="$closure['from'] ?? null" /></div>
+                        <div class="col-md-6 col-xl-3"><x-field :name="'closures['.$index.'][to]'" label="Closed to" :value="$closure['to'] ?? null" /></div>
+                        <div class="col-md-6 col-xl-3"><x-field :name="'closures['.$index.'][because]'" label="Because" :value="$closure['because'] ?? null" :help="isset($closure['regions']) ? 'Only in: '.implode(', ', array_map(fn ($region) => PruningHook\Core\Calendar\Region::from($region)->inWords(), $closure['regions'])).'.' : null" /></div>
+                    </div>
+                @endforeach
+            </fieldset>
             @foreach ($at('tasks') ?? [] as $index => $task)
                 <fieldset><legend>{{ $task['name'] }}</legend>
                     <div class="row">
