@@ -166,6 +166,9 @@ final readonly class Packing
         foreach (Conditional::holding($recipe->followUps, $circumstances) as $each) {
             $follow[] = ['after_days' => $each->afterDays, 'what' => $each->says];
         }
+        if ($task->everyDays !== null) {
+            $follow[] = ['after_days' => $task->everyDays, 'what' => 'Once more, and so on as long as its days are open'];
+        }
         if ($task->pair !== null) {
             $follow[] = ['after_days' => null, 'what' => 'The other pass: '.lcfirst($kind->tasks[$task->pair->task]->name ?? $task->pair->task)];
         }

@@ -17,7 +17,7 @@ final readonly class Kind
      * @param  list<ClosureRule>  $closures
      * @param  array<string, TaskRule>  $tasks  by key
      */
-    private function __construct(
+    public function __construct(
         public string $id,
         public string $name,
         public string $botanical,
@@ -50,48 +50,6 @@ final readonly class Kind
         /** @var list<string> the forms it is trained to; `free` where it is left to itself */
         public array $forms,
     ) {
-    }
-
-    /**
-     * @param  list<string>  $alsoCalled
-     * @param  list<string>  $traits
-     * @param  ?array{int, int}  $growthMm
-     * @param  list<string>  $cautions
-     * @param  list<ClosureRule>  $closures
-     * @param  array<string, TaskRule>  $tasks
-     * @param  ?array{int, string}  $removalCap
-     * @param  array<string, string>  $notFor
-     * @param  list<string>  $aftercare
-     * @param  list<string>  $forms
-     */
-    public static function of(
-        string $id,
-        string $name,
-        string $botanical,
-        array $alsoCalled,
-        string $habit,
-        FloweringWood $wood,
-        Phenology $phenology,
-        array $traits,
-        int $typicalHeightMm,
-        ?array $growthMm,
-        ?int $lowestFrameworkMm,
-        ?int $usualCutMm,
-        array $cautions,
-        array $closures,
-        array $tasks,
-        string $about,
-        string $family,
-        string $vigour,
-        string $hardCutting,
-        ?int $bloomDegreeDays,
-        ?array $removalCap,
-        array $notFor,
-        array $aftercare,
-        array $forms,
-    ): self {
-        return new self($id, $name, $botanical, $alsoCalled, $habit, $wood, $phenology, $traits, $typicalHeightMm,
-            $growthMm, $lowestFrameworkMm, $usualCutMm, $cautions, $closures, $tasks, $about, $family, $vigour, $hardCutting, $bloomDegreeDays, $removalCap, $notFor, $aftercare, $forms);
     }
 
     public function has(string $trait): bool

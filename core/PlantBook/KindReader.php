@@ -37,7 +37,7 @@ final readonly class KindReader
         }
         $growth = $kind->entry('growth_mm');
 
-        return Kind::of(
+        return new Kind(
             id: $kind->string('id'),
             name: $kind->string('name'),
             botanical: $kind->string('botanical'),
@@ -84,7 +84,7 @@ final readonly class KindReader
         $when = Condition::fromEntry($task->entry('when'));
         $methods = $this->conditionals($task, 'methods', fn (Entry $entry): string => $this->method($entry));
 
-        return TaskRule::of(
+        return new TaskRule(
             key: $task->string('key'),
             name: $task->string('name'),
             // A new plant is only cleaned in its first year, unless the book says otherwise.
@@ -100,6 +100,7 @@ final readonly class KindReader
             stimulates: $task->bool('stimulates', true),
             takesFloweringWood: $task->bool('takes_flowering_wood', true),
             cautions: $task->strings('cautions'),
+            everyDays: $task->int('every_days'),
         );
     }
 

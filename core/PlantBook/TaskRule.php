@@ -21,7 +21,7 @@ final readonly class TaskRule
      * @param  array<string, Wording>  $steps  the kind's own word for steps of its recipes, by key
      * @param  list<string>  $cautions  keys of cautions that belong to this task
      */
-    private function __construct(
+    public function __construct(
         public string $key,
         public string $name,
         public Condition $when,
@@ -38,6 +38,8 @@ final readonly class TaskRule
         /** true where flowers are on the wood being cut */
         public bool $takesFloweringWood,
         public array $cautions,
+        /** days after which it is done once more as long as its window is open; null where once is enough */
+        public ?int $everyDays,
     ) {
         $questions = $when->questions();
         foreach ([...$methods, ...$windows, ...$amounts] as $piece) {
@@ -47,33 +49,6 @@ final readonly class TaskRule
             $questions = [...$questions, ...$wording->questions()];
         }
         $this->questions = array_values(array_unique($questions));
-    }
-
-    /**
-     * @param  list<Conditional<string>>  $methods
-     * @param  list<Conditional<TaskWindow>>  $windows
-     * @param  list<Conditional<AmountSpec>>  $amounts
-     * @param  array<string, Wording>  $steps
-     * @param  list<string>  $cautions
-     */
-    public static function of(
-        string $key,
-        string $name,
-        Condition $when,
-        array $methods,
-        array $windows,
-        array $amounts,
-        array $steps,
-        EffortRates $effort,
-        ?PairedTask $pair,
-        ?OutsideWindow $early,
-        ?OutsideWindow $late,
-        bool $stimulates,
-        bool $takesFloweringWood,
-        array $cautions,
-    ): self {
-        return new self($key, $name, $when, $methods, $windows, $amounts, $steps, $effort, $pair, $early, $late,
-            $stimulates, $takesFloweringWood, $cautions);
     }
 
     public function window(Circumstances $plant): ?TaskWindow

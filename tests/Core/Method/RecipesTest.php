@@ -153,4 +153,22 @@ final class RecipesTest extends TestCase
             'a source' => [['steps' => [], 'source' => 'hearsay'], 'recipes/x.yaml: source: "hearsay"'],
         ];
     }
+
+    /** Common practice, no source: spent roses every week or two as long as they flower. */
+    public function test_what_is_done_again_and_again_says_how_often(): void
+    {
+        $follow = $this->task(new Plant('r', 'bush-rose', heightMm: 900), 'dead-heading')->kit->followUps;
+        self::assertContains(['after_days' => 10, 'what' => 'Once more, and so on as long as its days are open'], $follow);
+        self::assertNotContains('Once more, and so on as long as its days are open', array_column($this->task(new Plant('r', 'bush-rose', heightMm: 900), 'main-pruning')->kit->followUps, 'what'));
+    }
+
+    /** Common practice, no source: kit follows the height of the cut, not of the plant. */
+    public function test_nobody_brings_a_ladder_to_a_cut_at_the_ground(): void
+    {
+        $clematis = $this->task(new Plant('c', 'late-clematis', heightMm: 3500), 'late-winter');
+        self::assertNotContains('ladder', $clematis->kit->tools);
+        self::assertSame(1, $clematis->kit->people);
+        self::assertStringNotContainsString('ladder', implode(' ', $clematis->cautions));
+        self::assertContains('ladder', $this->task(new Plant('c', 'mountain-clematis', heightMm: 3500), 'after-flowering')->kit->tools);
+    }
 }
