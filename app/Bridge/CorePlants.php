@@ -139,7 +139,7 @@ final class CorePlants
         return array_values(
             $row->workLogs
                 ->map(
-                    static fn (WorkLog $log): LoggedWork => LoggedWork::of(
+                    static fn (WorkLog $log): LoggedWork => new LoggedWork(
                         $log->task,
                         $log->season,
                         $log->on,

@@ -150,7 +150,7 @@ final readonly class DueReckoner
         foreach ($logs as $log) {
             /** @var list<array{what: string, unit: string, value: int}> $amounts */
             $amounts = in_array($log->amounts, ['[]', null], true) ? [] : (array) json_decode($log->amounts, true);
-            $histories[(int) $log->plant_id][] = LoggedWork::of(
+            $histories[(int) $log->plant_id][] = new LoggedWork(
                 $log->task,
                 (int) $log->season,
                 Day::parse($log->on),

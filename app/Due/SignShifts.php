@@ -40,7 +40,7 @@ final readonly class SignShifts implements WeighsSigns
     {
         try {
             return SeasonReader::with($this->book)->lateness(
-                CoreObservation::of($sign->event, $sign->on),
+                new CoreObservation($sign->event, $sign->on),
                 SiteYear::of($this->bridge->site($sign->garden), $sign->season),
             );
         } catch (Fault) {
@@ -207,7 +207,7 @@ final readonly class SignShifts implements WeighsSigns
                     $this->reach();
             if ($reaches[$at]) {
                 $seen = new Sign(
-                    CoreObservation::of($sign->event, Day::parse($sign->on)),
+                    new CoreObservation($sign->event, Day::parse($sign->on)),
                     (int) $sign->late_days,
                     $at === $garden->id ? null : $sign->name,
                 );

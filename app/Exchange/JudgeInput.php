@@ -93,7 +93,7 @@ final class JudgeInput
         return Stem::of(
             $given['ref'], (float) $given['azimuth_deg'], (float) $given['lean_deg'], $given['length_mm'], $given['base_mm'], $given['age_years'] ?? null,
             array_map(StemFault::from(...), $given['faults'] ?? []),
-            array_map(static fn (array $shoot): Shoot => Shoot::of($shoot['ref'], (float) $shoot['azimuth_deg'], (float) $shoot['lean_deg'], $shoot['base_mm']), $given['shoots'] ?? []),
+            array_map(static fn (array $shoot): Shoot => new Shoot($shoot['ref'], (float) $shoot['azimuth_deg'], (float) $shoot['lean_deg'], $shoot['base_mm']), $given['shoots'] ?? []),
             isset($given['from_azimuth_deg']) ? (float) $given['from_azimuth_deg'] : null,
         );
     }

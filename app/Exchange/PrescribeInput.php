@@ -156,7 +156,7 @@ final class PrescribeInput
         }
         $on = $this->tried("$path.on", static fn (): Day => Day::parse($line['on']));
 
-        return $on === null ? null : LoggedWork::of(
+        return $on === null ? null : new LoggedWork(
             $line['task'], $line['season'], $on, Outcome::from($line['outcome']), $line['minutes'] ?? null, $line['removed_percent'] ?? null,
             $line['nest'] ?? false, $line['recipe'] ?? (($line['renovation'] ?? false) ? Renovation::RECIPE : null),
         );
@@ -212,7 +212,7 @@ final class PrescribeInput
             if ($today !== null && $on->isAfter($today)) {
                 $this->faults[] = "$path.date: $on is in the future of $today";
             }
-            $observation = Observation::of($each['event'], $on);
+            $observation = new Observation($each['event'], $on);
             $this->tried($path, static fn () => $reader->check($observation, $year));
             $observations[] = $observation;
         }

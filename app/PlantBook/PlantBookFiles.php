@@ -345,7 +345,7 @@ final readonly class PlantBookFiles
         foreach ($file->entries('schools') as $entry) {
             $options = $entry->entry('options')->texts();
             $key = $entry->string('key');
-            $questions[$key] = SchoolQuestion::of($key, $entry->string('name'), $options, $entry->string('default'), 'common practice');
+            $questions[$key] = new SchoolQuestion($key, $entry->string('name'), $options, $entry->string('default'), 'common practice');
             if (! isset($options[$entry->string('default')])) {
                 throw $entry->fault('default', 'the default is not one of the options');
             }

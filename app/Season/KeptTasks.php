@@ -202,7 +202,7 @@ final readonly class KeptTasks
         $closures = [];
         foreach ((array) json_decode($json, true) as [$from, $to, $name]) {
             if ($span->touches(Day::fromNumber($from), Day::fromNumber($to))) {
-                $closures[] = Closure::of(Day::fromNumber($from), Day::fromNumber($to), $name, '', '');
+                $closures[] = new Closure(Day::fromNumber($from), Day::fromNumber($to), $name, '', '');
             }
         }
 

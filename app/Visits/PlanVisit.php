@@ -57,7 +57,7 @@ final readonly class PlanVisit
             if ($task->handsOff !== null) {
                 throw ValidationException::withMessages(['tasks' => sprintf('%s of %s is an arborist\'s job: it %s. What to ask for stands on the plant\'s page.', $task->name, $plant->label, $task->handsOff)]);
             }
-            $jobs[] = Job::of((string) $plant->id, $plant->bed ?? '', $task, $this->diseased($plant));
+            $jobs[] = new Job((string) $plant->id, $plant->bed ?? '', $task, $this->diseased($plant));
         }
 
         return OrderOfWork::of($jobs);

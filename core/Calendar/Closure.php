@@ -7,7 +7,7 @@ namespace PruningHook\Core\Calendar;
 /** Days on which a plant is not cut at all, both included, and why. */
 final readonly class Closure
 {
-    private function __construct(
+    public function __construct(
         public Day $from,
         public Day $to,
         /** "Disease closure", say */
@@ -15,11 +15,6 @@ final readonly class Closure
         public string $because,
         public string $source,
     ) {
-    }
-
-    public static function of(Day $from, Day $to, string $name, string $because, string $source): self
-    {
-        return new self($from, $to, $name, $because, $source);
     }
 
     public function contains(Day $day): bool

@@ -74,7 +74,7 @@ final readonly class Bowl
             default => 'old',
         };
 
-        return Spoke::of($stem->ref, $kind, $base->x, -$base->y, $tip->x, -$tip->y, (float) $stem->baseMm, $age, $cut?->order, sprintf(
+        return new Spoke($stem->ref, $kind, $base->x, -$base->y, $tip->x, -$tip->y, (float) $stem->baseMm, $age, $cut?->order, sprintf(
             '%s, %d mm thick, %s%s: %s', $stem->ref, $stem->baseMm,
             $stem->ageYears === null ? 'age unknown' : $stem->ageYears.($stem->ageYears === 1 ? ' year' : ' years'),
             $stem->faults === [] ? '' : ', '.implode(', ', array_map(static fn (StemFault $fault): string => $fault->inWords(), $stem->faults)),

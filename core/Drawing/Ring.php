@@ -123,6 +123,6 @@ final readonly class Ring
         // A stretch of a year or more goes once round and no further.
         $turn = min(359.9, ($from->daysUntil($to) + 1) / 365.25 * 360);
 
-        return Sector::of($kind, $start, $start + $turn, $outer - $width, $outer, $says);
+        return new Sector($kind, $start, $start + $turn, $outer - $width, $outer, $says);
     }
 }

@@ -7,7 +7,8 @@ namespace PruningHook\Core\Drawing;
 /** A piece of a ring between two angles (degrees, clockwise from the top) and two radii (mm). */
 final readonly class Sector
 {
-    private function __construct(
+    /** @param  string  $kind `open`, `best`, `closed`, `cost`, `bloom` or `done` */
+    public function __construct(
         public string $kind,
         public float $from,
         public float $to,
@@ -15,12 +16,6 @@ final readonly class Sector
         public float $outer,
         public string $says,
     ) {
-    }
-
-    /** @param  string  $kind `open`, `best`, `closed`, `cost`, `bloom` or `done` */
-    public static function of(string $kind, float $from, float $to, float $inner, float $outer, string $says): self
-    {
-        return new self($kind, $from, $to, $inner, $outer, $says);
     }
 
     /** The outline as SVG path data, with the ring's middle at 0,0 and y downwards. */

@@ -7,7 +7,7 @@ namespace PruningHook\Core\Drawing;
 /** One stem of a bowl as seen from above: from its base to its tip, in mm, east to the right and north up. */
 final readonly class Spoke
 {
-    private function __construct(
+    public function __construct(
         public string $ref,
         /** `keep`, `next` (goes next year), `cut` (goes now) or `gone` */
         public string $kind,
@@ -22,11 +22,6 @@ final readonly class Spoke
         public ?int $order,
         public string $says,
     ) {
-    }
-
-    public static function of(string $ref, string $kind, float $x1, float $y1, float $x2, float $y2, float $width, string $age, ?int $order, string $says): self
-    {
-        return new self($ref, $kind, $x1, $y1, $x2, $y2, $width, $age, $order, $says);
     }
 
     /**

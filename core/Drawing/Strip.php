@@ -32,7 +32,7 @@ final readonly class Strip
         $bar = static function (string $kind, Day $from, Day $to, string $says) use ($year, $mmPerDay): ?Bar {
             $seen = $year->span->clip($from, $to);
 
-            return $seen === null ? null : Bar::of(
+            return $seen === null ? null : new Bar(
                 $kind,
                 $year->span->from->daysUntil($seen->from) * $mmPerDay,
                 $seen->days() * $mmPerDay,

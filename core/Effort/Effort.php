@@ -10,15 +10,10 @@ use PruningHook\Core\Working;
 /** Whole minutes for one gardener, and why. */
 final readonly class Effort
 {
-    private function __construct(
+    public function __construct(
         public int $minutes,
         public Reason $reason,
         public Working $working,
     ) {
-    }
-
-    public static function of(int $minutes, Reason $reason, Working $working): self
-    {
-        return new self($minutes, $reason, $working);
     }
 }

@@ -42,7 +42,7 @@ final readonly class EffortRule
         }
         $minutes = self::whole($learned, $factor);
 
-        return Effort::of($minutes, Reason::commonPractice('Time', $said), Working::of(
+        return new Effort($minutes, Reason::commonPractice('Time', $said), Working::of(
             'minutes',
             '(rate x '.self::WEIGHT_OF_RATE.' + minutes logged) / ('.self::WEIGHT_OF_RATE.' + visits logged) x missed-pass factor',
             sprintf('(%d x %d + %d) / (%d + %d) x %s', (int) round($rate), self::WEIGHT_OF_RATE, (int) round($learned * (self::WEIGHT_OF_RATE + count($logged)) - self::WEIGHT_OF_RATE * $rate), self::WEIGHT_OF_RATE, count($logged), rtrim(rtrim(number_format($factor, 1), '0'), '.')),

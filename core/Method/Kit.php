@@ -18,7 +18,7 @@ final readonly class Kit
      * @param  list<array{after_days: ?int, what: string}>  $followUps  days after the cut; null where it comes with the season
      * @param  list<string>  $skills  what the hands must be able to handle
      */
-    private function __construct(
+    public function __construct(
         public array $tools,
         public int $people,
         public array $gear,
@@ -29,19 +29,6 @@ final readonly class Kit
         public array $followUps,
         public array $skills,
     ) {
-    }
-
-    /**
-     * @param  list<string>  $tools
-     * @param  list<string>  $gear
-     * @param  list<string>  $materials
-     * @param  list<string>  $aftercare
-     * @param  list<array{after_days: ?int, what: string}>  $followUps
-     * @param  list<string>  $skills
-     */
-    public static function of(array $tools, int $people, array $gear, array $materials, int $debrisLitres, array $aftercare, array $followUps, array $skills): self
-    {
-        return new self($tools, $people, $gear, $materials, $debrisLitres, $aftercare, $followUps, $skills);
     }
 
     /** What is needed for a job that is left to an arborist: nothing. */

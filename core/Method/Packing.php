@@ -35,7 +35,7 @@ final readonly class Packing
     {
         $height = $plant->heightMm ?? $kind->typicalHeightMm;
 
-        return Kit::of(
+        return new Kit(
             $this->tools($this->figures->cuts($recipe, $kind, $height, $plant->state->trunkMm), $recipe, $this->needsLadder($height, $recipe)),
             $this->people($plant, $kind, $task, $recipe),
             $this->gear($kind, $recipe),

@@ -12,40 +12,23 @@ use PruningHook\Core\Practice\Practice;
 /** What a condition of the plant book may ask about one plant in one season. */
 final readonly class Circumstances
 {
-    private function __construct(
+    /** @param  list<string>  $traits  of its kind: `opposite-buds`, `tied` */
+    public function __construct(
         private WinterClass $winter,
         private Practice $practice,
         /** 1 in the plant's first season in the ground; null where the planting date is not known */
-        public ?int $yearInGround,
-        private ?string $form,
-        private ?string $aim,
-        private ?bool $grafted,
+        public ?int $yearInGround = null,
+        private ?string $form = null,
+        private ?string $aim = null,
+        private ?bool $grafted = null,
         /** @var list<string> of its kind */
-        private array $traits,
-        private ?Region $region,
-        private ?string $condition,
-        private ?string $bearing,
-        private bool $moved,
-        private bool $exposed,
+        private array $traits = [],
+        private ?Region $region = null,
+        private ?string $condition = null,
+        private ?string $bearing = null,
+        private bool $moved = false,
+        private bool $exposed = false,
     ) {
-    }
-
-    /** @param  list<string>  $traits  of its kind: `opposite-buds`, `tied` */
-    public static function of(
-        WinterClass $winter,
-        Practice $practice,
-        ?int $yearInGround = null,
-        ?string $form = null,
-        ?string $aim = null,
-        ?bool $grafted = null,
-        array $traits = [],
-        ?Region $region = null,
-        ?string $condition = null,
-        ?string $bearing = null,
-        bool $moved = false,
-        bool $exposed = false,
-    ): self {
-        return new self($winter, $practice, $yearInGround, $form, $aim, $grafted, $traits, $region, $condition, $bearing, $moved, $exposed);
     }
 
     public function choice(string $question): Choice

@@ -9,25 +9,20 @@ use PruningHook\Core\Calendar\Day;
 /** One line of a plant's record, as far as it bears on what is prescribed next. */
 final readonly class LoggedWork
 {
-    private function __construct(
+    public function __construct(
         public string $task,
         public int $season,
         public Day $on,
         public Outcome $outcome,
         public ?int $minutes,
         /** live growth that came off, in per cent of what stood there; null where nobody said */
-        public ?int $removedPercent,
+        public ?int $removedPercent = null,
         /** true where a nest was found */
-        public bool $nest,
+        public bool $nest = false,
         /** the recipe it was done by, where the record says */
-        public ?string $recipe,
+        public ?string $recipe = null,
         /** what came off, where the record says */
-        public ?Taken $taken,
+        public ?Taken $taken = null,
     ) {
-    }
-
-    public static function of(string $task, int $season, Day $on, Outcome $outcome, ?int $minutes, ?int $removedPercent = null, bool $nest = false, ?string $recipe = null, ?Taken $taken = null): self
-    {
-        return new self($task, $season, $on, $outcome, $minutes, $removedPercent, $nest, $recipe, $taken);
     }
 }

@@ -12,21 +12,16 @@ use PruningHook\Core\Calendar\Region;
 /** Days on which a kind is not cut, hung on anchors: stone fruit out of leaf, say. */
 final readonly class ClosureRule
 {
-    private function __construct(
+    /** @param  list<string>  $regions */
+    public function __construct(
         private Edge $from,
         private Edge $to,
         private string $name,
         private string $because,
         private string $source,
         /** @var list<string> regions where it holds; everywhere where none is named */
-        private array $regions,
+        private array $regions = [],
     ) {
-    }
-
-    /** @param  list<string>  $regions */
-    public static function of(Edge $from, Edge $to, string $name, string $because, string $source, array $regions = []): self
-    {
-        return new self($from, $to, $name, $because, $source, $regions);
     }
 
     public function holdsIn(Region $region): bool
@@ -36,6 +31,6 @@ final readonly class ClosureRule
 
     public function in(Anchors $year): Closure
     {
-        return Closure::of($this->from->in($year), $this->to->in($year), $this->name, $this->because, $this->source);
+        return new Closure($this->from->in($year), $this->to->in($year), $this->name, $this->because, $this->source);
     }
 }

@@ -156,7 +156,7 @@ final readonly class KindReader
     {
         $edge = static fn (string $key): Edge => $entry->parsed($key, Edge::parse(...));
 
-        return TaskWindow::of(
+        return new TaskWindow(
             WindowRule::of($edge('opens'), $edge('best_from'), $edge('best_to'), $edge('closes')),
             $entry->string('because'),
             $this->source($entry),
@@ -165,7 +165,7 @@ final readonly class KindReader
 
     private function closure(Entry $entry): ClosureRule
     {
-        return ClosureRule::of(
+        return new ClosureRule(
             $entry->parsed('from', Edge::parse(...)),
             $entry->parsed('to', Edge::parse(...)),
             $entry->string('name', 'Closed'),
@@ -177,12 +177,12 @@ final readonly class KindReader
 
     private function outside(Entry $entry): OutsideWindow
     {
-        return OutsideWindow::of($entry->bool('closed', false), $entry->string('because'), $this->source($entry));
+        return new OutsideWindow($entry->bool('closed', false), $entry->string('because'), $this->source($entry));
     }
 
     private function pair(Entry $entry): PairedTask
     {
-        return PairedTask::of(
+        return new PairedTask(
             $entry->string('task'),
             $entry->bool('season_before', false),
             (float) $entry->number('factor', 1),

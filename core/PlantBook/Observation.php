@@ -9,14 +9,9 @@ use PruningHook\Core\Calendar\Day;
 /** Something the crew saw: `forsythia-bloom`, `lilac-bloom`, `apple-bud-break` or `last-frost`, and the day. */
 final readonly class Observation
 {
-    private function __construct(
+    public function __construct(
         public string $event,
         public Day $on,
     ) {
-    }
-
-    public static function of(string $event, Day $on): self
-    {
-        return new self($event, $on);
     }
 }

@@ -7,15 +7,10 @@ namespace PruningHook\Core\PlantBook;
 /** What happens when a task is done too early or too late: a cost that can be borne, or a cut that must not be made. */
 final readonly class OutsideWindow
 {
-    private function __construct(
+    public function __construct(
         public bool $closed,
         public string $because,
         public string $source,
     ) {
-    }
-
-    public static function of(bool $closed, string $because, string $source): self
-    {
-        return new self($closed, $because, $source);
     }
 }

@@ -10,7 +10,7 @@ namespace PruningHook\Core\PlantBook;
  */
 final readonly class PairedTask
 {
-    private function __construct(
+    public function __construct(
         public string $task,
         /** true where the other pass belongs to the season before: a winter pass follows last year's summer one */
         public bool $seasonBefore,
@@ -18,10 +18,5 @@ final readonly class PairedTask
         public string $step,
         public string $source,
     ) {
-    }
-
-    public static function of(string $task, bool $seasonBefore, float $factor, string $step, string $source): self
-    {
-        return new self($task, $seasonBefore, $factor, $step, $source);
     }
 }

@@ -64,11 +64,11 @@ final readonly class Practice
         foreach ([PracticeLevel::Plant, PracticeLevel::Garden, PracticeLevel::Firm] as $level) {
             $option = $this->chosen[$level->value][$question] ?? null;
             if ($option !== null) {
-                return Choice::of($asked, $option, $level);
+                return new Choice($asked, $option, $level);
             }
         }
 
-        return Choice::of($asked, $asked->default, PracticeLevel::Default);
+        return new Choice($asked, $asked->default, PracticeLevel::Default);
     }
 
     /**

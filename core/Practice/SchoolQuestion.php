@@ -8,20 +8,12 @@ namespace PruningHook\Core\Practice;
 final readonly class SchoolQuestion
 {
     /** @param  array<string, string>  $options option key to its name in words */
-    private function __construct(
+    public function __construct(
         public string $key,
         public string $name,
         public array $options,
         public string $default,
         public string $source,
     ) {
-    }
-
-    /**
-     * @param  array<string, string>  $options
-     */
-    public static function of(string $key, string $name, array $options, string $default, string $source): self
-    {
-        return new self($key, $name, $options, $default, $source);
     }
 }

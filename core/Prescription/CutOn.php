@@ -167,7 +167,7 @@ final readonly class CutOn
     {
         $closed = self::closure($season->closed, $day);
         if ($closed !== null) {
-            return CutVerdict::of($day, DayState::Closed, [], [$closed], $this->next($tasks, $day));
+            return new CutVerdict($day, DayState::Closed, [], [$closed], $this->next($tasks, $day));
         }
         $case = $this->dayCase($season, $tasks, $day, $forecast);
         $consequences = array_values(array_filter(array_map(
@@ -193,7 +193,7 @@ final readonly class CutOn
             $reasons[] = Reason::commonPractice('Nothing to gain', 'No task is open and none is near: the cut gains nothing.');
         }
 
-        return CutVerdict::of($day, $state, $case->open, $reasons, $case->isInWindow() ? null : $this->next($tasks, $day));
+        return new CutVerdict($day, $state, $case->open, $reasons, $case->isInWindow() ? null : $this->next($tasks, $day));
     }
 
     /** @param  list<Task>  $tasks */

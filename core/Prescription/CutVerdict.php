@@ -16,21 +16,12 @@ final readonly class CutVerdict
      * @param  list<Reason>  $reasons
      * @param  ?Task  $next  the task to come instead, where none holds the day
      */
-    private function __construct(
+    public function __construct(
         public Day $day,
         public DayState $state,
         public array $tasks,
         public array $reasons,
         public ?Task $next,
     ) {
-    }
-
-    /**
-     * @param  list<Task>  $tasks
-     * @param  list<Reason>  $reasons
-     */
-    public static function of(Day $day, DayState $state, array $tasks, array $reasons, ?Task $next): self
-    {
-        return new self($day, $state, $tasks, $reasons, $next);
     }
 }

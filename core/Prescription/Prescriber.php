@@ -66,7 +66,7 @@ final readonly class Prescriber
             $tasks[] = $this->task($rule, $timing, $window, $plant, $kind, $kindYear, $circumstances);
         }
 
-        return Prescription::of($plant->ref, $kind, $year->season, $tasks, self::closed($kind, $year));
+        return new Prescription($plant->ref, $kind, $year->season, $tasks, self::closed($kind, $year));
     }
 
     /**
@@ -129,7 +129,7 @@ final readonly class Prescriber
     /** @throws Fault when the plant is not in the ground in this season */
     public static function circumstances(Plant $plant, Kind $kind, SiteYear $year, Practice $practice, Recipes $recipes): Circumstances
     {
-        return Circumstances::of(
+        return new Circumstances(
             $year->site->winter,
             $practice->forPlant($plant->practice),
             $plant->yearInGround($year),

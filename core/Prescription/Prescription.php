@@ -14,22 +14,13 @@ final readonly class Prescription
      * @param  list<Task>  $tasks  by the opening of their windows
      * @param  list<Closure>  $closed
      */
-    private function __construct(
+    public function __construct(
         public string $ref,
         public Kind $kind,
         public int $season,
         public array $tasks,
         public array $closed,
     ) {
-    }
-
-    /**
-     * @param  list<Task>  $tasks
-     * @param  list<Closure>  $closed
-     */
-    public static function of(string $ref, Kind $kind, int $season, array $tasks, array $closed): self
-    {
-        return new self($ref, $kind, $season, $tasks, $closed);
     }
 
     public function task(string $key): ?Task

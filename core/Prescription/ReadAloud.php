@@ -101,7 +101,7 @@ final readonly class ReadAloud
     {
         $tasks = [];
         foreach ($kind->tasks as $task) {
-            $circumstances = Circumstances::of(WinterClass::Cool, Practice::of($this->book->questions), null, $form, null, $kind->has('grafted'), $kind->traits);
+            $circumstances = new Circumstances(WinterClass::Cool, Practice::of($this->book->questions), null, $form, null, $kind->has('grafted'), $kind->traits);
             if ($task->when->holds($circumstances)) {
                 $amounts = $this->worked($kind, $task, $this->measured($kind), $circumstances);
                 $recipe = $this->book->recipes->get($task->method($circumstances));
@@ -218,7 +218,7 @@ final readonly class ReadAloud
             $each = array_merge(...array_map(static fn (?string $value): array => array_map(static fn (array $one): array => [...$one, $key => $value], $each), $values));
         }
         foreach ($each as $one) {
-            yield Circumstances::of(
+            yield new Circumstances(
                 WinterClass::from($one['winter'] ?? WinterClass::Cool->value),
                 Practice::of($this->book->questions, array_filter(array_intersect_key($one, $this->book->questions), is_string(...))),
                 isset($one['year']) ? (int) $one['year'] : null,

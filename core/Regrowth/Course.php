@@ -7,7 +7,7 @@ namespace PruningHook\Core\Regrowth;
 /** One way of treating a plant this season, and what comes of it. Lengths in mm, times in minutes and years. */
 final readonly class Course
 {
-    private function __construct(
+    public function __construct(
         public string $key,
         public string $name,
         /** as it stands after the cut */
@@ -25,11 +25,6 @@ final readonly class Course
         public int $sharePercent,
         public string $risk,
     ) {
-    }
-
-    public static function of(string $key, string $name, int $heightAfterMm, int $heightAtEndMm, ?int $floweringHeightMm, string $flowersWhen, int $flowersLostPercent, int $yearsToRecover, int $minutes, int $sharePercent, string $risk): self
-    {
-        return new self($key, $name, $heightAfterMm, $heightAtEndMm, $floweringHeightMm, $flowersWhen, $flowersLostPercent, $yearsToRecover, $minutes, $sharePercent, $risk);
     }
 
     /** @return array<string, int|string|null> the shape of docs/formats/prescription.schema.json */

@@ -66,14 +66,14 @@ final readonly class Courses
     {
         $flowers = $kind->wood === FloweringWood::None ? null : $height + ($kind->wood === FloweringWood::New ? $this->growth($kind) : 0);
 
-        return Course::of('leave', 'Leave it', $height, $height + $this->extension($kind), $flowers, $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time', 0, 0, 0, 0, sprintf(
+        return new Course('leave', 'Leave it', $height, $height + $this->extension($kind), $flowers, $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time', 0, 0, 0, 0, sprintf(
             'Old wood gathers, flowers move up and out of reach%s.', $task->minutes === 0 ? '' : sprintf('; the next cut takes about %d min', $this->times($task->minutes, Figure::LeftOutTime)),
         ));
     }
 
     private function ask(Kind $kind, int $height, string $why): Course
     {
-        return Course::of(
+        return new Course(
             'ask', 'Ask an arborist', $height, $height + $this->extension($kind), $kind->wood === FloweringWood::None ? null : $height,
             $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time', 0, 0, 0, 0, "It $why: it is not the crew's work.",
         );
@@ -86,7 +86,7 @@ final readonly class Courses
         $share = $this->share($task, $height, $after);
         $flowers = $task->amount(FloweringHeight::FLOWERS);
 
-        return Course::of(
+        return new Course(
             $name === null ? 'usual' : 'school', $name ?? $task->name, $after, $after + ($kind->wood === FloweringWood::New ? max($this->growth($kind), $this->extension($kind)) : $this->extension($kind)),
             $kind->wood === FloweringWood::None ? null : ($flowers->target ?? ($kind->wood === FloweringWood::New ? $after + $this->growth($kind) : $after)),
             $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time',
@@ -112,7 +112,7 @@ final readonly class Courses
         $regrows = $kind->lowestFrameworkMm !== null || $kind->hardCutting !== 'badly';
         $flowers = $kind->wood === FloweringWood::New ? $after + $this->growth($kind) : $after;
 
-        return Course::of(
+        return new Course(
             'hard', 'Cut it hard', $after, $regrows ? max($flowers, $after + 2 * $this->extension($kind)) : $after,
             $kind->wood === FloweringWood::None || ! $regrows ? null : $flowers,
             match ($kind->wood) {

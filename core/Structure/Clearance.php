@@ -16,21 +16,16 @@ final readonly class Clearance
     /** A closest approach this far up (as a share of the moving part) counts as coming nearer. */
     private const FURTHER_UP = 0.05;
 
-    private function __construct(
-        private int $closeMm,
-        private int $extensionMm,
-        private float $thickening,
-    ) {
-    }
-
     /**
      * @param  int  $closeMm  converging stems nearer than this will rub within the year
      * @param  int  $extensionMm  a season's growth in length
      * @param  float  $thickening  a season's growth in thickness, as a share
      */
-    public static function of(int $closeMm, int $extensionMm, float $thickening): self
-    {
-        return new self($closeMm, $extensionMm, $thickening);
+    public function __construct(
+        private int $closeMm,
+        private int $extensionMm,
+        private float $thickening,
+    ) {
     }
 
     /**
@@ -102,7 +97,7 @@ final readonly class Clearance
             return null;
         }
 
-        return Rub::of($a[0]->ref, $b[0]->ref, (int) round($air), (int) round($airThen), (int) round($a[1]->from->towards($a[1]->to, $s)->z), $converging);
+        return new Rub($a[0]->ref, $b[0]->ref, (int) round($air), (int) round($airThen), (int) round($a[1]->from->towards($a[1]->to, $s)->z), $converging);
     }
 
     /**

@@ -7,7 +7,7 @@ namespace PruningHook\Core\Structure;
 /** One stem to come out: its place in the order, the rule that spoke, and where the blade goes. */
 final readonly class Cut
 {
-    private function __construct(
+    public function __construct(
         public int $order,
         public Stem $stem,
         public string $rule,
@@ -18,11 +18,6 @@ final readonly class Cut
         /** of the sound wood, by cross-section; 0 where it is free */
         public float $sharePercent,
     ) {
-    }
-
-    public static function of(int $order, Stem $stem, string $rule, string $because, string $where, bool $free, float $sharePercent): self
-    {
-        return new self($order, $stem, $rule, $because, $where, $free, $sharePercent);
     }
 
     /** @return array{order: int, ref: string, rule: string, because: string, cut: string, free: bool, share_percent: float} */

@@ -17,7 +17,7 @@ final readonly class Judgement
      * @param  list<Rub>  $rubs  as the plant stands now
      * @param  list<string>  $told  what the lead should know before the first cut
      */
-    private function __construct(
+    public function __construct(
         public StemAim $aim,
         public array $cuts,
         public array $kept,
@@ -31,17 +31,6 @@ final readonly class Judgement
     }
 
     /**
-     * @param  list<Cut>  $cuts
-     * @param  list<Kept>  $kept
-     * @param  list<Rub>  $rubs
-     * @param  list<string>  $told
-     */
-    public static function of(StemAim $aim, array $cuts, array $kept, array $rubs, int $opennessBefore, int $opennessAfter, float $sharePercent, array $told): self
-    {
-        return new self($aim, $cuts, $kept, $rubs, $opennessBefore, $opennessAfter, $sharePercent, $told);
-    }
-
-    /**
      * A judgement as `toArray` wrote it, of the stems it was made of: what was said stays said, whatever the rules say since.
      *
      * @param  array<string, Stem>  $stems  by ref
@@ -52,12 +41,12 @@ final readonly class Judgement
         $cuts = $kept = [];
         foreach ($written['remove'] as $cut) {
             if (isset($stems[$cut['ref']])) {
-                $cuts[] = Cut::of($cut['order'], $stems[$cut['ref']], $cut['rule'], $cut['because'], $cut['cut'], $cut['free'], (float) $cut['share_percent']);
+                $cuts[] = new Cut($cut['order'], $stems[$cut['ref']], $cut['rule'], $cut['because'], $cut['cut'], $cut['free'], (float) $cut['share_percent']);
             }
         }
         foreach ($written['keep'] as $each) {
             if (isset($stems[$each['ref']])) {
-                $kept[] = Kept::of($stems[$each['ref']], $each['because'], $each['treat'], $each['goes_next_year'], $each['replaced_by']);
+                $kept[] = new Kept($stems[$each['ref']], $each['because'], $each['treat'], $each['goes_next_year'], $each['replaced_by']);
             }
         }
 
@@ -65,7 +54,7 @@ final readonly class Judgement
             $aim,
             $cuts,
             $kept,
-            array_map(static fn (array $rub): Rub => Rub::of(
+            array_map(static fn (array $rub): Rub => new Rub(
                 $rub['a'], $rub['b'], $rub['clearance_now_mm'], $rub['clearance_next_mm'], $rub['height_mm'], $rub['clearance_next_mm'] < $rub['clearance_now_mm'],
             ), $written['rubs']),
             $written['openness_before_percent'],

@@ -7,7 +7,7 @@ namespace PruningHook\Core\Structure;
 /** One stem that stays, why, what is done to it all the same, and whether its turn comes next year. */
 final readonly class Kept
 {
-    private function __construct(
+    public function __construct(
         public Stem $stem,
         public string $because,
         /** a smaller cut on it, or null */
@@ -16,11 +16,6 @@ final readonly class Kept
         /** the stem that is kept to take its place next year, where one is found */
         public ?string $replacedBy,
     ) {
-    }
-
-    public static function of(Stem $stem, string $because, ?string $treat, bool $goesNextYear, ?string $replacedBy): self
-    {
-        return new self($stem, $because, $treat, $goesNextYear, $replacedBy);
     }
 
     /** @return array{ref: string, because: string, treat: ?string, goes_next_year: bool, replaced_by: ?string} */

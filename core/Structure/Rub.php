@@ -7,7 +7,7 @@ namespace PruningHook\Core\Structure;
 /** Two stems that rub, or will by next season: how much air is between their barks now and then, and how high up. */
 final readonly class Rub
 {
-    private function __construct(
+    public function __construct(
         public string $a,
         public string $b,
         /** below 0 where they press on each other */
@@ -17,11 +17,6 @@ final readonly class Rub
         /** true where they come nearer further up */
         public bool $converging,
     ) {
-    }
-
-    public static function of(string $a, string $b, int $clearanceNowMm, int $clearanceNextMm, int $heightMm, bool $converging): self
-    {
-        return new self($a, $b, $clearanceNowMm, $clearanceNextMm, $heightMm, $converging);
     }
 
     public function inWords(): string

@@ -9,15 +9,10 @@ final readonly class Segment
 {
     private const NOTHING = 1e-9;
 
-    private function __construct(
+    public function __construct(
         public Point $from,
         public Point $to,
     ) {
-    }
-
-    public static function of(Point $from, Point $to): self
-    {
-        return new self($from, $to);
     }
 
     /** The same from the same lower end, so many times as long. */

@@ -7,16 +7,11 @@ namespace PruningHook\Core\Structure;
 /** One of the shoots that break from a knuckle. */
 final readonly class Shoot
 {
-    private function __construct(
+    public function __construct(
         public string $ref,
         public float $azimuthDeg,
         public float $leanDeg,
         public int $baseMm,
     ) {
-    }
-
-    public static function of(string $ref, float $azimuthDeg, float $leanDeg, int $baseMm): self
-    {
-        return new self($ref, $azimuthDeg, $leanDeg, $baseMm);
     }
 }

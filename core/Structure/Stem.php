@@ -101,7 +101,7 @@ final readonly class Stem
         $base = $this->base($crownMm);
         $tip = $this->above($base);
 
-        return Segment::of($base->towards($tip, $share), $tip);
+        return new Segment($base->towards($tip, $share), $tip);
     }
 
     public function tip(float $crownMm): Point

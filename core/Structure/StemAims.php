@@ -38,7 +38,7 @@ final readonly class StemAims
             default => [Figure::ExtensionMedium, Figure::ThickeningMedium],
         };
 
-        return Clearance::of($this->book->figures->number(Figure::RubsWithin), $this->book->figures->number($extension), $this->book->figures->number($thickening) / 100);
+        return new Clearance($this->book->figures->number(Figure::RubsWithin), $this->book->figures->number($extension), $this->book->figures->number($thickening) / 100);
     }
 
     /**
@@ -51,7 +51,7 @@ final readonly class StemAims
     public function for(Kind $kind, Practice $practice, ?string $aim = null, ?bool $grafted = null, ?int $keep = null, ?int $budgetPercent = null): StemAim
     {
         // Which stems to keep does not hang on the winter or the age: an established plant in a middling one stands for all.
-        $plant = Circumstances::of(WinterClass::Cool, $practice, null, null, $aim, $grafted);
+        $plant = new Circumstances(WinterClass::Cool, $practice, null, null, $aim, $grafted);
         [$plan, $method, $number, $school] = $this->plan($kind, $plant, $aim);
         [$cap, $source] = $this->book->caps->for($kind, $method);
 

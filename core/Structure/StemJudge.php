@@ -66,12 +66,12 @@ final readonly class StemJudge
             // A cut makes no stem dead or crossed: the rules before it have had their say, but for those that look again.
             $from = min($index, $this->again);
             $free = $aim->isCleaning($candidate->stem);
-            $cuts[] = Cut::of(count($cuts) + 1, $candidate->stem, $rule, $candidate->because, $candidate->cut, $free, $share($candidate->stem));
+            $cuts[] = new Cut(count($cuts) + 1, $candidate->stem, $rule, $candidate->because, $candidate->cut, $free, $share($candidate->stem));
             $gone += $share($candidate->stem);
             $after = $after->without($candidate->stem->ref);
         }
 
-        return Judgement::of(
+        return new Judgement(
             $aim,
             $cuts,
             $this->kept($after, $aim, $blocked),
@@ -102,7 +102,7 @@ final readonly class StemJudge
                 // It may go over the budget, and is told where it does.
                 foreach ($survey->standing() as $stem) {
                     if (($survey->word[$stem->ref] ?? null) === Survey::REMOVE && self::leavesAPlant($tally, $stem)) {
-                        return [$index, "The lead's word", Candidate::of($stem, 'the lead takes it out', 'out at the base')];
+                        return [$index, "The lead's word", new Candidate($stem, 'the lead takes it out', 'out at the base')];
                     }
                 }
             }
@@ -192,7 +192,7 @@ final readonly class StemJudge
 
         $rank = array_flip(array_keys($replaced));
 
-        return array_map(static fn (Stem $stem): Kept => Kept::of(
+        return array_map(static fn (Stem $stem): Kept => new Kept(
             $stem,
             ($blocked[$stem->ref] ?? ($after->isKept($stem) ? 'the lead keeps it' : self::worthKeeping($stem, $aim))).self::turn($rank[$stem->ref] ?? null),
             Treatment::of($stem),

@@ -412,7 +412,7 @@ final class KeptTest extends FeatureTestCase
             $own = $near = [];
             foreach ($signs as $sign) {
                 $there = $bridge->site($sign->garden);
-                $seen = CoreObservation::of($sign->event, $sign->on);
+                $seen = new CoreObservation($sign->event, $sign->on);
                 if ($sign->garden_id === $garden->id) {
                     $own[] = $seen;
                 } elseif ($site->kilometresTo($there) <= $book->figures->number(Figure::NeighboursWithin)) {

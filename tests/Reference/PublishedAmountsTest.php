@@ -65,7 +65,7 @@ final class PublishedAmountsTest extends TestCase
     {
         [$cap] = TestBook::read()->caps->for(TestBook::read()->kind('lime'), 'thin');
         self::assertSame(25, $cap);
-        $spent = Budget::of($cap, 'ANSI A300', [\PruningHook\Core\Plant\LoggedWork::of('winter-structure', 2027, $this->day('2027-01-10'), \PruningHook\Core\Plant\Outcome::Done, 60, 20)], 2027);
+        $spent = Budget::of($cap, 'ANSI A300', [new \PruningHook\Core\Plant\LoggedWork('winter-structure', 2027, $this->day('2027-01-10'), \PruningHook\Core\Plant\Outcome::Done, 60, 20)], 2027);
         // 5 of the 80 that still stand.
         self::assertSame(6, $spent->leftPercent());
     }

@@ -28,7 +28,7 @@ final class StructureTest extends TestCase
         $this->limitTo(120)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
             mt_srand($seed);
             $at = static fn (): Point => Point::at(mt_rand(-500, 500), mt_rand(-500, 500), mt_rand(0, 1000));
-            [$a, $b] = [Segment::of($at(), $at()), Segment::of($at(), $at())];
+            [$a, $b] = [new Segment($at(), $at()), new Segment($at(), $at())];
             mt_srand();
             [$distance, $s, $t] = $a->nearest($b);
             self::assertEqualsWithDelta($a->from->towards($a->to, $s)->distanceTo($b->from->towards($b->to, $t)), $distance, 1e-6, 'the shares belong to the distance');
@@ -74,7 +74,7 @@ final class StructureTest extends TestCase
         // Pipe model, Shinozaki et al. 1964 (from memory): leaves go with cross-section. Sections by the circle's area.
         $stems = [self::stem('a', 10, faults: [StemFault::Inward]), self::stem('b', 20), self::stem('c', 30)];
         $area = static fn (int $mm): float => M_PI * ($mm / 2) ** 2;
-        $judged = StemJudge::with(Clearance::of(0, 0, 0))->judge(Survey::of($stems), StemAim::of(StemPlan::Tidy, null, null, null, 10, 'test'));
+        $judged = StemJudge::with(new Clearance(0, 0, 0))->judge(Survey::of($stems), StemAim::of(StemPlan::Tidy, null, null, null, 10, 'test'));
         self::assertCount(1, $judged->cuts);
         self::assertEqualsWithDelta(100 * $area(10) / ($area(10) + $area(20) + $area(30)), $judged->sharePercent, 1e-9);
     }
@@ -102,7 +102,7 @@ final class StructureTest extends TestCase
      */
     private static function segment(array $a, array $b): Segment
     {
-        return Segment::of(Point::at(...$a), Point::at(...$b));
+        return new Segment(Point::at(...$a), Point::at(...$b));
     }
 
     /** @param  list<StemFault>  $faults */

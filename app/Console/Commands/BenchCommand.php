@@ -108,7 +108,7 @@ final class BenchCommand extends Command
         $history = [];
         foreach (array_slice(array_keys($kind->tasks), 0, 2) as $number => $task) {
             foreach ([2025, 2026] as $season) {
-                $history[] = LoggedWork::of($task, $season, Day::of($season, 3 + 4 * $number, 1 + $index % 28), $index % 13 === 0 ? Outcome::Partly : Outcome::Done, 10 + $index % 50, 10 + $index % 20);
+                $history[] = new LoggedWork($task, $season, Day::of($season, 3 + 4 * $number, 1 + $index % 28), $index % 13 === 0 ? Outcome::Partly : Outcome::Done, 10 + $index % 50, 10 + $index % 20);
             }
         }
 

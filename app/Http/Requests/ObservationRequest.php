@@ -57,7 +57,7 @@ final class ObservationRequest extends FormRequest
 
     public function seen(): CoreObservation
     {
-        return CoreObservation::of($this->string('event')->toString(), Day::parse($this->string('on')->toString()));
+        return new CoreObservation($this->string('event')->toString(), Day::parse($this->string('on')->toString()));
     }
 
     public function season(): int

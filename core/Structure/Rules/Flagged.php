@@ -16,7 +16,7 @@ final readonly class Flagged
     public static function candidates(Survey $survey, StemFault $fault, string $because, string $cut): array
     {
         return array_map(
-            static fn (Stem $stem): Candidate => Candidate::of($stem, $because, $cut),
+            static fn (Stem $stem): Candidate => new Candidate($stem, $because, $cut),
             self::sorted($survey->standingWith($fault)),
         );
     }

@@ -40,7 +40,7 @@ final readonly class Inward implements StemRule
         }
         $upright = array_filter($survey->standing(), static fn (Stem $stem): bool => $stem->leanDeg < self::UPRIGHT && ! $stem->has(StemFault::Inward));
         foreach (Flagged::sorted($upright) as $stem) {
-            $candidates[] = Candidate::of($stem, sprintf('it stands upright (%d degrees) and fills the middle of the bowl', (int) round($stem->leanDeg)), 'out at the base');
+            $candidates[] = new Candidate($stem, sprintf('it stands upright (%d degrees) and fills the middle of the bowl', (int) round($stem->leanDeg)), 'out at the base');
         }
 
         return $candidates;

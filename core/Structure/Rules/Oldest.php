@@ -44,7 +44,7 @@ final readonly class Oldest implements StemRule
         $standing = $survey->standing();
         if ($aim->plan === StemPlan::Whole) {
             foreach ($standing as $stem) {
-                yield Candidate::of($stem, 'all of it is cut down, and comes again', 'to the low framework, or to the ground where it has none');
+                yield new Candidate($stem, 'all of it is cut down, and comes again', 'to the low framework, or to the ground where it has none');
             }
 
             return;
@@ -66,7 +66,7 @@ final readonly class Oldest implements StemRule
                 // Where the oldest are more than may go, the budget waits for them: it is not spent on middling wood.
                 return;
             }
-            yield Candidate::of($stem, match (true) {
+            yield new Candidate($stem, match (true) {
                 $aim->plan === StemPlan::Canes => 'it has fruited and will not again',
                 $stem->ageYears === null => 'nobody knows its age; leaving, it spreads the rest best',
                 $stem->ageYears === $oldest => sprintf('it is the oldest that stands, %d years%s', $stem->ageYears, $young ? ', and young ones wait to replace it' : ''),
@@ -78,7 +78,7 @@ final readonly class Oldest implements StemRule
             $new = array_values(array_filter($standing, static fn (Stem $stem): bool => $stem->ageYears === null || $stem->ageYears < 2));
             usort($new, static fn (Stem $a, Stem $b): int => [$a->baseMm, $a->ref] <=> [$b->baseMm, $b->ref]);
             foreach ($new as $stem) {
-                yield Candidate::of($stem, sprintf('of the new canes it is the thinnest, and %d are enough', $aim->keep), 'out at the base');
+                yield new Candidate($stem, sprintf('of the new canes it is the thinnest, and %d are enough', $aim->keep), 'out at the base');
             }
         }
     }

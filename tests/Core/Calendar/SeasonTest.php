@@ -84,9 +84,9 @@ final class SeasonTest extends TestCase
     {
         $hill = SiteYear::of(Site::of(51.6, -1.2, 300, MonthDay::parse('05-06'), MonthDay::parse('10-14'), WinterClass::Cold), 2027);
         $spring = SeasonReader::with(TestBook::read())->read(
-            [Observation::of('lilac-bloom', $this->day('2027-04-23'))],
+            [new Observation('lilac-bloom', $this->day('2027-04-23'))],
             SiteYear::of(Sites::southernEngland(), 2027),
-            [[Observation::of('lilac-bloom', $this->day('2027-05-05')), $hill, 'the hill']],
+            [[new Observation('lilac-bloom', $this->day('2027-05-05')), $hill, 'the hill']],
         );
         self::assertSame(-7, $spring->spring->days);
         self::assertSame([], $spring->days);
@@ -99,7 +99,7 @@ final class SeasonTest extends TestCase
     {
         $this->expectException(Fault::class);
         $this->expectExceptionMessage($message);
-        SeasonReader::with(TestBook::read())->check(Observation::of($event, $this->day($on)), SiteYear::of(Sites::southernEngland(), 2027));
+        SeasonReader::with(TestBook::read())->check(new Observation($event, $this->day($on)), SiteYear::of(Sites::southernEngland(), 2027));
     }
 
     /** @return array<string, array{string, string, string}> */
@@ -163,7 +163,7 @@ final class SeasonTest extends TestCase
     {
         $observations = [];
         foreach ($seen as $event => $on) {
-            $observations[] = Observation::of($event, Day::parse($on));
+            $observations[] = new Observation($event, Day::parse($on));
         }
 
         return SeasonReader::with(TestBook::read())->read($observations, SiteYear::of(Sites::southernEngland(), 2027));

@@ -49,7 +49,7 @@ final class EffortTest extends TestCase
 
     public function test_work_not_done_half_done_or_of_another_task_teaches_nothing(): void
     {
-        $line = static fn (string $task, Outcome $outcome, ?int $minutes): LoggedWork => LoggedWork::of($task, 2026, Day::parse('2026-04-20'), $outcome, $minutes);
+        $line = static fn (string $task, Outcome $outcome, ?int $minutes): LoggedWork => new LoggedWork($task, 2026, Day::parse('2026-04-20'), $outcome, $minutes);
         $plant = new Plant('p', 'forsythia', heightMm: 2000, history: [
             $line('x', Outcome::NotDone, null), $line('x', Outcome::Partly, 90), $line('y', Outcome::Done, 90), $line('x', Outcome::Done, null),
         ]);
@@ -66,7 +66,7 @@ final class EffortTest extends TestCase
     {
         $history = [];
         foreach ($minutes as $index => $each) {
-            $history[] = LoggedWork::of('x', 2026 - (int) $index, Day::of(2026 - (int) $index, 4, 20), Outcome::Done, $each);
+            $history[] = new LoggedWork('x', 2026 - (int) $index, Day::of(2026 - (int) $index, 4, 20), Outcome::Done, $each);
         }
 
         return new Plant('p', 'forsythia', heightMm: 2000, history: $history);

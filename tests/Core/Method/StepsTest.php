@@ -105,7 +105,7 @@ final class StepsTest extends TestCase
             TestBook::read()->recipes->get($recipe),
             $this->rule($recipe, $own),
             new Plant('p', 'forsythia', stems: $stems),
-            Circumstances::of(WinterClass::Cool, Practice::of([]), null, null, $aim, $grafted, $traits),
+            new Circumstances(WinterClass::Cool, Practice::of([]), null, null, $aim, $grafted, $traits),
             $amounts,
             $missed === null ? [] : [$missed],
         );

@@ -99,7 +99,7 @@ final class PlanningTest extends TestCase
         $trim = $this->task(new Plant('x', 'box-hedge'), 'first-trim');
         $heads = $this->task(new Plant('x', 'bush-rose'), 'dead-heading');
         $order = OrderOfWork::of([
-            Job::of('sick', 'A', $trim, true), Job::of('2', 'B', $heads, false), Job::of('2', 'B', $trim, false), Job::of('1', 'A', $trim, false),
+            new Job('sick', 'A', $trim, true), new Job('2', 'B', $heads, false), new Job('2', 'B', $trim, false), new Job('1', 'A', $trim, false),
         ]);
         self::assertSame(['1 first-trim', '2 first-trim', '2 dead-heading', 'sick first-trim'], array_map(
             static fn (Job $job): string => $job->plant.' '.$job->task->key,
@@ -109,7 +109,7 @@ final class PlanningTest extends TestCase
 
     private function due(string $today, ?Outcome $logged = null): DueTask
     {
-        $log = $logged === null ? null : LoggedWork::of('winter-pass', 2027, $this->day('2027-01-20'), $logged, 40);
+        $log = $logged === null ? null : new LoggedWork('winter-pass', 2027, $this->day('2027-01-20'), $logged, 40);
 
         return DueTask::of($this->task(new Plant('w', 'wisteria'), 'winter-pass')->timed(), $log, $this->day($today));
     }

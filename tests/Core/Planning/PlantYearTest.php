@@ -63,7 +63,7 @@ final class PlantYearTest extends TestCase
 
     private function year(string $today, bool $done): PlantYear
     {
-        $history = $done ? [LoggedWork::of('winter-pass', 2027, $this->day('2027-01-20'), Outcome::Done, 50)] : [];
+        $history = $done ? [new LoggedWork('winter-pass', 2027, $this->day('2027-01-20'), Outcome::Done, 50)] : [];
 
         return PlantYear::gather(TestBook::read(), new Plant('p', 'wisteria', history: $history), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day($today),
             Span::of($this->day('2027-01-01'), $this->day('2027-12-31')), []);

@@ -101,7 +101,7 @@ final class LifeTest extends TestCase
 
     private static function log(string $on, Taken $taken, Outcome $outcome = Outcome::Done): LoggedWork
     {
-        return LoggedWork::of('after-flowering', self::day($on)->year(), self::day($on), $outcome, 30, taken: $taken);
+        return new LoggedWork('after-flowering', self::day($on)->year(), self::day($on), $outcome, 30, taken: $taken);
     }
 
     private static function growing(): Growing

@@ -22,7 +22,7 @@ final class ConditionTest extends TestCase
     #[DataProvider('conditions')]
     public function test_a_condition_holds(array $when, bool $holds): void
     {
-        $plant = Circumstances::of(
+        $plant = new Circumstances(
             WinterClass::Cold,
             Practice::of(TestBook::read()->questions, ['vine-system' => 'cane']),
             yearInGround: 3,
@@ -56,14 +56,14 @@ final class ConditionTest extends TestCase
 
     public function test_a_plant_of_unknown_age_counts_as_established(): void
     {
-        $plant = Circumstances::of(WinterClass::Cool, Practice::of([]));
+        $plant = new Circumstances(WinterClass::Cool, Practice::of([]));
         self::assertTrue(Condition::fromEntry(Entry::of(['from_year' => 5]))->holds($plant));
         self::assertFalse(Condition::fromEntry(Entry::of(['to_year' => 1]))->holds($plant));
     }
 
     public function test_a_condition_without_age_can_be_given_one_and_one_with_age_keeps_it(): void
     {
-        $first = Circumstances::of(WinterClass::Cool, Practice::of([]), yearInGround: 1);
+        $first = new Circumstances(WinterClass::Cool, Practice::of([]), yearInGround: 1);
         self::assertFalse(Condition::fromEntry(Entry::of([]))->fromYearAtLeast(2)->holds($first));
         self::assertTrue(Condition::fromEntry(Entry::of(['to_year' => 1]))->fromYearAtLeast(2)->holds($first));
     }
@@ -71,7 +71,7 @@ final class ConditionTest extends TestCase
     public function test_the_pieces_that_hold_keep_the_books_order(): void
     {
         $piece = static fn (string $winter, string $value): Conditional => Conditional::of(Condition::fromEntry(Entry::of(['winter' => $winter])), $value);
-        $plant = Circumstances::of(WinterClass::Cool, Practice::of([]));
+        $plant = new Circumstances(WinterClass::Cool, Practice::of([]));
         self::assertSame(['b', 'd'], Conditional::holding([$piece('cold', 'a'), $piece('cool', 'b'), $piece('warm', 'c'), $piece('cool', 'd')], $plant));
     }
 

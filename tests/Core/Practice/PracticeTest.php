@@ -89,6 +89,6 @@ final class PracticeTest extends TestCase
     /** @return array<string, SchoolQuestion> */
     private static function questions(): array
     {
-        return ['ties' => SchoolQuestion::of('ties', 'Ties', ['soft' => 'a soft tie', 'string' => 'a string loop', 'loop' => 'a loose cable tie'], 'soft', 'common practice')];
+        return ['ties' => new SchoolQuestion('ties', 'Ties', ['soft' => 'a soft tie', 'string' => 'a string loop', 'loop' => 'a loose cable tie'], 'soft', 'common practice')];
     }
 }

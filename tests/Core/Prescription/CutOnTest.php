@@ -90,7 +90,7 @@ final class CutOnTest extends TestCase
             if ($index % 7 !== 0) {
                 continue;
             }
-            $history = [LoggedWork::of('x', 2027, $this->day('2027-05-02'), Outcome::Done, 30, 40, true)];
+            $history = [new LoggedWork('x', 2027, $this->day('2027-05-02'), Outcome::Done, 30, 40, true)];
             $plant = new Plant('p', $kind->id, planted: $index % 2 === 0 ? $this->day('2026-11-01') : null, history: $index % 3 === 0 ? $history : []);
             $years = SiteYears::of(Sites::all()[$index % count(Sites::all())]);
             $span = Span::of($this->day('2027-01-15'), $this->day('2028-01-14'));

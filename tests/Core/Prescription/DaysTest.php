@@ -51,7 +51,7 @@ final class DaysTest extends TestCase
 
     public function test_a_nest_closes_a_plant_for_six_weeks(): void
     {
-        $hedge = new Plant('p', 'privet', history: [LoggedWork::of('first-trim', 2027, $this->day('2027-05-20'), Outcome::NotDone, null, null, true)]);
+        $hedge = new Plant('p', 'privet', history: [new LoggedWork('first-trim', 2027, $this->day('2027-05-20'), Outcome::NotDone, null, null, true)]);
         $this->assertSays($this->judge($hedge, '2027-06-10'), DayState::Closed, 'Nest', 'A nest was found on 20 May');
         self::assertNotSame(DayState::Closed, $this->judge($hedge, '2027-07-02')->state);
     }
@@ -75,14 +75,14 @@ final class DaysTest extends TestCase
 
     public function test_a_spent_budget_puts_a_price_on_every_further_cut(): void
     {
-        $cut = static fn (int $percent): LoggedWork => LoggedWork::of('winter-structure', 2027, \PruningHook\Core\Calendar\Day::parse('2027-01-15'), Outcome::Done, 60, $percent);
+        $cut = static fn (int $percent): LoggedWork => new LoggedWork('winter-structure', 2027, \PruningHook\Core\Calendar\Day::parse('2027-01-15'), Outcome::Done, 60, $percent);
         $this->assertSays($this->judge(new Plant('p', 'apple', history: [$cut(30)]), '2027-02-01'), DayState::AtACost, 'Already over budget', '30 % of its live growth has come off this season and 25 % is its cap');
         self::assertSame(DayState::Best, $this->judge(new Plant('p', 'apple', history: [$cut(20)]), '2027-02-01')->state);
     }
 
     public function test_a_missed_summer_pass_is_named_on_the_days_of_the_winter_one(): void
     {
-        $missed = new Plant('p', 'wisteria', history: [LoggedWork::of('summer-pass', 2026, $this->day('2026-08-01'), Outcome::NotDone, null)]);
+        $missed = new Plant('p', 'wisteria', history: [new LoggedWork('summer-pass', 2026, $this->day('2026-08-01'), Outcome::NotDone, null)]);
         $this->assertSays($this->judge($missed, '2027-01-20'), DayState::Best, 'Missed pass', '3 times as long');
     }
 

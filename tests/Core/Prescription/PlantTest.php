@@ -43,7 +43,7 @@ final class PlantTest extends TestCase
 
     public function test_the_latest_line_of_the_record_counts(): void
     {
-        $line = static fn (string $on, Outcome $outcome): LoggedWork => LoggedWork::of('winter-pass', 2027, Day::parse($on), $outcome, 30);
+        $line = static fn (string $on, Outcome $outcome): LoggedWork => new LoggedWork('winter-pass', 2027, Day::parse($on), $outcome, 30);
         $plant = new Plant('p', 'wisteria', history: [$line('2027-02-20', Outcome::Done), $line('2027-01-20', Outcome::NotDone)]);
         self::assertSame(Outcome::Done, $plant->logged('winter-pass', 2027)?->outcome);
         self::assertNull($plant->logged('winter-pass', 2026));

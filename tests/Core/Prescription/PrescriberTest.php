@@ -134,7 +134,7 @@ final class PrescriberTest extends TestCase
 
     public function test_a_missed_summer_pass_makes_the_winter_one_three_times_as_long(): void
     {
-        $history = static fn (Outcome $outcome): array => [LoggedWork::of('summer-pass', 2026, self::at('2026-07-20'), $outcome, null)];
+        $history = static fn (Outcome $outcome): array => [new LoggedWork('summer-pass', 2026, self::at('2026-07-20'), $outcome, null)];
         $done = $this->task(new Plant('w', 'wisteria', heightMm: 3200, history: $history(Outcome::Done)), 'winter-pass');
         $missed = $this->task(new Plant('w', 'wisteria', heightMm: 3200, history: $history(Outcome::NotDone)), 'winter-pass');
         $partly = $this->task(new Plant('w', 'wisteria', heightMm: 3200, history: $history(Outcome::Partly)), 'winter-pass');
@@ -155,8 +155,8 @@ final class PrescriberTest extends TestCase
     {
         $rate = $this->task(new Plant('f', 'forsythia', heightMm: 2000), 'after-flowering')->minutes;
         $logged = new Plant('f', 'forsythia', heightMm: 2000, history: [
-            LoggedWork::of('after-flowering', 2025, self::at('2025-04-20'), Outcome::Done, 100),
-            LoggedWork::of('after-flowering', 2026, self::at('2026-04-20'), Outcome::Done, 100),
+            new LoggedWork('after-flowering', 2025, self::at('2025-04-20'), Outcome::Done, 100),
+            new LoggedWork('after-flowering', 2026, self::at('2026-04-20'), Outcome::Done, 100),
         ]);
         // Two logged visits weigh as much as the usual rate.
         self::assertSame((int) round(($rate + 100) / 2), $this->task($logged, 'after-flowering')->minutes);

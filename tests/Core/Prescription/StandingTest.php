@@ -147,14 +147,14 @@ final class StandingTest extends TestCase
     /** Missed several years is not missed once: common practice, no source. */
     public function test_what_was_left_out_for_years_takes_longer(): void
     {
-        $done = static fn (int $season): LoggedWork => LoggedWork::of('after-flowering', $season, Day::parse("$season-06-10"), Outcome::Done, null);
+        $done = static fn (int $season): LoggedWork => new LoggedWork('after-flowering', $season, Day::parse("$season-06-10"), Outcome::Done, null);
         $minutes = fn (LoggedWork ...$history): int => $this->tasks(new Plant('p', 'lilac', history: array_values($history)))[0]->minutes;
         $key = $this->tasks(new Plant('p', 'lilac'))[0]->key;
         self::assertSame('after-flowering', $key);
         $usual = $minutes();
         self::assertSame([$usual, $usual, (int) round($usual * 1.5)], [$minutes($done(2026)), $minutes($done(2025)), $minutes($done(2024))]);
         self::assertSame($usual, $minutes($done(2020), $done(2026)), 'the last time counts');
-        self::assertSame($usual, $minutes(LoggedWork::of('after-flowering', 2020, Day::parse('2020-06-10'), Outcome::NotDone, null)), 'an empty record accuses nobody');
+        self::assertSame($usual, $minutes(new LoggedWork('after-flowering', 2020, Day::parse('2020-06-10'), Outcome::NotDone, null)), 'an empty record accuses nobody');
     }
 
     public function test_what_passes_holds_for_a_year_from_the_day_it_was_seen(): void

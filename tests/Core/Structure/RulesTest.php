@@ -97,7 +97,7 @@ final class RulesTest extends TestCase
     public function test_the_stem_that_rubs_most_others_goes_before_the_worse_of_a_pair(): void
     {
         $stems = [self::stem('middle', age: 2), self::stem('left', age: 9), self::stem('right', age: 2), self::stem('free')];
-        $rubs = [Rub::of('left', 'middle', 0, 0, 400, true), Rub::of('middle', 'right', 20, -5, 500, true)];
+        $rubs = [new Rub('left', 'middle', 0, 0, 400, true), new Rub('middle', 'right', 20, -5, 500, true)];
         $candidates = $this->candidates(new Rubbing, $stems, rubs: $rubs);
         self::assertSame(['middle', 'left', 'right'], self::refs($candidates));
         self::assertStringContainsString('it rubs 2 others', $candidates[0]->because);

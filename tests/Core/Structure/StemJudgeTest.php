@@ -64,8 +64,8 @@ final class StemJudgeTest extends TestCase
     {
         // 40 mm thick each and going the same way, with a finger of air between them where they begin to move.
         $stems = [$this->stem('a', 0, lean: 30, length: 1200, base: 40), $this->stem('b', 12, lean: 30, length: 1200, base: 40)];
-        $still = Clearance::of(1, 0, 0.0)->rubs($stems);
-        $grown = Clearance::of(1, 600, 0.9)->rubs($stems);
+        $still = (new Clearance(1, 0, 0.0))->rubs($stems);
+        $grown = (new Clearance(1, 600, 0.9))->rubs($stems);
         self::assertSame([], $still, 'as they stand they do not touch');
         self::assertCount(1, $grown);
         self::assertGreaterThan(0, $grown[0]->clearanceNowMm);
@@ -155,7 +155,7 @@ final class StemJudgeTest extends TestCase
     public function test_a_lopped_top_keeps_the_shoots_that_carry_on(): void
     {
         $stem = Stem::of('limb', 0, 20, 2000, 60, 10, [StemFault::Lopped], [
-            Shoot::of('back', 180, 50, 12), Shoot::of('on', 5, 25, 12), Shoot::of('thin', 0, 25, 5), Shoot::of('flat', 90, 85, 15), Shoot::of('up', 0, 0, 10),
+            new Shoot('back', 180, 50, 12), new Shoot('on', 5, 25, 12), new Shoot('thin', 0, 25, 5), new Shoot('flat', 90, 85, 15), new Shoot('up', 0, 0, 10),
         ]);
         $judged = $this->judge([$stem, $this->stem('b', 120), $this->stem('c', 240)], self::aim(StemPlan::Tidy));
         self::assertSame([], self::refs($judged));
@@ -231,7 +231,7 @@ final class StemJudgeTest extends TestCase
      */
     private function judge(array $stems, StemAim $aim, array $cut = [], array $word = [], int $closeMm = 110): Judgement
     {
-        return StemJudge::with(Clearance::of($closeMm, 300, 0.12))->judge(Survey::of($stems, $cut, $word), $aim);
+        return StemJudge::with(new Clearance($closeMm, 300, 0.12))->judge(Survey::of($stems, $cut, $word), $aim);
     }
 
     private static function bowl(int $budget = 75): StemAim
