@@ -7,6 +7,7 @@ namespace Tests\Core\Amount;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\BudsWithLosses;
 use PruningHook\Core\Amount\Positions;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
@@ -139,5 +140,11 @@ final class AmountRulesTest extends TestCase
     {
         self::assertSame(['5 mm', '45 cm', '1.2 m'], array_map(static fn (int $mm): string => Length::ofMm($mm)->metric(), [5, 450, 1200]));
         self::assertSame(['6 in', '3 ft 11 in', '5 ft'], array_map(static fn (int $mm): string => Length::ofMm($mm)->imperial(), [150, 1200, 1524]));
+    }
+
+    /** Common practice, no source: a cane four fifths dead is reckoned as that, and one that is worse as no better. */
+    public function test_a_cane_all_but_dead_is_not_reckoned_beyond_four_fifths(): void
+    {
+        self::assertSame([4, 8, 20, 20, 20], array_map(static fn (int $dead): int => BudsWithLosses::leave(4, $dead), [0, 50, 80, 81, 99]));
     }
 }

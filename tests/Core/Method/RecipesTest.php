@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\State;
 use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\Recipes;
@@ -170,5 +171,20 @@ final class RecipesTest extends TestCase
         self::assertSame(1, $clematis->kit->people);
         self::assertStringNotContainsString('ladder', implode(' ', $clematis->cautions));
         self::assertContains('ladder', $this->task(new Plant('c', 'mountain-clematis', heightMm: 3500), 'after-flowering')->kit->tools);
+    }
+
+    /** Common practice, no source: a saw for wood over 4 cm, and none where shears do the work. */
+    public function test_the_saw_comes_only_for_thick_wood_that_is_sawn(): void
+    {
+        $skills = fn (string $kind, string $task, ?int $trunk): array => $this->task(new Plant('p', $kind, heightMm: 2000, runMm: 5000, state: new State(trunkMm: $trunk)), $task)->kit->skills;
+        self::assertSame([['saw'], []], [$skills('apple', 'winter-structure', 100), $skills('apple', 'winter-structure', 80)]);
+        self::assertSame(['shears'], $skills('yew', 'late-trim', 90));
+    }
+
+    /** A rate that says nothing of a run takes no minutes for one. */
+    public function test_minutes_are_for_what_the_rate_speaks_of(): void
+    {
+        $minutes = fn (?int $run): int => $this->task(new Plant('p', 'bush-rose', heightMm: 1000, runMm: $run), 'main-pruning')->minutes;
+        self::assertSame($minutes(null), $minutes(30000));
     }
 }

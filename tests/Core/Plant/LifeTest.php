@@ -113,4 +113,18 @@ final class LifeTest extends TestCase
     {
         return Day::parse($text);
     }
+
+    public function test_one_that_stands_taller_than_its_kind_grows_no_taller(): void
+    {
+        $tall = (new Plant('p', 'lilac', heightMm: 5000, heightOn: self::day('2026-02-03')))->on(self::day('2027-02-03'), Hemisphere::North, new Growing(300, 4000, 3, false));
+        self::assertSame([5000, []], [$tall->heightMm, $tall->carriedFrom]);
+    }
+
+    /** The kind's figure counts as two seasons of this plant's own. */
+    public function test_what_a_plant_has_shown_draws_its_growth(): void
+    {
+        $grown = static fn (int ...$seen): ?int => (new Plant('p', 'lilac', heightMm: 1000, growthSeenMm: array_values($seen), heightOn: self::day('2026-02-03')))
+            ->on(self::day('2027-02-03'), Hemisphere::North, new Growing(300, 4000, 3, false))->heightMm;
+        self::assertSame([1300, 1400, 1450], [$grown(), $grown(600), $grown(600, 600)]);
+    }
 }

@@ -256,4 +256,10 @@ final class StandingTest extends TestCase
     {
         return Practice::of(TestBook::read()->questions);
     }
+
+    public function test_what_says_nothing_of_time_takes_no_longer(): void
+    {
+        self::assertSame($this->lilac(new State)->minutes, $this->lilac(new State(variegated: true, container: true, disease: 'rust'))->minutes);
+        self::assertSame($this->lilac(new State)->budget->capPercent, $this->lilac(new State(variegated: true, disease: 'rust'))->budget->capPercent);
+    }
 }

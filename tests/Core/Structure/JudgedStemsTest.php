@@ -262,4 +262,19 @@ final class JudgedStemsTest extends TestCase
     {
         return array_values(array_filter($all, static fn (string $one): bool => str_contains($one, $words)));
     }
+
+    public function test_the_day_of_the_survey_makes_nothing_of_the_ages_of_a_shrub(): void
+    {
+        $stems = array_map(static fn (int $each): Stem => self::stem("s$each", $each * 50, age: 3), range(1, 6));
+        self::assertCount(2, self::refs($this->judgeOn('blackcurrant', $stems, '2027-02-10')), 'a third of six three-year stems, in winter as in summer');
+        self::assertCount(2, self::refs($this->judgeOn('blackcurrant', $stems, '2027-06-10')));
+    }
+
+    /** Where one trunk is wanted a shoot beside it is no new main, on whatever roots. */
+    public function test_a_sucker_beside_a_single_stem_goes(): void
+    {
+        $stems = [self::stem('trunk', 0, lean: 2, base: 40, age: 9), self::stem('shoot', 90, age: 1, faults: [StemFault::Sucker])];
+        self::assertSame(['shoot'], self::refs($this->judge('climbing-rose', $stems, grafted: false, keep: 1)));
+        self::assertNotContains('shoot', self::refs($this->judge('climbing-rose', $stems, grafted: false, keep: 2)));
+    }
 }

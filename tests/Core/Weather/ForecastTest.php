@@ -33,4 +33,10 @@ final class ForecastTest extends TestCase
     {
         return DayWeather::of(Day::parse($day), 2, 8, 0);
     }
+
+    public function test_what_a_day_is_may_turn_with_its_weather_and_on_the_morrow(): void
+    {
+        $turns = array_map(strval(...), Forecast::of([self::on('2027-02-10')])->turns());
+        self::assertSame(['2027-02-10', '2027-02-11'], $turns);
+    }
 }
