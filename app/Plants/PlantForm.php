@@ -62,22 +62,90 @@ final readonly class PlantForm
 
         return [
             [$hedge || $new, self::number('run_cm', 'Run of hedge or row, cm', LengthField::cm($plant->run_mm))],
-            [$held, self::number('target_height_cm', 'Held at a height of, cm', LengthField::cm($state['target_height_mm'] ?? null), 'Of a hedge or topiary.')],
-            [$held, self::number('width_cm', 'Held at a width on top of, cm', LengthField::cm($state['width_mm'] ?? null))],
-            [$held, self::choice('sides', 'Sides that can be reached', $state['sides'] ?? null, [1 => 'one', 2 => 'both'])],
-            [$new || ($woody && ! $hedge), self::number('stems_old', 'Old stems at the base', $plant->stems_old, $this->counted($plant), 0)],
+            [
+                $held,
+                self::number(
+                    'target_height_cm',
+                    'Held at a height of, cm',
+                    LengthField::cm($state['target_height_mm'] ?? null),
+                    'Of a hedge or topiary.',
+                ),
+            ],
+            [
+                $held,
+                self::number('width_cm', 'Held at a width on top of, cm', LengthField::cm($state['width_mm'] ?? null)),
+            ],
+            [
+                $held,
+                self::choice('sides', 'Sides that can be reached', $state['sides'] ?? null, [1 => 'one', 2 => 'both']),
+            ],
+            [
+                $new || ($woody && ! $hedge),
+                self::number('stems_old', 'Old stems at the base', $plant->stems_old, $this->counted($plant), 0),
+            ],
             [$new || ($woody && ! $hedge), self::number('stems_young', 'Young stems', $plant->stems_young, least: 0)],
-            [$new || $kind->growthMm !== null, self::number('flowering_height_cm', 'Flowers wanted at, cm', LengthField::cm($plant->flowering_height_mm))],
-            [$kind?->habit === 'tree', self::number('trunk_mm', 'Thickness of the trunk, mm', $state['trunk_mm'] ?? null)],
+            [
+                $new || $kind->growthMm !== null,
+                self::number(
+                    'flowering_height_cm',
+                    'Flowers wanted at, cm',
+                    LengthField::cm($plant->flowering_height_mm),
+                ),
+            ],
+            [
+                $kind?->habit === 'tree',
+                self::number('trunk_mm', 'Thickness of the trunk, mm', $state['trunk_mm'] ?? null),
+            ],
             [$vine, self::number('prunings_g', 'Of a vine: prunings, g', $plant->prunings_g, least: 0)],
-            [$vine, self::number('bud_mortality_percent', 'Of a vine: dead buds, %', $plant->bud_mortality_percent, least: 0)],
-            [$kind !== null && Contradictions::asks($kind, 'bearing'), self::choice('bearing', 'Bears on', $state['bearing'] ?? null, ['spur' => 'spurs', 'tip' => 'tips'])],
-            [$woody, self::choice('condition', 'Condition', $state['condition'] ?? null, ['neglected' => 'neglected', 'congested' => 'congested', 'lopped' => 'lopped'])],
+            [
+                $vine,
+                self::number(
+                    'bud_mortality_percent',
+                    'Of a vine: dead buds, %',
+                    $plant->bud_mortality_percent,
+                    least: 0,
+                ),
+            ],
+            [
+                $kind !== null && Contradictions::asks($kind, 'bearing'),
+                self::choice('bearing', 'Bears on', $state['bearing'] ?? null, ['spur' => 'spurs', 'tip' => 'tips']),
+            ],
+            [
+                $woody,
+                self::choice(
+                    'condition',
+                    'Condition',
+                    $state['condition'] ?? null,
+                    ['neglected' => 'neglected', 'congested' => 'congested', 'lopped' => 'lopped'],
+                ),
+            ],
             [false, self::number('dieback_percent', 'Died back, %', $state['dieback_percent'] ?? null, least: 0)],
             [false, self::choice('disease', 'Disease', $state['disease'] ?? null, $this->diseases($kind))],
-            [false, self::choice('stress', 'At its roots', $state['stress'] ?? null, [Stress::Drought->value => Stress::Drought->inWords(), Stress::Waterlogged->value => Stress::Waterlogged->inWords()])],
-            [false, ['name' => 'transplanted', 'label' => 'Moved to this place on', 'type' => 'date', 'value' => $state['transplanted'] ?? null]],
-            [false, ['name' => 'cultivar', 'label' => 'Cultivar', 'type' => 'text', 'value' => $state['cultivar'] ?? null]],
+            [
+                false,
+                self::choice(
+                    'stress',
+                    'At its roots',
+                    $state['stress'] ?? null,
+                    [
+                        Stress::Drought->value => Stress::Drought->inWords(),
+                        Stress::Waterlogged->value => Stress::Waterlogged->inWords(),
+                    ],
+                ),
+            ],
+            [
+                false,
+                [
+                    'name' => 'transplanted',
+                    'label' => 'Moved to this place on',
+                    'type' => 'date',
+                    'value' => $state['transplanted'] ?? null,
+                ],
+            ],
+            [
+                false,
+                ['name' => 'cultivar', 'label' => 'Cultivar', 'type' => 'text', 'value' => $state['cultivar'] ?? null],
+            ],
         ];
     }
 
@@ -98,11 +166,28 @@ final readonly class PlantForm
 
         return array_filter([
             'It is' => [
-                ...array_map(static fn (Upkeep $upkeep): array => $tap('condition', $upkeep->value, $upkeep->value), Upkeep::cases()),
-                ...array_map(static fn (Stress $stress): array => $tap('stress', $stress->value, $stress->inWords()), Stress::cases()),
+                ...array_map(
+                    static fn (Upkeep $upkeep): array => $tap('condition', $upkeep->value, $upkeep->value),
+                    Upkeep::cases(),
+                ),
+                ...array_map(
+                    static fn (Stress $stress): array => $tap('stress', $stress->value, $stress->inWords()),
+                    Stress::cases(),
+                ),
             ],
-            'Died back' => array_map(static fn (int $share): array => $tap('dieback_percent', $share, $share === 100 ? 'all of it' : "$share %"), self::DIED_BACK),
-            'Disease' => array_map(static fn (string $key, string $name): array => $tap('disease', $key, $name), array_keys($diseases), $diseases),
+            'Died back' => array_map(
+                static fn (int $share): array => $tap(
+                    'dieback_percent',
+                    $share,
+                    $share === 100 ? 'all of it' : "$share %",
+                ),
+                self::DIED_BACK,
+            ),
+            'Disease' => array_map(
+                static fn (string $key, string $name): array => $tap('disease', $key, $name),
+                array_keys($diseases),
+                $diseases,
+            ),
         ]);
     }
 
@@ -142,7 +227,8 @@ final readonly class PlantForm
             return null;
         }
         $now = $this->bridge->plant($plant)->stems;
-        $since = $now === null || ($now->old === $plant->stems_old && $now->young === $plant->stems_young) ? '' : sprintf('; by the record %d old and %d young stand now', $now->old, $now->young);
+        $same = $now === null || ($now->old === $plant->stems_old && $now->young === $plant->stems_young);
+        $since = $same ? '' : sprintf('; by the record %d old and %d young stand now', $now->old, $now->young);
 
         return 'Counted on '.Say::date($plant->stems_on).$since.'.';
     }
@@ -150,15 +236,30 @@ final readonly class PlantForm
     /** @return array<string, string> of the diseases a kind takes, all where it is not known yet */
     private function diseases(?Kind $kind): array
     {
-        $takes = array_filter($this->book->states->diseases, static fn (Disease $disease): bool => $kind === null || $disease->takes($kind));
+        $takes = array_filter(
+            $this->book->states->diseases,
+            static fn (Disease $disease): bool => $kind === null || $disease->takes($kind),
+        );
 
         return array_map(static fn (Disease $disease): string => $disease->name, $takes);
     }
 
     /** @return Field */
-    private static function number(string $name, string $label, ?int $value, ?string $help = null, int $least = 1): array
-    {
-        return ['name' => $name, 'label' => $label, 'type' => 'number', 'value' => $value, 'min' => $least, ...($help === null ? [] : ['help' => $help])];
+    private static function number(
+        string $name,
+        string $label,
+        ?int $value,
+        ?string $help = null,
+        int $least = 1,
+    ): array {
+        return [
+            'name' => $name,
+            'label' => $label,
+            'type' => 'number',
+            'value' => $value,
+            'min' => $least,
+            ...($help === null ? [] : ['help' => $help]),
+        ];
     }
 
     /**

@@ -29,7 +29,10 @@ final readonly class LoggedCuts
         }
         $young = $task->cut_plan['aim']['young'] ?? 0;
         $ages = array_column($task->cut_plan['state']['stems'] ?? [], 'age_years', 'ref');
-        $old = array_filter($cuts, static fn (array $cut): bool => ! $cut['free'] && ($ages[$cut['ref']] ?? PHP_INT_MAX) > $young);
+        $old = array_filter(
+            $cuts,
+            static fn (array $cut): bool => ! $cut['free'] && ($ages[$cut['ref']] ?? PHP_INT_MAX) > $young,
+        );
 
         return [...$amounts, ['what' => Thirds::TAKE, 'unit' => 'stems', 'value' => count($old)]];
     }
@@ -38,7 +41,9 @@ final readonly class LoggedCuts
     public static function mark(VisitTask $task, ?WorkLog $log, ?User $by): void
     {
         $planned = array_column($task->cut_plan['judged']['remove'] ?? [], 'ref');
-        $survey = $planned === [] ? null : StemSurvey::query()->where(['plant_id' => $task->plant_id, 'season' => $task->season])->first();
+        $survey = $planned === [] ? null : StemSurvey::query()->where(
+            ['plant_id' => $task->plant_id, 'season' => $task->season],
+        )->first();
         if ($survey === null) {
             return;
         }

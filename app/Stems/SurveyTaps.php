@@ -33,7 +33,11 @@ final readonly class SurveyTaps
     {
         $length = $this->board->usualLength($plant);
 
-        return $this->once($plant, $said, fn (StemSurvey $survey) => $survey->goOn($this->change->apply($survey->state, $said, $length), $by));
+        return $this->once(
+            $plant,
+            $said,
+            fn (StemSurvey $survey) => $survey->goOn($this->change->apply($survey->state, $said, $length), $by),
+        );
     }
 
     /** @param  array<string, mixed>  $said */
@@ -55,7 +59,9 @@ final readonly class SurveyTaps
         $today = Today::day();
 
         return DB::transaction(function () use ($plant, $tap, $today, $do): StemSurvey {
-            $new = DB::table('stem_taps')->insertOrIgnore(['id' => $tap, 'plant_id' => $plant->id, 'on' => (string) $today]) === 1;
+            $new = DB::table('stem_taps')->insertOrIgnore(
+                ['id' => $tap, 'plant_id' => $plant->id, 'on' => (string) $today],
+            ) === 1;
             $survey = $this->board->survey($plant);
             if ($new) {
                 $do($survey);

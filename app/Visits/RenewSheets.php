@@ -34,7 +34,11 @@ final readonly class RenewSheets
         $years = $this->bridge->years($plant->garden);
         $core = $this->bridge->plant($plant);
         foreach ($tasks as $row) {
-            $task = Prescriber::with($this->book)->prescribe($core, $years->season($row->season), $this->bridge->practice($plant->garden))->task($row->task);
+            $task = Prescriber::with($this->book)->prescribe(
+                $core,
+                $years->season($row->season),
+                $this->bridge->practice($plant->garden),
+            )->task($row->task);
             if ($task !== null) {
                 $row->update(['prescribed' => $task->toArray(), 'minutes' => $task->minutes]);
                 Visit::recount($row->visit_id);

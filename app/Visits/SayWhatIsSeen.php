@@ -44,7 +44,14 @@ final readonly class SayWhatIsSeen
         /** @var Facts $facts */
         $facts = $state;
         $told = $this->book->has($plant->kind)
-            ? Contradictions::of($this->book->kind($plant->kind), $this->book, null, null, null, StateFacts::read($facts))
+            ? Contradictions::of(
+                $this->book->kind($plant->kind),
+                $this->book,
+                null,
+                null,
+                null,
+                StateFacts::read($facts),
+            )
             : [];
         if (isset($told[$fact])) {
             throw ValidationException::withMessages(['seen' => ucfirst($told[$fact]).'.']);

@@ -32,7 +32,11 @@ final readonly class TargetSize
             $amounts[] = Amount::exactly(ReduceHeight::AFTER, 'mm', $now);
             $reasons[] = Reason::commonPractice('Target height', $now === $target
                 ? sprintf('it is held at %s', Length::ofMm($target)->metric())
-                : sprintf('it is held at %s and has outgrown it: %s this season, the rest in the next', Length::ofMm($target)->metric(), Length::ofMm($now)->metric()));
+                : sprintf(
+                    'it is held at %s and has outgrown it: %s this season, the rest in the next',
+                    Length::ofMm($target)->metric(),
+                    Length::ofMm($now)->metric(),
+                ));
         }
         $width = $case->plant->state->widthMm;
         if ($width !== null) {
@@ -43,7 +47,10 @@ final readonly class TargetSize
                     ? 'It is wider than that: take one face in this season, the other when the first is green again.'
                     : 'It is wider than that and does not break from bare wood: trim into the green only.';
             }
-            $reasons[] = Reason::commonPractice('Target width', sprintf('it is held at %s across', Length::ofMm($width)->metric()));
+            $reasons[] = Reason::commonPractice(
+                'Target width',
+                sprintf('it is held at %s across', Length::ofMm($width)->metric()),
+            );
         }
 
         return [$amounts, $steps, $reasons];

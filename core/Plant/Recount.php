@@ -26,17 +26,36 @@ final readonly class Recount
     {
         $asked = [];
         if ($by->stems !== null && $old !== null && $old > $by->stems->all()) {
-            $asked['stems_old'] = sprintf('%d old stems? By the record %d old and %d young stand: so many cannot be old yet', $old, $by->stems->old, $by->stems->young);
+            $asked['stems_old'] = sprintf(
+                '%d old stems? By the record %d old and %d young stand: so many cannot be old yet',
+                $old,
+                $by->stems->old,
+                $by->stems->young,
+            );
         }
         if ($by->stems !== null && $young !== null && $young > $by->stems->young + self::SEASONS * $growing->basalShoots) {
-            $asked['stems_young'] = sprintf('%d young stems? By the record %d stand, and it makes about %d a year', $young, $by->stems->young, $growing->basalShoots);
+            $asked['stems_young'] = sprintf(
+                '%d young stems? By the record %d stand, and it makes about %d a year',
+                $young,
+                $by->stems->young,
+                $growing->basalShoots,
+            );
         }
         if ($by->heightMm !== null && $heightMm !== null) {
             $tall = Length::ofMm($by->heightMm)->metric();
             if ($heightMm > $by->heightMm + self::SEASONS * $growing->extensionMm) {
-                $asked['height_mm'] = sprintf('%s? By the record it is about %s and grows %s a year', Length::ofMm($heightMm)->metric(), $tall, Length::ofMm($growing->extensionMm)->metric());
+                $asked['height_mm'] = sprintf(
+                    '%s? By the record it is about %s and grows %s a year',
+                    Length::ofMm($heightMm)->metric(),
+                    $tall,
+                    Length::ofMm($growing->extensionMm)->metric(),
+                );
             } elseif (100 * $heightMm < self::SHORTER * $by->heightMm) {
-                $asked['height_mm'] = sprintf('%s? By the record it is about %s: was it cut and the cut not logged', Length::ofMm($heightMm)->metric(), $tall);
+                $asked['height_mm'] = sprintf(
+                    '%s? By the record it is about %s: was it cut and the cut not logged',
+                    Length::ofMm($heightMm)->metric(),
+                    $tall,
+                );
             }
         }
 

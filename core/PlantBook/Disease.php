@@ -22,6 +22,10 @@ final readonly class Disease
 
     public function takes(Kind $kind): bool
     {
-        return $this->in === [] || in_array($kind->family, $this->in, true) || in_array(strtok($kind->botanical, ' '), $this->in, true);
+        return $this->in === [] || in_array($kind->family, $this->in, true) || in_array(
+            strtok($kind->botanical, ' '),
+            $this->in,
+            true,
+        );
     }
 }

@@ -44,7 +44,13 @@ final readonly class States
             $disease = $named->entry($key);
             $name = $disease->string('name');
             $note = StateNote::fromEntry($disease, $sources, "$name was found on it");
-            $diseases[$key] = new Disease($key, $name, $disease->has('also') ? $disease->strings('also') : [], $disease->has('in') ? $disease->strings('in') : [], $note);
+            $diseases[$key] = new Disease(
+                $key,
+                $name,
+                $disease->has('also') ? $disease->strings('also') : [],
+                $disease->has('in') ? $disease->strings('in') : [],
+                $note,
+            );
         }
 
         return new self($notes, $diseases);

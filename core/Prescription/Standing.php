@@ -36,7 +36,12 @@ final readonly class Standing
         $leftOutTime = $book->figures->number(Figure::LeftOutTime) / 100;
         if ($state->isPlain) {
             // Most plants: nothing was seen of them.
-            return new self([], $plant, $plant->history === [] ? 0 : self::leftOut($plant, $rule, $season), $leftOutTime);
+            return new self(
+                [],
+                $plant,
+                $plant->history === [] ? 0 : self::leftOut($plant, $rule, $season),
+                $leftOutTime,
+            );
         }
         $upkeep = $plant->upkeep($season, $book->recipes->restoring);
         $disease = $state->disease === null ? null : $book->states->disease($state->disease);
@@ -52,7 +57,10 @@ final readonly class Standing
         ]));
 
         return new self(
-            [...array_map($book->states->note(...), $keys), ...($disease !== null && $disease->takes($kind) ? [$disease->note] : [])],
+            [
+                ...array_map($book->states->note(...), $keys),
+                ...($disease !== null && $disease->takes($kind) ? [$disease->note] : []),
+            ],
             $plant,
             self::leftOut($plant, $rule, $season),
             $leftOutTime,
@@ -63,7 +71,9 @@ final readonly class Standing
     public function budget(Kind $kind, Recipe $recipe, PlantBook $book, int $season): Budget
     {
         [$cap, $source] = $book->caps->for($kind, $recipe->key);
-        $left = $recipe->cap === null ? min([100, ...array_map(static fn (StateNote $note): int => $note->budgetPercent, $this->notes)]) : 100;
+        $left = $recipe->cap === null ? min(
+            [100, ...array_map(static fn (StateNote $note): int => $note->budgetPercent, $this->notes)],
+        ) : 100;
 
         return Budget::of(intdiv($cap * $left, 100), $source, $this->plant->history, $season);
     }
@@ -71,7 +81,11 @@ final readonly class Standing
     /** How many times the usual minutes it takes. */
     public function factor(): float
     {
-        return max(1.0, $this->leftOut >= 2 ? $this->leftOutTime : 1.0, ...array_map(static fn (StateNote $note): float => $note->timePercent / 100, $this->notes));
+        return max(
+            1.0,
+            $this->leftOut >= 2 ? $this->leftOutTime : 1.0,
+            ...array_map(static fn (StateNote $note): float => $note->timePercent / 100, $this->notes),
+        );
     }
 
     /** @return list<string> */
@@ -90,7 +104,10 @@ final readonly class Standing
     /** @return list<Reason> */
     public function reasons(): array
     {
-        $reasons = array_map(fn (StateNote $note): Reason => Reason::of('State', $this->filled($note->because), $note->source), $this->notes);
+        $reasons = array_map(
+            fn (StateNote $note): Reason => Reason::of('State', $this->filled($note->because), $note->source),
+            $this->notes,
+        );
         if ($this->leftOut >= 2) {
             $reasons[] = Reason::commonPractice('Left out', sprintf(
                 'not done for %d seasons: it takes about %s times as long. Where it has grown out of hand, say that it is neglected',
@@ -98,7 +115,10 @@ final readonly class Standing
             ));
         }
         if ($this->plant->state->cultivar !== null) {
-            $reasons[] = Reason::commonPractice('Cultivar', "of this cultivar: '{$this->plant->state->cultivar}'. Look at its label for what it does otherwise than its kind");
+            $reasons[] = Reason::commonPractice(
+                'Cultivar',
+                "of this cultivar: '{$this->plant->state->cultivar}'. Look at its label for what it does otherwise than its kind",
+            );
         }
 
         return $reasons;

@@ -37,7 +37,11 @@ final readonly class SurveyDay
         $rests = ! $day->isBefore($year->day(Anchor::Midwinter)) && $day->isBefore($picked);
 
         return $rests
-            ? new self($survey->aged(-1), $aim, [...$told, 'Surveyed while it rests: last year\'s canes have yet to bear, and stay.'])
+            ? new self(
+                $survey->aged(-1),
+                $aim,
+                [...$told, 'Surveyed while it rests: last year\'s canes have yet to bear, and stay.'],
+            )
             : new self($survey, $aim, $told);
     }
 
@@ -48,7 +52,12 @@ final readonly class SurveyDay
         foreach ($kind->closures as $rule) {
             $closure = $rule->holdsIn($year->site->region) ? $rule->in($kindYear) : null;
             if ($closure?->contains($day) === true) {
-                $told[] = sprintf('%s until %s: %s. Judge it now, cut it then.', $closure->name, $closure->to->inWords(), rtrim(lcfirst($closure->because), '.'));
+                $told[] = sprintf(
+                    '%s until %s: %s. Judge it now, cut it then.',
+                    $closure->name,
+                    $closure->to->inWords(),
+                    rtrim(lcfirst($closure->because), '.'),
+                );
             }
         }
 

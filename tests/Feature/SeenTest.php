@@ -25,8 +25,14 @@ final class SeenTest extends FeatureTestCase
             'variegated' => true, 'transplanted' => '2020-11-01', 'container' => true, 'trunk_mm' => 60, 'boundary' => true, 'exposed' => true,
         ], $plant->state);
         self::assertSame('2027-02-20', (string) $plant->state_on);
-        $this->get("/plants/$plant->id")->assertOk()->assertSee('neglected, died back by 10 %, honey fungus', false)->assertSee('Renew over three years');
-        $this->get("/plants/$plant->id/edit")->assertOk()->assertSee('value="Sensation"', false)->assertSee('name="variegated" value="1" checked', false);
+        $this->get("/plants/$plant->id")->assertOk()->assertSee(
+            'neglected, died back by 10 %, honey fungus',
+            false,
+        )->assertSee('Renew over three years');
+        $this->get("/plants/$plant->id/edit")->assertOk()->assertSee('value="Sensation"', false)->assertSee(
+            'name="variegated" value="1" checked',
+            false,
+        );
         $this->put("/plants/$plant->id", [...self::FORM, 'cultivar' => 'Sensation'])->assertSessionHasNoErrors();
         self::assertSame([['cultivar' => 'Sensation'], null], [$plant->fresh()?->state, $plant->fresh()?->state_on]);
     }
@@ -53,8 +59,13 @@ final class SeenTest extends FeatureTestCase
     public function test_what_cannot_be_is_told_beside_its_field_and_nothing_is_lost(): void
     {
         $this->actingAs($this->planner())->from("/gardens/{$this->garden->id}/plants/create")
-            ->post("/gardens/{$this->garden->id}/plants", [...self::FORM, 'disease' => 'box blight', 'target_height_cm' => 200, 'cultivar' => 'Sensation'])
-            ->assertSessionHasErrors(['disease' => 'Box blight does not take Lilac: look again what it is.', 'target_height_cm'])
+            ->post(
+                "/gardens/{$this->garden->id}/plants",
+                [...self::FORM, 'disease' => 'box blight', 'target_height_cm' => 200, 'cultivar' => 'Sensation'],
+            )
+            ->assertSessionHasErrors(
+                ['disease' => 'Box blight does not take Lilac: look again what it is.', 'target_height_cm'],
+            )
             ->assertSessionHasInput('cultivar', 'Sensation');
         self::assertSame(1, Plant::query()->count());
     }
@@ -77,7 +88,16 @@ final class SeenTest extends FeatureTestCase
         $visit = $this->visit();
         $task = $visit->tasks()->firstOrFail();
         $this->actingAs($this->hand());
-        $task->log()->create(['plant_id' => $task->plant_id, 'task' => $task->task, 'season' => 2027, 'on' => '2027-02-20', 'outcome' => 'done', 'minutes' => 20]);
+        $task->log()->create(
+            [
+                'plant_id' => $task->plant_id,
+                'task' => $task->task,
+                'season' => 2027,
+                'on' => '2027-02-20',
+                'outcome' => 'done',
+                'minutes' => 20,
+            ],
+        );
         $before = $this->steps();
         $this->tap('stress:drought');
         self::assertSame($before, $this->steps());
@@ -94,10 +114,20 @@ final class SeenTest extends FeatureTestCase
 
     public function test_a_count_that_contradicts_the_record_is_asked_about_and_not_overwritten(): void
     {
-        $lilac = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'lilac', 'height_mm' => 2000, 'stems_old' => 6, 'stems_young' => 3]);
+        $lilac = Plant::factory()->create(
+            [
+                'garden_id' => $this->garden->id,
+                'kind' => 'lilac',
+                'height_mm' => 2000,
+                'stems_old' => 6,
+                'stems_young' => 3,
+            ],
+        );
         $this->actingAs($this->planner())->get("/plants/$lilac->id/edit")->assertSee('Counted on 20 Feb');
         $this->put("/plants/$lilac->id/measures", ['stems_old' => 12, 'stems_young' => 3])
-            ->assertSessionHasErrors(['stems_old' => '12 old stems? By the record 6 old and 3 young stand: so many cannot be old yet? If it is right as it stands, tick that you are sure.']);
+            ->assertSessionHasErrors(
+                ['stems_old' => '12 old stems? By the record 6 old and 3 young stand: so many cannot be old yet? If it is right as it stands, tick that you are sure.'],
+            );
         self::assertSame(6, $lilac->fresh()?->stems_old);
         $this->put("/plants/$lilac->id", [...self::FORM, 'height_cm' => 90])->assertSessionHasErrors('height_cm');
         $this->put("/plants/$lilac->id/measures", ['stems_old' => 12, 'sure' => 1])->assertSessionHasNoErrors();
@@ -106,7 +136,9 @@ final class SeenTest extends FeatureTestCase
 
     public function test_what_passes_is_forgotten_after_a_year_and_said_to_be(): void
     {
-        $this->wisteria->update(['state' => ['stress' => 'drought', 'condition' => 'congested'], 'state_on' => '2026-01-10']);
+        $this->wisteria->update(
+            ['state' => ['stress' => 'drought', 'condition' => 'congested'], 'state_on' => '2026-01-10'],
+        );
         $page = $this->actingAs($this->planner())->get("/plants/{$this->wisteria->id}");
         $page->assertOk()->assertSee('over a year ago: look again')->assertDontSee('Water it deeply')->assertSee('it is congested');
     }

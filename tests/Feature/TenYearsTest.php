@@ -29,11 +29,45 @@ final class TenYearsTest extends FeatureTestCase
     public function test_ten_years_of_five_plants(): void
     {
         $walks = [
-            'A neglected currant' => $this->walk(['kind' => 'blackcurrant', 'height_mm' => 1500, 'stems_old' => 14, 'stems_young' => 2, 'state' => ['condition' => 'neglected']]),
-            'A wisteria on its wall' => $this->walk(['kind' => 'wisteria', 'height_mm' => 3200, 'form' => 'wall', 'state' => []]),
-            'A lopped crape myrtle' => $this->walk(['kind' => 'crape-myrtle', 'height_mm' => 3000, 'form' => 'multi-stem', 'state' => ['condition' => 'lopped']]),
-            'A hedge that outgrew its line' => $this->walk(['kind' => 'yew', 'height_mm' => 2600, 'run_mm' => 12000, 'form' => 'hedge', 'state' => ['target_height_mm' => 1500, 'width_mm' => 700]]),
-            'A bed of twenty roses' => $this->walk(['kind' => 'bush-rose', 'count' => 20, 'height_mm' => 1000, 'stems_old' => 4, 'stems_young' => 3, 'state' => []]),
+            'A neglected currant' => $this->walk(
+                [
+                    'kind' => 'blackcurrant',
+                    'height_mm' => 1500,
+                    'stems_old' => 14,
+                    'stems_young' => 2,
+                    'state' => ['condition' => 'neglected'],
+                ],
+            ),
+            'A wisteria on its wall' => $this->walk(
+                ['kind' => 'wisteria', 'height_mm' => 3200, 'form' => 'wall', 'state' => []],
+            ),
+            'A lopped crape myrtle' => $this->walk(
+                [
+                    'kind' => 'crape-myrtle',
+                    'height_mm' => 3000,
+                    'form' => 'multi-stem',
+                    'state' => ['condition' => 'lopped'],
+                ],
+            ),
+            'A hedge that outgrew its line' => $this->walk(
+                [
+                    'kind' => 'yew',
+                    'height_mm' => 2600,
+                    'run_mm' => 12000,
+                    'form' => 'hedge',
+                    'state' => ['target_height_mm' => 1500, 'width_mm' => 700],
+                ],
+            ),
+            'A bed of twenty roses' => $this->walk(
+                [
+                    'kind' => 'bush-rose',
+                    'count' => 20,
+                    'height_mm' => 1000,
+                    'stems_old' => 4,
+                    'stems_young' => 3,
+                    'state' => [],
+                ],
+            ),
         ];
         if (getenv('WRITE_DOCS') === '1') {
             file_put_contents(self::TABLE, self::printed($walks));
@@ -43,7 +77,11 @@ final class TenYearsTest extends FeatureTestCase
         $this->myrtle($walks['A lopped crape myrtle']);
         $this->hedge($walks['A hedge that outgrew its line']);
         $this->roses($walks['A bed of twenty roses']);
-        self::assertSame((string) file_get_contents(self::TABLE), self::printed($walks), 'docs/ten-years.md tells another walk: run this test with WRITE_DOCS=1 and read it');
+        self::assertSame(
+            (string) file_get_contents(self::TABLE),
+            self::printed($walks),
+            'docs/ten-years.md tells another walk: run this test with WRITE_DOCS=1 and read it',
+        );
     }
 
     /**
@@ -53,7 +91,11 @@ final class TenYearsTest extends FeatureTestCase
      */
     private function currant(array $years): void
     {
-        self::assertSame(['fruit-bush-reset', ...array_fill(0, 9, 'fruit-bush-renewal')], array_column($years, 'recipe'), 'reset once, then kept up');
+        self::assertSame(
+            ['fruit-bush-reset', ...array_fill(0, 9, 'fruit-bush-renewal')],
+            array_column($years, 'recipe'),
+            'reset once, then kept up',
+        );
         foreach ($years as $year) {
             self::assertLessThanOrEqual($year['cap'], $year['share'], "{$year['season']}: never over the cap");
             self::assertGreaterThan(0, $year['old'] + $year['young'], 'there is always a plant');
@@ -71,7 +113,11 @@ final class TenYearsTest extends FeatureTestCase
     private function wisteria(array $years): void
     {
         self::assertSame(array_fill(0, 9, 2), array_slice(array_column($years, 'tasks'), 1));
-        self::assertSame(1, count(array_unique(array_column(array_slice($years, 1), 'minutes'))), 'no pass is missed, so none takes longer');
+        self::assertSame(
+            1,
+            count(array_unique(array_column(array_slice($years, 1), 'minutes'))),
+            'no pass is missed, so none takes longer',
+        );
     }
 
     /**
@@ -92,8 +138,16 @@ final class TenYearsTest extends FeatureTestCase
     /** @param  list<array<string, mixed>>  $years */
     private function hedge(array $years): void
     {
-        self::assertSame([1742, 1500], array_slice(array_column($years, 'after'), 0, 2), 'down by a third, then to its line');
-        self::assertSame([1500], array_values(array_unique(array_slice(array_column($years, 'after'), 1))), 'and held there');
+        self::assertSame(
+            [1742, 1500],
+            array_slice(array_column($years, 'after'), 0, 2),
+            'down by a third, then to its line',
+        );
+        self::assertSame(
+            [1500],
+            array_values(array_unique(array_slice(array_column($years, 'after'), 1))),
+            'and held there',
+        );
         self::assertGreaterThan($years[5]['minutes'], $years[0]['minutes'], 'a smaller face takes less time');
     }
 
@@ -105,7 +159,11 @@ final class TenYearsTest extends FeatureTestCase
     private function roses(array $years): void
     {
         foreach ($years as $year) {
-            self::assertGreaterThanOrEqual(3, $year['old'] + $year['young'], "{$year['season']}: at least three to build the bowl on");
+            self::assertGreaterThanOrEqual(
+                3,
+                $year['old'] + $year['young'],
+                "{$year['season']}: at least three to build the bowl on",
+            );
             self::assertLessThanOrEqual(10, $year['old'] + $year['young'], "{$year['season']}: and no thicket");
             self::assertGreaterThanOrEqual(100, $year['first'], "{$year['season']}");
             self::assertLessThanOrEqual(160, $year['first'], "{$year['season']}");
@@ -119,7 +177,9 @@ final class TenYearsTest extends FeatureTestCase
     private function walk(array $facts): array
     {
         config(['hook.today' => '2026-11-01']);
-        $plant = Plant::factory()->create(['garden_id' => $this->garden->id, 'label' => 'Walked', 'planted_on' => '2010-03-01', ...$facts]);
+        $plant = Plant::factory()->create(
+            ['garden_id' => $this->garden->id, 'label' => 'Walked', 'planted_on' => '2010-03-01', ...$facts],
+        );
         $years = [];
         foreach (range(...self::YEARS) as $season) {
             $years[] = $this->season($plant, $season);
@@ -137,7 +197,9 @@ final class TenYearsTest extends FeatureTestCase
             $on = $task->window->bestFrom;
             config(['hook.today' => (string) $on]);
             $this->app->make(CorePlants::class)->forget();
-            $core = $this->app->make(CorePlants::class)->plant($plant->fresh(['garden', 'workLogs', 'bloomNotes']) ?? $plant);
+            $core = $this->app->make(CorePlants::class)->plant(
+                $plant->fresh(['garden', 'workLogs', 'bloomNotes']) ?? $plant,
+            );
             $row = $this->planned($plant, $task, $on);
             $now = $row->prescribed;
             if ($told['tasks'] === 0) {
@@ -146,15 +208,28 @@ final class TenYearsTest extends FeatureTestCase
             }
             $told['tasks']++;
             $told['minutes'] += $now['minutes'];
-            $out = array_sum(array_map(static fn (array $amount): int => str_ends_with($amount['what'], 'old stems to take out') ? $amount['target'] : 0, $now['amounts']));
+            $out = array_sum(
+                array_map(
+                    static fn (array $amount): int => str_ends_with(
+                        $amount['what'],
+                        'old stems to take out',
+                    ) ? $amount['target'] : 0,
+                    $now['amounts'],
+                ),
+            );
             $share = $core->stems === null || $core->stems->all() === 0 ? null : (int) floor(100 * $out / $core->stems->all());
             $told['share'] = max($told['share'], $share ?? 0);
             $this->app->make(LogWork::class)->log($row, [
                 'outcome' => 'done', 'minutes' => $now['minutes'], 'removed_percent' => $share,
-                'amounts' => array_map(static fn (array $amount): int => $amount['target'], $now['amounts']), 'findings' => ['All well'],
+                'amounts' => array_map(
+                    static fn (array $amount): int => $amount['target'],
+                    $now['amounts'],
+                ), 'findings' => ['All well'],
             ], null);
             $this->app->make(CorePlants::class)->forget();
-            $told['after'] = $this->app->make(CorePlants::class)->plant($plant->fresh(['garden', 'workLogs', 'bloomNotes']) ?? $plant)->heightMm;
+            $told['after'] = $this->app->make(CorePlants::class)->plant(
+                $plant->fresh(['garden', 'workLogs', 'bloomNotes']) ?? $plant,
+            )->heightMm;
         }
 
         return $told;
@@ -166,15 +241,29 @@ final class TenYearsTest extends FeatureTestCase
         $bridge = $this->app->make(CorePlants::class);
         $bridge->forget();
         $row = $plant->fresh(['garden', 'workLogs', 'bloomNotes']) ?? $plant;
-        $tasks = Prescriber::with($this->app->make(PlantBook::class))->prescribe($bridge->plant($row), $bridge->years($row->garden)->season($season), $bridge->practice($row->garden))->tasks;
-        usort($tasks, static fn (Task $a, Task $b): int => $a->window->bestFrom->number <=> $b->window->bestFrom->number);
+        $tasks = Prescriber::with($this->app->make(PlantBook::class))->prescribe(
+            $bridge->plant($row),
+            $bridge->years($row->garden)->season($season),
+            $bridge->practice($row->garden),
+        )->tasks;
+        usort(
+            $tasks,
+            static fn (Task $a, Task $b): int => $a->window->bestFrom->number <=> $b->window->bestFrom->number,
+        );
 
         return $tasks;
     }
 
     private function planned(Plant $plant, Task $task, Day $on): VisitTask
     {
-        $visit = $this->app->make(PlanVisit::class)->plan($plant->garden->fresh() ?? $plant->garden, $on, [TaskChoice::of($plant->id, $task->key, $task->season)], null, $this->crew->id, null);
+        $visit = $this->app->make(PlanVisit::class)->plan(
+            $plant->garden->fresh() ?? $plant->garden,
+            $on,
+            [TaskChoice::of($plant->id, $task->key, $task->season)],
+            null,
+            $this->crew->id,
+            null,
+        );
         self::assertInstanceOf(Visit::class, $visit);
 
         return $visit->tasks()->firstOrFail();
@@ -183,7 +272,12 @@ final class TenYearsTest extends FeatureTestCase
     /** @param  array{what: string, unit: string, target: int}  $amount */
     private static function does(array $amount): string
     {
-        return sprintf('%s %d%s', $amount['what'], $amount['target'], $amount['unit'] === '%' ? ' %' : ($amount['unit'] === 'mm' ? ' mm' : ''));
+        return sprintf(
+            '%s %d%s',
+            $amount['what'],
+            $amount['target'],
+            $amount['unit'] === '%' ? ' %' : ($amount['unit'] === 'mm' ? ' mm' : ''),
+        );
     }
 
     /** @param  array<string, list<array<string, mixed>>>  $walks */
@@ -193,9 +287,28 @@ final class TenYearsTest extends FeatureTestCase
             'Planned and logged each year as prescribed, and never counted anew: every number is carried by the record. Made and held by',
             '`tests/Feature/TenYearsTest.php`. Height and stems are before the season\'s first work, minutes are for the whole season.', ''];
         foreach ($walks as $name => $years) {
-            $lines = [...$lines, "## $name", '', '| Season | Recipe | Height, mm | Old | Young | What is asked | Cap, % | Tasks | Minutes |', '|---|---|---|---|---|---|---|---|---|'];
+            $lines = [
+                ...$lines,
+                "## $name",
+                '',
+                '| Season | Recipe | Height, mm | Old | Young | What is asked | Cap, % | Tasks | Minutes |',
+                '|---|---|---|---|---|---|---|---|---|',
+            ];
             foreach ($years as $year) {
-                $lines[] = '| '.implode(' | ', [$year['season'], $year['recipe'], $year['height'], $year['old'] + $year['young'] === 0 ? '' : $year['old'], $year['old'] + $year['young'] === 0 ? '' : $year['young'], $year['does'], $year['cap'], $year['tasks'], $year['minutes']]).' |';
+                $lines[] = '| '.implode(
+                    ' | ',
+                    [
+                        $year['season'],
+                        $year['recipe'],
+                        $year['height'],
+                        $year['old'] + $year['young'] === 0 ? '' : $year['old'],
+                        $year['old'] + $year['young'] === 0 ? '' : $year['young'],
+                        $year['does'],
+                        $year['cap'],
+                        $year['tasks'],
+                        $year['minutes'],
+                    ],
+                ).' |';
             }
             $lines[] = '';
         }

@@ -16,10 +16,17 @@ final class RecountTest extends TestCase
 {
     /** @param  list<string>  $asked */
     #[DataProvider('measures')]
-    public function test_what_cannot_follow_from_the_record_is_asked(?int $old, ?int $young, ?int $height, array $asked): void
-    {
+    public function test_what_cannot_follow_from_the_record_is_asked(
+        ?int $old,
+        ?int $young,
+        ?int $height,
+        array $asked,
+    ): void {
         $by = new Plant('p', 'lilac', heightMm: 2000, stems: StemCount::of(6, 3));
-        self::assertSame($asked, array_keys(Recount::questions($by, new Growing(300, 4000, 3, false), $old, $young, $height)));
+        self::assertSame(
+            $asked,
+            array_keys(Recount::questions($by, new Growing(300, 4000, 3, false), $old, $young, $height)),
+        );
     }
 
     /** @return array<string, array{?int, ?int, ?int, list<string>}> */
@@ -41,6 +48,9 @@ final class RecountTest extends TestCase
 
     public function test_where_nothing_was_measured_nothing_is_asked(): void
     {
-        self::assertSame([], Recount::questions(new Plant('p', 'lilac'), new Growing(300, 4000, 3, false), 90, 90, 9000));
+        self::assertSame(
+            [],
+            Recount::questions(new Plant('p', 'lilac'), new Growing(300, 4000, 3, false), 90, 90, 9000),
+        );
     }
 }

@@ -33,7 +33,10 @@ final class StandingTest extends TestCase
         $sound = $this->lilac(new State);
         foreach (Stress::cases() as $stress) {
             $short = $this->lilac(new State(stress: $stress));
-            self::assertSame([3, 1], [$sound->amount('old stems to take out')?->target, $short->amount('old stems to take out')?->target]);
+            self::assertSame(
+                [3, 1],
+                [$sound->amount('old stems to take out')?->target, $short->amount('old stems to take out')?->target],
+            );
             self::assertSame(intdiv($sound->budget->capPercent, 2), $short->budget->capPercent);
         }
     }
@@ -44,8 +47,14 @@ final class StandingTest extends TestCase
         self::assertSame(3, $this->lilac(new State(diebackPercent: 29))->amount('old stems to take out')?->target);
         $heavy = $this->lilac(new State(diebackPercent: 30));
         self::assertSame([0, 0], [$heavy->budget->capPercent, $heavy->amount('old stems to take out')?->target]);
-        self::assertContains('30 % of it has died back: take off only what is dead, down to green bark. All live wood stays this year.', $heavy->steps);
-        self::assertStringContainsString('scratch the bark', implode(' ', $this->lilac(new State(diebackPercent: 100))->steps));
+        self::assertContains(
+            '30 % of it has died back: take off only what is dead, down to green bark. All live wood stays this year.',
+            $heavy->steps,
+        );
+        self::assertStringContainsString(
+            'scratch the bark',
+            implode(' ', $this->lilac(new State(diebackPercent: 100))->steps),
+        );
     }
 
     public function test_what_a_recipe_takes_by_design_is_taken_all_the_same(): void
@@ -63,15 +72,22 @@ final class StandingTest extends TestCase
 
     public function test_a_lopped_tree_is_restored_and_a_neglected_one_thinned(): void
     {
-        $of = fn (Upkeep $upkeep): string => $this->tasks(new Plant('p', 'japanese-maple', heightMm: 3000, state: new State($upkeep)))[0]->methodKey;
-        $lime = fn (Upkeep $upkeep): string => $this->tasks(new Plant('p', 'lime', heightMm: 4000, state: new State($upkeep)))[0]->methodKey;
+        $of = fn (Upkeep $upkeep): string => $this->tasks(
+            new Plant('p', 'japanese-maple', heightMm: 3000, state: new State($upkeep)),
+        )[0]->methodKey;
+        $lime = fn (Upkeep $upkeep): string => $this->tasks(
+            new Plant('p', 'lime', heightMm: 4000, state: new State($upkeep)),
+        )[0]->methodKey;
         self::assertSame(['restore-lopped', 'thin'], [$lime(Upkeep::Lopped), $lime(Upkeep::Neglected)]);
         self::assertNotSame('restore-lopped', $of(Upkeep::Neglected));
     }
 
     public function test_reverted_shoots_all_go_from_a_variegated_plant(): void
     {
-        self::assertStringContainsString('every plain green shoot', implode(' ', $this->lilac(new State(variegated: true))->steps));
+        self::assertStringContainsString(
+            'every plain green shoot',
+            implode(' ', $this->lilac(new State(variegated: true))->steps),
+        );
     }
 
     public function test_what_is_said_of_it_comes_once_it_is_clean(): void
@@ -83,11 +99,26 @@ final class StandingTest extends TestCase
 
     public function test_one_that_was_moved_counts_as_newly_planted_until_it_has_rooted(): void
     {
-        $moved = new Plant('p', 'lilac', planted: Day::parse('2005-03-01'), state: new State(transplanted: Day::parse('2026-11-10')));
+        $moved = new Plant(
+            'p',
+            'lilac',
+            planted: Day::parse('2005-03-01'),
+            state: new State(transplanted: Day::parse('2026-11-10')),
+        );
         self::assertContains('first-year', self::keys($this->tasks($moved)));
         self::assertNotContains('first-year', self::keys($this->tasks($moved, 2028)));
-        self::assertSame(22, $moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2026)), 'before it was moved it was as old as it was');
-        self::assertSame([1, 2], [$moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2027)), $moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2028))]);
+        self::assertSame(
+            22,
+            $moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2026)),
+            'before it was moved it was as old as it was',
+        );
+        self::assertSame(
+            [1, 2],
+            [
+                $moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2027)),
+                $moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2028)),
+            ],
+        );
     }
 
     public function test_a_protected_tree_waits_for_consent(): void
@@ -96,49 +127,82 @@ final class StandingTest extends TestCase
         $task = $this->tasks($plant)[0];
         self::assertSame(['is protected', 0, []], [$task->handsOff, $task->minutes, $task->kit->tools]);
         self::assertStringContainsString('consent', implode(' ', $task->steps));
-        self::assertSame('is protected', Prescriber::with(TestBook::read())->windows($plant, SiteYear::of(Sites::southernEngland(), 2027), $this->practice())[0]->handsOff);
+        self::assertSame(
+            'is protected',
+            Prescriber::with(TestBook::read())->windows(
+                $plant,
+                SiteYear::of(Sites::southernEngland(), 2027),
+                $this->practice(),
+            )[0]->handsOff,
+        );
     }
 
     /** ANSI Z133 (from memory): wood over about 100 mm is an arborist's; a tree's heaviest branches are half its trunk. Common practice. */
     public function test_a_measured_trunk_tells_the_thickest_wood(): void
     {
-        $apple = fn (?int $trunk): Task => $this->tasks(new Plant('p', 'apple', heightMm: 3000, state: new State(trunkMm: $trunk)))[0];
+        $apple = fn (?int $trunk): Task => $this->tasks(
+            new Plant('p', 'apple', heightMm: 3000, state: new State(trunkMm: $trunk)),
+        )[0];
         self::assertNull($apple(200)->handsOff);
         self::assertSame('has wood thicker than 100 mm', $apple(210)->handsOff);
         self::assertContains('pruning saw (wood to about 75 mm)', $apple(150)->kit->tools);
-        self::assertNotContains('pruning saw', array_map(static fn (string $tool): string => substr($tool, 0, 11), $apple(60)->kit->tools));
+        self::assertNotContains(
+            'pruning saw',
+            array_map(static fn (string $tool): string => substr($tool, 0, 11), $apple(60)->kit->tools),
+        );
     }
 
     /** Common practice, no source: one that breaks from old wood comes down by its cap in a season, another by a season's growth. */
     public function test_a_hedge_that_outgrew_its_line_comes_down_over_the_seasons(): void
     {
-        $after = fn (string $kind, int $height, int $target): ?int => $this->hedge($kind, $height, new State(targetHeightMm: $target))->amount('height after the cut')?->target;
+        $after = fn (string $kind, int $height, int $target): ?int => $this->hedge(
+            $kind,
+            $height,
+            new State(targetHeightMm: $target),
+        )->amount('height after the cut')?->target;
         self::assertSame([1500, 1500], [$after('yew', 1500, 1500), $after('yew', 1600, 1500)]);
         self::assertSame(2600 - intdiv(2600 * 33, 100), $after('yew', 2600, 1500));
         $book = TestBook::read();
         self::assertSame('badly', $book->kind('leyland-cypress')->hardCutting);
-        self::assertSame(2600 - $book->figures->growing($book->kind('leyland-cypress'))->extensionMm, $after('leyland-cypress', 2600, 1500));
+        self::assertSame(
+            2600 - $book->figures->growing($book->kind('leyland-cypress'))->extensionMm,
+            $after('leyland-cypress', 2600, 1500),
+        );
     }
 
     public function test_one_side_in_reach_halves_the_faces_and_the_minutes_follow(): void
     {
         $both = $this->hedge('yew', 2000, new State(widthMm: 600));
         $one = $this->hedge('yew', 2000, new State(widthMm: 600, sides: 1));
-        self::assertSame([46.0, 26.0], [(new Plant('p', 'yew', runMm: 10000, state: new State(widthMm: 600)))->face(2000), (new Plant('p', 'yew', runMm: 10000, state: new State(widthMm: 600, sides: 1)))->face(2000)]);
+        self::assertSame(
+            [46.0, 26.0],
+            [
+                (new Plant('p', 'yew', runMm: 10000, state: new State(widthMm: 600)))->face(2000),
+                (new Plant('p', 'yew', runMm: 10000, state: new State(widthMm: 600, sides: 1)))->face(2000),
+            ],
+        );
         self::assertLessThan($both->minutes, $one->minutes);
         self::assertContains('Hold the top to 60 cm across.', $one->steps);
     }
 
     public function test_a_hedge_wider_than_wanted_is_brought_in_one_face_a_season(): void
     {
-        $wide = fn (string $kind): string => implode(' ', $this->tasks(new Plant('p', $kind, heightMm: 2000, spreadMm: 1800, runMm: 10000, state: new State(widthMm: 600)))[0]->steps);
+        $wide = fn (string $kind): string => implode(
+            ' ',
+            $this->tasks(
+                new Plant('p', $kind, heightMm: 2000, spreadMm: 1800, runMm: 10000, state: new State(widthMm: 600)),
+            )[0]->steps,
+        );
         self::assertStringContainsString('take one face in this season', $wide('yew'));
         self::assertStringContainsString('trim into the green only', $wide('leyland-cypress'));
     }
 
     public function test_an_apple_that_bears_at_the_tips_keeps_its_short_shoots(): void
     {
-        $steps = fn (?string $bearing): string => implode(' ', $this->tasks(new Plant('p', 'apple', heightMm: 3000, state: new State(bearing: $bearing)))[0]->steps);
+        $steps = fn (?string $bearing): string => implode(
+            ' ',
+            $this->tasks(new Plant('p', 'apple', heightMm: 3000, state: new State(bearing: $bearing)))[0]->steps,
+        );
         self::assertStringContainsString('leave short shoots whole', $steps('tip'));
         self::assertStringContainsString('on their spurs', $steps('spur'));
         self::assertSame($steps(null), $steps('spur'));
@@ -147,30 +211,62 @@ final class StandingTest extends TestCase
     /** Missed several years is not missed once: common practice, no source. */
     public function test_what_was_left_out_for_years_takes_longer(): void
     {
-        $done = static fn (int $season): LoggedWork => new LoggedWork('after-flowering', $season, Day::parse("$season-06-10"), Outcome::Done, null);
-        $minutes = fn (LoggedWork ...$history): int => $this->tasks(new Plant('p', 'lilac', history: array_values($history)))[0]->minutes;
+        $done = static fn (int $season): LoggedWork => new LoggedWork(
+            'after-flowering',
+            $season,
+            Day::parse("$season-06-10"),
+            Outcome::Done,
+            null,
+        );
+        $minutes = fn (LoggedWork ...$history): int => $this->tasks(
+            new Plant('p', 'lilac', history: array_values($history)),
+        )[0]->minutes;
         $key = $this->tasks(new Plant('p', 'lilac'))[0]->key;
         self::assertSame('after-flowering', $key);
         $usual = $minutes();
-        self::assertSame([$usual, $usual, (int) round($usual * 1.5)], [$minutes($done(2026)), $minutes($done(2025)), $minutes($done(2024))]);
+        self::assertSame(
+            [$usual, $usual, (int) round($usual * 1.5)],
+            [$minutes($done(2026)), $minutes($done(2025)), $minutes($done(2024))],
+        );
         self::assertSame($usual, $minutes($done(2020), $done(2026)), 'the last time counts');
-        self::assertSame($usual, $minutes(new LoggedWork('after-flowering', 2020, Day::parse('2020-06-10'), Outcome::NotDone, null)), 'an empty record accuses nobody');
+        self::assertSame(
+            $usual,
+            $minutes(new LoggedWork('after-flowering', 2020, Day::parse('2020-06-10'), Outcome::NotDone, null)),
+            'an empty record accuses nobody',
+        );
     }
 
     public function test_what_passes_holds_for_a_year_from_the_day_it_was_seen(): void
     {
-        $state = new State(Upkeep::Lopped, 40, disease: 'canker', stress: Stress::Drought, seen: Day::parse('2026-02-20'));
+        $state = new State(
+            Upkeep::Lopped,
+            40,
+            disease: 'canker',
+            stress: Stress::Drought,
+            seen: Day::parse('2026-02-20'),
+        );
         self::assertFalse($state->isPast(Day::parse('2027-02-20')));
         self::assertSame($state, $state->on(Day::parse('2027-02-20')));
         $later = $state->on(Day::parse('2027-02-21'));
-        self::assertSame([Upkeep::Lopped, null, null, null], [$later->upkeep, $later->diebackPercent, $later->disease, $later->stress]);
+        self::assertSame(
+            [Upkeep::Lopped, null, null, null],
+            [$later->upkeep, $later->diebackPercent, $later->disease, $later->stress],
+        );
     }
 
     /** @param  list<string>  $fields */
     #[DataProvider('nonsense')]
     public function test_what_cannot_be_is_refused_with_a_reason(string $kind, State $state, array $fields): void
     {
-        $told = Contradictions::of(TestBook::read()->kind($kind), TestBook::read(), null, null, null, $state, Day::parse('2015-03-01'));
+        $told = Contradictions::of(
+            TestBook::read()->kind($kind),
+            TestBook::read(),
+            null,
+            null,
+            null,
+            $state,
+            Day::parse('2015-03-01'),
+        );
         self::assertSame($fields, array_keys($told));
         foreach ($told as $because) {
             self::assertGreaterThan(20, strlen($because));
@@ -184,10 +280,22 @@ final class StandingTest extends TestCase
             'an unknown disease' => ['lilac', new State(disease: 'the dwindles'), ['disease']],
             'box blight of a rose' => ['bush-rose', new State(disease: 'box blight'), ['disease']],
             'box blight of box' => ['box-hedge', new State(disease: 'Box Blight'), []],
-            'moved before it was planted' => ['lilac', new State(transplanted: Day::parse('2010-01-01')), ['transplanted']],
-            'a lopped grass with a trunk' => ['miscanthus', new State(Upkeep::Lopped, trunkMm: 80), ['condition', 'trunk_mm']],
+            'moved before it was planted' => [
+                'lilac',
+                new State(transplanted: Day::parse('2010-01-01')),
+                ['transplanted'],
+            ],
+            'a lopped grass with a trunk' => [
+                'miscanthus',
+                new State(Upkeep::Lopped, trunkMm: 80),
+                ['condition', 'trunk_mm'],
+            ],
             'a protected perennial' => ['garden-phlox', new State(protected: true), ['protected']],
-            'a lilac held to a line' => ['lilac', new State(targetHeightMm: 2000, widthMm: 500, sides: 1), ['target_height_mm', 'width_mm', 'sides']],
+            'a lilac held to a line' => [
+                'lilac',
+                new State(targetHeightMm: 2000, widthMm: 500, sides: 1),
+                ['target_height_mm', 'width_mm', 'sides'],
+            ],
             'a yew held to a line' => ['yew', new State(targetHeightMm: 2000, widthMm: 500, sides: 1), []],
             'a lilac on spurs' => ['lilac', new State(bearing: 'spur'), ['bearing']],
         ];
@@ -210,7 +318,13 @@ final class StandingTest extends TestCase
     {
         $book = TestBook::read();
         $plain = $this->lilac(new State);
-        $told = static fn (Task $task): array => [$task->steps, $task->minutes, $task->cautions, $task->handsOff, array_map(static fn (Reason $reason): string => $reason->because, $task->reasons)];
+        $told = static fn (Task $task): array => [
+            $task->steps,
+            $task->minutes,
+            $task->cautions,
+            $task->handsOff,
+            array_map(static fn (Reason $reason): string => $reason->because, $task->reasons),
+        ];
         foreach (['boundary', 'exposed', 'container'] as $flag) {
             self::assertNotSame($told($plain), $told($this->lilac(new State(...[$flag => true]))), $flag);
         }
@@ -220,14 +334,20 @@ final class StandingTest extends TestCase
             $hosts = array_filter($book->all(), $disease->takes(...));
             self::assertNotSame([], $hosts, "nothing in the book takes $disease->key");
             if ($disease->in === []) {
-                self::assertNotSame($told($plain), $told($this->lilac(new State(disease: $disease->key))), $disease->key);
+                self::assertNotSame(
+                    $told($plain),
+                    $told($this->lilac(new State(disease: $disease->key))),
+                    $disease->key,
+                );
             }
         }
     }
 
     private function lilac(State $state, ?string $aim = null): Task
     {
-        return $this->tasks(new Plant('p', 'lilac', heightMm: 2000, stems: StemCount::of(9, 1), aim: $aim, state: $state))[0];
+        return $this->tasks(
+            new Plant('p', 'lilac', heightMm: 2000, stems: StemCount::of(9, 1), aim: $aim, state: $state),
+        )[0];
     }
 
     private function hedge(string $kind, int $height, State $state): Task
@@ -238,7 +358,11 @@ final class StandingTest extends TestCase
     /** @return non-empty-list<Task> */
     private function tasks(Plant $plant, int $season = 2027): array
     {
-        $tasks = Prescriber::with(TestBook::read())->prescribe($plant, SiteYear::of(Sites::southernEngland(), $season), $this->practice())->tasks;
+        $tasks = Prescriber::with(TestBook::read())->prescribe(
+            $plant,
+            SiteYear::of(Sites::southernEngland(), $season),
+            $this->practice(),
+        )->tasks;
 
         return $tasks === [] ? self::fail('nothing is prescribed') : $tasks;
     }
@@ -259,7 +383,13 @@ final class StandingTest extends TestCase
 
     public function test_what_says_nothing_of_time_takes_no_longer(): void
     {
-        self::assertSame($this->lilac(new State)->minutes, $this->lilac(new State(variegated: true, container: true, disease: 'rust'))->minutes);
-        self::assertSame($this->lilac(new State)->budget->capPercent, $this->lilac(new State(variegated: true, disease: 'rust'))->budget->capPercent);
+        self::assertSame(
+            $this->lilac(new State)->minutes,
+            $this->lilac(new State(variegated: true, container: true, disease: 'rust'))->minutes,
+        );
+        self::assertSame(
+            $this->lilac(new State)->budget->capPercent,
+            $this->lilac(new State(variegated: true, disease: 'rust'))->budget->capPercent,
+        );
     }
 }
