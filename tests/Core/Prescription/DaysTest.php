@@ -104,6 +104,24 @@ final class DaysTest extends TestCase
         }
     }
 
+    /** Every day of a spring, and not only those on which a stretch begins or ends. */
+    public function test_a_stretch_of_days_is_on_each_of_them_what_its_first_is(): void
+    {
+        foreach (['raspberry-summer', 'grape-vine', 'privet'] as $kind) {
+            $span = Span::of($this->day('2027-02-15'), $this->day('2027-05-10'));
+            $plant = new Plant('p', $kind);
+            $runs = CutOn::with(TestBook::read())
+                ->through($plant, SiteYears::of(Sites::southernEngland()), $span, $this->practice());
+            foreach ($runs as $run) {
+                $says = array_map(static fn (Reason $reason): string => $reason->rule, $run->reasons);
+                for ($day = $run->from; ! $day->isAfter($run->to); $day = $day->plus(1)) {
+                    $verdict = $this->judge($plant, (string) $day);
+                    self::assertSame([$run->state, $says], [$verdict->state, self::rules($verdict)], "$kind on $day");
+                }
+            }
+        }
+    }
+
     private function judge(Plant $plant, string $day, ?Forecast $forecast = null): CutVerdict
     {
         $kind = TestBook::read()->find($plant->kind);
