@@ -55,10 +55,11 @@ final class CorePlants
 
     /**
      * @param  ?list<LoggedWork>  $history  its record, where it is read already and only windows and minutes are asked for
+     * @param  list<int>  $growthSeen  what it has shown of its growth, given with the record
      *
      * @throws \PruningHook\Core\Fault when the row holds what the core refuses
      */
-    public function plant(Plant $row, ?array $history = null): CorePlant
+    public function plant(Plant $row, ?array $history = null, array $growthSeen = []): CorePlant
     {
         // Read as the row has it: of forty plants at once, the model's own ways take longer than all that is worked out.
         $raw = $row->getAttributes();
@@ -87,7 +88,7 @@ final class CorePlants
             history: $history ?? self::history($row),
             pruningsG: $int('prunings_g'),
             budMortalityPercent: $int('bud_mortality_percent'),
-            growthSeenMm: $history === null ? self::growthSeen($row) : [],
+            growthSeenMm: $history === null ? self::growthSeen($row) : $growthSeen,
             stemsOn: isset($raw['stems_on']) ? Day::parse((string) $raw['stems_on']) : null,
             heightOn: isset($raw['height_on']) ? Day::parse((string) $raw['height_on']) : null,
             state: self::state($list('state'), $raw['state_on'] ?? null),
@@ -155,25 +156,46 @@ final class CorePlants
         );
     }
 
-    /**
-     * Growth from the cut to the flowers in the seasons in which both were noted.
-     *
-     * @return list<int>
-     */
+    /** @return list<int> growth from the cut to the flowers in the seasons in which both were noted */
     private static function growthSeen(Plant $row): array
     {
         $cuts = [];
         foreach ($row->workLogs->sortBy('on') as $log) {
-            foreach ($log->amounts as $amount) {
-                if ($amount['what'] === FloweringHeight::CUT) {
-                    $cuts[$log->season] = $amount['value'];
-                }
+            $cuts = self::cuts($log->season, $log->amounts) + $cuts;
+        }
+        $flowered = $cuts === [] ? [] : $row->bloomNotes->sortBy('season')->pluck('flowering_height_mm', 'season')->all();
+
+        return self::grown($cuts, $flowered);
+    }
+
+    /**
+     * The height a line of the record cut to, by its season: the latest line of a season counts.
+     *
+     * @param  list<array{what: string, unit: string, value: int}>  $amounts
+     * @return array<int, int>
+     */
+    public static function cuts(int $season, array $amounts): array
+    {
+        foreach ($amounts as $amount) {
+            if ($amount['what'] === FloweringHeight::CUT) {
+                return [$season => $amount['value']];
             }
         }
+
+        return [];
+    }
+
+    /**
+     * @param  array<int, int>  $cuts  by season, in mm
+     * @param  array<int, int>  $flowered  at what height, by season
+     * @return list<int> growth from the cut to the flowers, of the seasons that have both
+     */
+    public static function grown(array $cuts, array $flowered): array
+    {
         $seen = [];
-        foreach ($cuts === [] ? [] : $row->bloomNotes->sortBy('season') as $note) {
-            if (isset($cuts[$note->season]) && $note->flowering_height_mm > $cuts[$note->season]) {
-                $seen[] = $note->flowering_height_mm - $cuts[$note->season];
+        foreach ($flowered as $season => $height) {
+            if (isset($cuts[$season]) && $height > $cuts[$season]) {
+                $seen[] = $height - $cuts[$season];
             }
         }
 

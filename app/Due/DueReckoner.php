@@ -18,6 +18,7 @@ use PruningHook\Core\Planning\PlantYear;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\PlantBook\PlantBook;
+use stdClass;
 use Throwable;
 
 /**
@@ -36,7 +37,7 @@ final readonly class DueReckoner
     public function reckon(Garden $garden, int $from, int $to): KeptGarden
     {
         $span = Span::of(Day::fromNumber($from), Day::fromNumber($to));
-        $histories = $this->histories($garden);
+        [$histories, $grown] = $this->histories($garden);
         $tasks = [];
         $plants = [];
         $kinds = [];
@@ -53,7 +54,7 @@ final readonly class DueReckoner
                 );
                 $faults = $plant->own_practice ? [...$faults, ...$this->bridge->putAside($plant->practice)] : $faults;
                 $due = Agenda::with($this->book)->between(
-                    $this->bridge->plant($plant, $histories[$id] ?? []),
+                    $this->bridge->plant($plant, $histories[$id] ?? [], $grown[$id] ?? []),
                     $years,
                     $this->bridge->practice($garden),
                     $span->from,
@@ -138,15 +139,15 @@ final readonly class DueReckoner
     /**
      * The record as far as windows and minutes rest on it, read without what they do not.
      *
-     * @return array<int, list<LoggedWork>> by plant
+     * @return array{array<int, list<LoggedWork>>, array<int, list<int>>} by plant: its record, and what it has shown of its growth
      */
     private function histories(Garden $garden): array
     {
-        $histories = [];
+        $histories = $cuts = [];
         $logs = DB::table('work_logs')
             ->whereIn('plant_id', $garden->plants->modelKeys())
             ->orderBy('id')
-            ->get(['plant_id', 'task', 'season', 'on', 'outcome', 'minutes', 'removed_percent', 'amounts']);
+            ->get(['plant_id', 'task', 'recipe', 'season', 'on', 'outcome', 'minutes', 'removed_percent', 'amounts']);
         foreach ($logs as $log) {
             /** @var list<array{what: string, unit: string, value: int}> $amounts */
             $amounts = in_array($log->amounts, ['[]', null], true) ? [] : (array) json_decode($log->amounts, true);
@@ -157,10 +158,36 @@ final readonly class DueReckoner
                 Outcome::from($log->outcome),
                 $log->minutes === null ? null : (int) $log->minutes,
                 $log->removed_percent === null ? null : (int) $log->removed_percent,
+                recipe: $log->recipe,
                 taken: CorePlants::taken($amounts),
             );
+            foreach (CorePlants::cuts((int) $log->season, $amounts) as $season => $height) {
+                $cuts[(int) $log->plant_id][$season][(string) $log->on] = $height;
+            }
         }
 
-        return $histories;
+        return [$histories, $this->grown($cuts)];
+    }
+
+    /**
+     * @param  array<int, array<int, array<string, int>>>  $cuts  heights by plant, season and day
+     * @return array<int, list<int>> by plant
+     */
+    private function grown(array $cuts): array
+    {
+        $grown = [];
+        $notes = $cuts === [] ? [] : DB::table('bloom_notes')->whereIn('plant_id', array_keys($cuts))->orderBy('season')
+            ->get(['plant_id', 'season', 'flowering_height_mm'])->groupBy('plant_id');
+        foreach ($notes as $plant => $of) {
+            $latest = array_map(static function (array $days): int {
+                ksort($days);
+
+                return $days[array_key_last($days)];
+            }, $cuts[(int) $plant]);
+            $flowered = $of->mapWithKeys(static fn (stdClass $note): array => [(int) $note->season => (int) $note->flowering_height_mm])->all();
+            $grown[(int) $plant] = CorePlants::grown($latest, $flowered);
+        }
+
+        return $grown;
     }
 }

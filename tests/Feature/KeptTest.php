@@ -77,6 +77,32 @@ final class KeptTest extends FeatureTestCase
         self::assertTrue($this->keeper()->renew($garden->id), 'the same revision may be written again');
     }
 
+    public function test_what_a_plant_has_shown_of_its_growth_is_in_what_is_kept(): void
+    {
+        $garden = Garden::factory()->create();
+        $bush = Plant::factory()->create([
+            'garden_id' => $garden->id, 'kind' => 'butterfly-bush', 'count' => 30, 'height_mm' => 2400, 'planted_on' => '2015-03-01',
+        ]);
+        $task = $garden->visits()->create(['on' => '2026-04-02'])->tasks()->create([
+            'plant_id' => $bush->id, 'task' => 'spring-cut', 'season' => 2026, 'position' => 0, 'minutes' => 9, 'prescribed' => ['amounts' => []],
+        ]);
+        WorkLog::query()->create([
+            'visit_task_id' => $task->id, 'plant_id' => $bush->id, 'task' => 'spring-cut', 'recipe' => 'cut-to-flowering-height', 'season' => 2026,
+            'on' => '2026-04-02', 'outcome' => 'done', 'amounts' => [['what' => 'cut height', 'unit' => 'mm', 'value' => 300]],
+        ]);
+        $bush->forceFill(['height_on' => '2026-01-10'])->save();
+        $kept = function (): int {
+            $this->app->forgetScopedInstances();
+            $this->keeper()->renewAll();
+
+            return (int) DB::table('season_tasks')->where(['task' => 'spring-cut', 'season' => 2027])->value('minutes');
+        };
+        $usual = $kept();
+        BloomNote::query()->create(['plant_id' => $bush->id, 'season' => 2026, 'flowering_height_mm' => 900]);
+        self::assertLessThan($usual, $kept(), 'it grew less than its kind does, and stands lower');
+        $this->freshIsTrue(true);
+    }
+
     public function test_a_change_makes_its_garden_stale_and_asks_the_queue(): void
     {
         [$touched, $other] = [Garden::factory()->create(), Garden::factory()->create(['latitude' => 40])];
@@ -220,7 +246,7 @@ final class KeptTest extends FeatureTestCase
         $plant = Plant::query()->inRandomOrder(mt_rand())->firstOrFail();
         $garden = Garden::query()->inRandomOrder(mt_rand())->firstOrFail();
         $task = VisitTask::query()->inRandomOrder(mt_rand())->firstOrFail();
-        match (mt_rand(0, 40)) {
+        match (mt_rand(0, 52)) {
             0, 13, 14, 15, 16 => $plant->update([
                 'height_mm' => mt_rand(300, 6000),
                 'stems_old' => mt_rand(0, 9),
@@ -265,6 +291,24 @@ final class KeptTest extends FeatureTestCase
                 'latitude' => $garden->latitude + mt_rand(-30, 30) / 100,
                 'last_frost' => sprintf('04-%02d', mt_rand(1, 30)),
             ]),
+            41, 42, 43 => $plant->update(['state' => $this->seen()]),
+            // A cut at its height and flowers in the same season: what it has shown of its growth.
+            44, 45, 46, 47 => [
+                $task->load('visit')->plant->update(['kind' => 'butterfly-bush', 'height_mm' => mt_rand(800, 2500), 'height_on' => '2025-01-01']),
+                WorkLog::query()->updateOrCreate(['visit_task_id' => $task->id], [
+                    'plant_id' => $task->plant_id, 'task' => $task->task, 'recipe' => 'renovate', 'season' => 2026, 'on' => '2026-04-0'.mt_rand(1, 9),
+                    'outcome' => 'done', 'amounts' => [['what' => 'cut height', 'unit' => 'mm', 'value' => mt_rand(200, 600)]],
+                ]),
+                BloomNote::query()->updateOrCreate(['plant_id' => $task->plant_id, 'season' => 2026], ['flowering_height_mm' => mt_rand(900, 2600)]),
+            ],
+            // An aim that its record has reached, or not.
+            48, 49, 50 => [
+                $task->load('visit')->plant->update(['kind' => 'lilac', 'aim' => 'renewal', 'planted_on' => '2010-03-01']),
+                WorkLog::query()->updateOrCreate(['visit_task_id' => $task->id], [
+                    'plant_id' => $task->plant_id, 'task' => 'after-flowering', 'recipe' => ['renovate', 'fruit-bush-reset'][mt_rand(0, 1)], 'season' => 2026,
+                    'on' => '2026-06-10', 'outcome' => 'done', 'amounts' => [],
+                ]),
+            ],
             10 => $garden->update([
                 'practice' => mt_rand(0, 1) === 0 ? [] : ['wisteria-look' => 'relaxed', 'crape-myrtle-height' => 'heading'],
             ]),
@@ -274,6 +318,15 @@ final class KeptTest extends FeatureTestCase
                 ['flowering_height_mm' => mt_rand(500, 2000)],
             ),
         };
+    }
+
+    /** @return array<string, mixed> what a person may say of a plant, of one sort */
+    private function seen(): array
+    {
+        return [
+            [], ['condition' => 'neglected'], ['condition' => 'congested'], ['stress' => 'drought'], ['protected' => true], ['trunk_mm' => mt_rand(20, 300)],
+            ['transplanted' => '2026-11-01'], ['exposed' => true, 'sides' => 1],
+        ][mt_rand(0, 7)];
     }
 
     private function firm(): void
