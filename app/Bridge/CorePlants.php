@@ -93,7 +93,7 @@ final class CorePlants
             heightOn: isset($raw['height_on']) ? Day::parse((string) $raw['height_on']) : null,
             state: self::state($list('state'), $raw['state_on'] ?? null),
         );
-        // What was measured is carried to today by the record and the growth since; what passes is forgotten after a year.
+        // What was measured is carried to today by the record and the growth since; what passes is forgotten with the midwinters.
         if (! $this->book->has($plant->kind) || ($plant->stemsOn === null && $plant->heightOn === null && $plant->state->seen === null)) {
             return $plant;
         }

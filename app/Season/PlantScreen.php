@@ -64,7 +64,7 @@ final readonly class PlantScreen
             'plant' => $plant,
             'taps' => $this->form->taps($plant),
             'seen' => $this->form->inWords($plant),
-            'past' => $plant->state_on !== null && $plant->state_on->daysUntil($today) > State::HOLDS_DAYS,
+            'past' => $plant->state_on !== null && ! $today->isBefore(State::passes($plant->state_on, $years->site->hemisphere())),
             'stands' => $core,
             'putAside' => $this->bridge->putAside($plant->practice),
             'kind' => $kind,

@@ -78,7 +78,7 @@ final readonly class Plant
     public function on(Day $day, Hemisphere $hemisphere, Growing $growing): self
     {
         $life = $this->stemsOn === null && $this->heightOn === null ? null : Life::at($this, $day, $hemisphere, $growing->shownBy($this->growthSeenMm));
-        $state = $this->state->on($day);
+        $state = $this->state->on($day, $hemisphere);
         if ($life === null && $state === $this->state) {
             return $this;
         }

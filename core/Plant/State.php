@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace PruningHook\Core\Plant;
 
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Fault;
 
 /** What somebody saw of a plant, or settled for it, beside its measures. Lengths in mm; null and false where nobody said. */
 final readonly class State
 {
-    /** Damage, disease and thirst are passing: seen longer ago than this, in days, they are to be looked at again. */
-    public const HOLDS_DAYS = 365;
+    /**
+     * Damage, disease and thirst are passing: they hold until the first midwinter that is at least so many days off. By
+     * then somebody has to look again. Common practice, no source.
+     */
+    private const HOLDS_DAYS = 180;
 
     /** True where nothing at all was said. */
     public bool $isPlain;
@@ -59,10 +63,23 @@ final readonly class State
         }
     }
 
-    /** The same on a later day: what is passing and was seen a year ago no longer counts. */
-    public function on(Day $day): self
+    /** The midwinter from which what was seen on a day no longer counts. */
+    public static function passes(Day $seen, Hemisphere $hemisphere): Day
     {
-        if (! $this->isPast($day)) {
+        $from = $seen->plus(self::HOLDS_DAYS);
+        $season = $from->year();
+        while ($hemisphere->midwinterOf($season)->isBefore($from)) {
+            $season++;
+        }
+
+        return $hemisphere->midwinterOf($season);
+    }
+
+    /** The same on a later day, when what is passing may no longer count. */
+    public function on(Day $day, Hemisphere $hemisphere): self
+    {
+        $passing = $this->diebackPercent !== null || $this->disease !== null || $this->stress !== null;
+        if ($this->seen === null || ! $passing || $day->isBefore(self::passes($this->seen, $hemisphere))) {
             return $this;
         }
 
@@ -70,12 +87,5 @@ final readonly class State
             $this->upkeep, null, $this->variegated, $this->transplanted, null, null, $this->container, $this->cultivar, $this->targetHeightMm,
             $this->widthMm, $this->trunkMm, $this->protected, $this->sides, $this->boundary, $this->exposed, $this->bearing, $this->seen,
         );
-    }
-
-    /** True where damage, disease or stress was seen so long ago that somebody has to look again. */
-    public function isPast(Day $day): bool
-    {
-        return $this->seen !== null && $this->seen->daysUntil($day) > self::HOLDS_DAYS
-            && ($this->diebackPercent !== null || $this->disease !== null || $this->stress !== null);
     }
 }

@@ -134,13 +134,13 @@ final class SeenTest extends FeatureTestCase
         self::assertSame(12, $lilac->fresh()?->stems_old);
     }
 
-    public function test_what_passes_is_forgotten_after_a_year_and_said_to_be(): void
+    public function test_what_passes_is_forgotten_at_midwinter_and_said_to_be(): void
     {
         $this->wisteria->update(
             ['state' => ['stress' => 'drought', 'condition' => 'congested'], 'state_on' => '2026-01-10'],
         );
         $page = $this->actingAs($this->planner())->get("/plants/{$this->wisteria->id}");
-        $page->assertOk()->assertSee('over a year ago: look again')->assertDontSee('Water it deeply')->assertSee('it is congested');
+        $page->assertOk()->assertSee('last season: look again')->assertDontSee('Water it deeply')->assertSee('it is congested');
     }
 
     private function tap(string $seen): TestResponse

@@ -38,7 +38,7 @@
                 @if ($stands->stems)<dt>Stems</dt><dd>{{ $stands->stems->old }} old, {{ $stands->stems->young }} young @if (isset($stands->carriedFrom['stems']))<br><span class="soft">{{ $stands->carriedFrom['stems'] }}</span>@endif</dd>@endif
                 @if ($plant->form)<dt>Form</dt><dd>{{ $plant->form }}</dd>@endif
                 @if ($plant->aim)<dt>Aim</dt><dd>{{ $plant->aim }}</dd>@endif
-                @if ($seen !== [])<dt>Seen</dt><dd>{{ implode(', ', $seen) }}@if ($plant->state_on)<br><span class="soft">{{ $past ? 'what passes was seen on '.\App\Support\Say::date($plant->state_on).', over a year ago: look again' : 'on '.\App\Support\Say::date($plant->state_on) }}</span>@endif</dd>@endif
+                @if ($seen !== [])<dt>Seen</dt><dd>{{ implode(', ', $seen) }}@if ($plant->state_on)<br><span class="soft">{{ $past ? 'what passes was seen on '.\App\Support\Say::date($plant->state_on).', last season: look again' : 'on '.\App\Support\Say::date($plant->state_on) }}</span>@endif</dd>@endif
             </dl>
             <x-seen :plant="$plant" :says="$taps" />
             @if ($plant->notes)<p class="mt-2"><em>{{ $plant->notes }}</em></p>@endif

@@ -7,6 +7,7 @@ namespace Tests\Core\Prescription;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Plant\LoggedWork;
@@ -236,22 +237,20 @@ final class StandingTest extends TestCase
         );
     }
 
-    public function test_what_passes_holds_for_a_year_from_the_day_it_was_seen(): void
+    /** With the midwinters all that is kept is worked out anew, and what was seen last season is left out. */
+    public function test_what_passes_holds_until_the_midwinter_half_a_year_off_at_least(): void
     {
-        $state = new State(
-            Upkeep::Lopped,
-            40,
-            disease: 'canker',
-            stress: Stress::Drought,
-            seen: Day::parse('2026-02-20'),
-        );
-        self::assertFalse($state->isPast(Day::parse('2027-02-20')));
-        self::assertSame($state, $state->on(Day::parse('2027-02-20')));
-        $later = $state->on(Day::parse('2027-02-21'));
+        $state = new State(Upkeep::Lopped, 40, disease: 'canker', stress: Stress::Drought, seen: Day::parse('2026-02-20'));
+        self::assertSame($state, $state->on(Day::parse('2026-12-20'), Hemisphere::North));
+        $later = $state->on(Day::parse('2026-12-21'), Hemisphere::North);
         self::assertSame(
             [Upkeep::Lopped, null, null, null],
             [$later->upkeep, $later->diebackPercent, $later->disease, $later->stress],
         );
+        $passes = static fn (string $seen, Hemisphere $at): string => (string) State::passes(Day::parse($seen), $at);
+        self::assertSame('2027-12-21', $passes('2026-10-10', Hemisphere::North), 'seen in autumn it holds the summer through');
+        self::assertSame(['2027-06-21', '2026-06-21'], [$passes('2026-02-20', Hemisphere::South), $passes('2025-12-01', Hemisphere::South)]);
+        self::assertSame($later, $later->on(Day::parse('2029-01-01'), Hemisphere::North), 'neglect does not pass by itself');
     }
 
     /** @param  list<string>  $fields */
