@@ -33,6 +33,6 @@ final class DrawingController extends Controller
         }
 
         return redirect()->route('plants.show', $plant)->with('said', 'The measures are kept. Its prescription is worked out anew.')
-            ->with('undo', [route('plants.measure', [$plant, ...$back]), 'PUT']);
+            ->with('undo', [route('plants.measure', [$plant, ...$back, 'sure' => 1]), 'PUT']);
     }
 }
