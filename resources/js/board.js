@@ -2,11 +2,17 @@
 const name = () =>
     '10000000-1000-4000-8000-100000000000'.replace(/[018]/g, (digit) => (digit ^ (crypto.getRandomValues(new Uint8Array(1))[0] & (15 >> (digit / 4)))).toString(16));
 
+// Between attempts without signal, in ms: longer each time.
+const FIRST_PAUSE = 2000;
+const LONGEST_PAUSE = 30000;
+
 // Survey and judge: every tap goes to the server, which keeps it, judges anew and sends the board back. Without signal
 // the taps wait on this phone, in order, and are sent when it is back; leaving the page loses none of them.
 export const board = (url, undoUrl, token, key) => ({
     waiting: JSON.parse(localStorage.getItem(key) ?? '[]'),
     sending: false,
+    again: null,
+    pause: FIRST_PAUSE,
     said: '',
     init() {
         window.addEventListener('online', () => this.send());
@@ -48,7 +54,10 @@ export const board = (url, undoUrl, token, key) => ({
     // A tap leaves the phone only when the server has kept it or has said what is wrong with it. Its name lets the server
     // know it again: an answer that never comes does not keep it twice.
     async send() {
-        if (this.sending || !this.waiting.length) return;
+        clearTimeout(this.again);
+        if (!this.waiting.length) return;
+        // The signal may come back while an attempt without it is still failing: that one is followed by another.
+        if (this.sending) return (this.again = setTimeout(() => this.send(), FIRST_PAUSE / 4));
         this.sending = true;
         try {
             while (this.waiting.length) {
@@ -63,10 +72,14 @@ export const board = (url, undoUrl, token, key) => ({
                     continue;
                 }
                 this.said = '';
+                this.pause = FIRST_PAUSE;
                 if (!this.waiting.length) await this.show(Promise.resolve(answer));
             }
         } catch {
             this.said = `No signal: ${this.waits()} and will be sent.`;
+            // Not every phone says when its signal is back.
+            this.again = setTimeout(() => this.send(), this.pause);
+            this.pause = Math.min(2 * this.pause, LONGEST_PAUSE);
         } finally {
             this.sending = false;
         }

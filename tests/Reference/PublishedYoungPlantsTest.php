@@ -199,6 +199,9 @@ final class PublishedYoungPlantsTest extends TestCase
                 ['staggered-canes'],
             ],
             'NC State Extension: mahonia to a whorl (from memory)' => ['mahonia', null, null, ['staggered-canes']],
+            'RHS, Clematis group 2: late winter, and after the first flush (from memory)' => [
+                'large-clematis', 'wall', null, ['shorten-to-buds', 'after-flush'],
+            ],
             'RHS, Rugosa roses: lightly (from memory)' => ['rugosa-rose', null, null, ['light-tidy']],
             'RHS, Old and species roses: lightly after bloom (from memory)' => [
                 'old-shrub-rose',

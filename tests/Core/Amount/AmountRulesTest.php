@@ -49,6 +49,8 @@ final class AmountRulesTest extends TestCase
 
     public function test_uncounted_stems_are_given_as_a_share(): void
     {
+        $share = $this->amount($this->task(new Plant('l', 'lilac'), 'after-flowering'), 'share of the stems to take out');
+        self::assertSame([0, 33, 33], [$share->min, $share->target, $share->max], 'a third at the most, and none where none is old');
         $task = $this->task(new Plant('f', 'forsythia'), 'after-flowering');
         self::assertSame(33, $this->amount($task, 'share of the stems to take out')->max);
         self::assertStringContainsString('Count the old stems', implode(' ', $task->steps));

@@ -115,6 +115,8 @@ final class PicturesTest extends TestCase
         self::assertCount(14, $arm->canes, 'seven places, a cane and a spare at each');
         foreach ($arm->canes as $cane) {
             self::assertCount(7, $cane['nodes']);
+            // A node about every 7.5 cm: common practice, no source.
+            self::assertEqualsWithDelta(75, $cane['nodes'][1]['y'] - $cane['nodes'][0]['y'], 0.01);
             self::assertSame($cane['insurance'], $cane['final'] === null, 'the spare comes out whole');
             if ($cane['final'] !== null) {
                 self::assertSame(3, count(array_filter($cane['nodes'], static fn (array $node): bool => $node['y'] < $cane['final']['y'])));
