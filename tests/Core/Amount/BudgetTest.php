@@ -125,4 +125,12 @@ final class BudgetTest extends TestCase
     {
         return new LoggedWork('after-flowering', $season, Day::of($season, 6, 1), Outcome::Done, 30, $percent);
     }
+
+    public function test_a_budget_is_spent_once_all_of_it_has_gone(): void
+    {
+        $spent = static fn (int $percent): bool => Budget::of(33, 'x', [
+            new LoggedWork('a', 2027, Day::parse('2027-06-01'), Outcome::Done, null, $percent),
+        ], 2027)->isSpent();
+        self::assertSame([false, true, true], [$spent(32), $spent(33), $spent(34)]);
+    }
 }

@@ -296,6 +296,7 @@ final class StandingTest extends TestCase
                 ['target_height_mm', 'width_mm', 'sides'],
             ],
             'a yew held to a line' => ['yew', new State(targetHeightMm: 2000, widthMm: 500, sides: 1), []],
+            'an apple on tips' => ['apple', new State(bearing: 'tip'), []],
             'a lilac on spurs' => ['lilac', new State(bearing: 'spur'), ['bearing']],
         ];
     }
