@@ -26,6 +26,7 @@ enum Figure: string
     /** Days for which a nest that was found closes a plant. */
     case NestingPeakFrom = 'nesting-peak-from';
     case NestingPeakTo = 'nesting-peak-to';
+    case DiebackHeavy = 'dieback-heavy';
     case NestCloses = 'nest-closes';
     /** Height above which a ladder comes out, in mm. */
     case Reach = 'reach';

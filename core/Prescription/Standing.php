@@ -17,9 +17,6 @@ use PruningHook\Core\Reason;
 /** What was seen of a plant and bears on one of its tasks: steps more, less that may go, more time, and why. */
 final readonly class Standing
 {
-    /** From so many per cent of die-back a plant keeps all that lives. Common practice, no source. */
-    private const HEAVY = 30;
-
     /** @param  list<StateNote>  $notes */
     private function __construct(
         private array $notes,
@@ -47,7 +44,7 @@ final readonly class Standing
         $disease = $state->disease === null ? null : $book->states->disease($state->disease);
         $keys = array_keys(array_filter([
             $upkeep->value ?? '' => $upkeep !== null,
-            self::dieback($state->diebackPercent ?? 0) => ($state->diebackPercent ?? 0) > 0,
+            self::dieback($state->diebackPercent ?? 0, $book->figures->number(Figure::DiebackHeavy)) => ($state->diebackPercent ?? 0) > 0,
             'variegated' => $state->variegated,
             $state->stress->value ?? '' => $state->stress !== null,
             'container' => $state->container,
@@ -124,11 +121,11 @@ final readonly class Standing
         return $reasons;
     }
 
-    private static function dieback(int $percent): string
+    private static function dieback(int $percent, int $heavy): string
     {
         return match (true) {
             $percent >= 100 => 'dead',
-            $percent >= self::HEAVY => 'dieback-heavy',
+            $percent >= $heavy => 'dieback-heavy',
             default => 'dieback',
         };
     }

@@ -75,7 +75,8 @@ final class SeenTest extends FeatureTestCase
         $visit = $this->visit();
         $this->actingAs($this->hand())->get("/visits/$visit->id")->assertSee('Say what you see of it')->assertSee('value="stress:drought"', false);
         $before = $this->steps();
-        $undo = $this->tap('stress:drought')->assertRedirect()->getSession()?->get('undo');
+        $tapped = $this->from("/visits/$visit->id")->put("/plants/{$this->wisteria->id}/seen", ['seen' => 'stress:drought']);
+        $undo = $tapped->assertRedirect("/visits/$visit->id#seen-{$this->wisteria->id}")->getSession()?->get('undo');
         self::assertSame('drought', $this->wisteria->fresh()?->state['stress'] ?? null);
         self::assertStringContainsString('Water it deeply', implode(' ', $this->steps()));
         $this->get("/visits/$visit->id")->assertSee('value="stress:"', false)->assertSee('aria-pressed="true"', false);

@@ -82,7 +82,8 @@ final class PlantController extends Controller
         [$fact, $value] = [...explode(':', $request->string('seen')->toString(), 2), ''];
         $before = $seen->say($plant, $fact, $value === '' ? null : $value);
 
-        return back()->with('said', "$plant->label: what you saw is kept, and its prescription is worked out anew.")
+        // Back to where the hand was, and not to the top of a long sheet.
+        return redirect()->to(url()->previous()."#seen-$plant->id")->with('said', "$plant->label: what you saw is kept, and its prescription is worked out anew.")
             ->with('undo', [route('plants.seen', [$plant, 'seen' => "$fact:$before"]), 'PUT']);
     }
 

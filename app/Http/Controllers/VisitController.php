@@ -10,6 +10,8 @@ use App\Models\Crew;
 use App\Models\Garden;
 use App\Models\User;
 use App\Models\Visit;
+use App\Models\VisitTask;
+use App\Plants\PlantForm;
 use App\Support\Today;
 use App\Visits\MoveVisit;
 use App\Visits\PlanScreen;
@@ -57,7 +59,7 @@ final class VisitController extends Controller
             ->with('undo', [route('visits.destroy', $visit), 'DELETE']);
     }
 
-    public function show(Visit $visit, Outlook $outlook, CorePlants $bridge): View
+    public function show(Visit $visit, Outlook $outlook, CorePlants $bridge, PlantForm $form): View
     {
         $visit->load(['garden', 'crew', 'tasks' => ['plant', 'log', 'visit']]);
 
@@ -66,6 +68,7 @@ final class VisitController extends Controller
 
         return view('visits.show', [
             'visit' => $visit,
+            'says' => $visit->tasks->mapWithKeys(static fn (VisitTask $task): array => [$task->plant_id => $form->taps($task->plant)]),
             'sun' => Sun::on($day, $site->latitude, $site->longitude),
             'weather' => $outlook->on($site, $day, Today::day()),
             'advice' => $outlook->advice($site, $day, Today::day()),

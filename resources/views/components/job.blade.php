@@ -1,4 +1,4 @@
-@props(['task', 'number', 'open' => false])
+@props(['task', 'number', 'open' => false, 'says' => []])
 @php
     $bag = $errors->getBag('task'.$task->id);
     $mine = $bag->any();
@@ -20,7 +20,7 @@
         </details>
     @endif
     <p class="links no-print"><a href="{{ route('stems.show', $task->plant) }}">Judge its stems</a><a href="{{ route('plants.show', $task->plant) }}">The plant</a></p>
-    @unless ($log)<x-seen :plant="$task->plant" :says="app(App\Plants\PlantForm::class)->taps($task->plant)" />@endunless
+    @unless ($log)<x-seen :plant="$task->plant" :says="$says" />@endunless
     @if (isset($task->prescribed['kit']))<details><summary>What to bring, and after</summary><x-kit :kit="$task->prescribed['kit']" /></details>@endif
     <details><summary>Steps</summary><ol class="steps">@foreach ($task->prescribed['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol></details>
     <details><summary>Why</summary><dl class="reasons">@foreach ($task->prescribed['reasons'] as $reason)<dt>{{ $reason['rule'] }}</dt><dd>{{ $reason['because'] }} <span class="from">Source: {{ $reason['source'] }}.</span></dd>@endforeach</dl></details>

@@ -1,6 +1,6 @@
 @props(['plant', 'says'])
 @can('survey', $plant)
-    <details class="seen no-print" @error('seen') open @enderror><summary>Say what you see of it</summary>
+    <details class="seen no-print" id="seen-{{ $plant->id }}" @error('seen') open @enderror><summary>Say what you see of it</summary>
         <form method="post" action="{{ route('plants.seen', $plant) }}" aria-label="What is seen of {{ $plant->label }}">
             @csrf @method('put')
             @foreach ($says as $legend => $choices)

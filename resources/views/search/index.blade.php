@@ -12,11 +12,11 @@
     @endif
     @if ($gardens->isNotEmpty())
         <h2>Gardens</h2>
-        <ul class="due">@foreach ($gardens as $garden)<li><span class="what"><a href="{{ route('gardens.show', $garden) }}">{{ $garden->name }}</a></span><span class="when">{{ $garden->client }}</span></li>@endforeach</ul>
+        <ul class="due">@foreach ($gardens as $garden)<li><span class="what"><a href="{{ route('gardens.show', $garden) }}" @if ($loop->first) autofocus @endif>{{ $garden->name }}</a></span><span class="when">{{ $garden->client }}</span></li>@endforeach</ul>
     @endif
     @if ($plants->isNotEmpty())
         <h2>Plants</h2>
-        <ul class="due">@foreach ($plants as $plant)<li><span class="what"><a href="{{ route('plants.show', $plant) }}">{{ $plant->label }}</a></span><span class="when">{{ $plant->garden->name }}</span><span class="where">{{ $book->nameOf($plant->kind) }}, {{ $plant->bed }}</span></li>@endforeach</ul>
+        <ul class="due">@foreach ($plants as $plant)<li><span class="what"><a href="{{ route('plants.show', $plant) }}" @if ($loop->first && $gardens->isEmpty()) autofocus @endif>{{ $plant->label }}</a></span><span class="when">{{ $plant->garden->name }}</span><span class="where">{{ $book->nameOf($plant->kind) }}, {{ $plant->bed }}</span></li>@endforeach</ul>
     @endif
     @if ($more)<p class="soft mt-2">There are more. Write more of the name, or look in the <a href="{{ route('season', ['q' => $text]) }}">season</a>, which shows all of them.</p>@endif
 </x-layout>

@@ -10,7 +10,7 @@
         @endif
         @if ($advice !== [])<ul class="cautions">@foreach ($advice as $each)<li><b>{{ $each->reason->rule }}.</b> {{ ucfirst($each->reason->because) }}.</li>@endforeach</ul>@endif
         @php($next = $visit->tasks->first(fn ($task) => $task->log === null)?->id)
-        @foreach ($visit->tasks as $task)<x-job :task="$task" :number="$loop->iteration" :open="$task->id === $next" />@endforeach
+        @foreach ($visit->tasks as $task)<x-job :task="$task" :says="$says[$task->plant_id] ?? []" :number="$loop->iteration" :open="$task->id === $next" />@endforeach
 
         @can('update', $visit)
             <details class="no-print" @if ($errors->hasAny(['on', 'outside_reason', 'visit'])) open @endif><summary>Move or cancel this visit</summary>
