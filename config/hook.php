@@ -5,7 +5,9 @@ declare(strict_types=1);
 // A mark of the rules in core/: what was worked out by others than these is worked out anew. Kept by `artisan optimize`.
 $rules = static function (): string {
     $marks = [];
-    $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__).'/core', FilesystemIterator::SKIP_DOTS));
+    $files = new RecursiveIteratorIterator(
+        new RecursiveDirectoryIterator(dirname(__DIR__).'/core', FilesystemIterator::SKIP_DOTS),
+    );
     foreach ($files as $file) {
         assert($file instanceof SplFileInfo);
         $marks[] = $file->getPathname().$file->getSize().$file->getMTime();

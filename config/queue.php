@@ -8,7 +8,13 @@ return [
     'default' => env('HOOK_QUEUE', 'database'),
     'connections' => [
         'sync' => ['driver' => 'sync'],
-        'database' => ['driver' => 'database', 'table' => 'jobs', 'queue' => 'default', 'retry_after' => 900, 'after_commit' => true],
+        'database' => [
+            'driver' => 'database',
+            'table' => 'jobs',
+            'queue' => 'default',
+            'retry_after' => 900,
+            'after_commit' => true,
+        ],
         'null' => ['driver' => 'null'],
     ],
     'failed' => ['driver' => 'database-uuids', 'database' => env('DB_CONNECTION', 'sqlite'), 'table' => 'failed_jobs'],

@@ -24,6 +24,12 @@ final readonly class Working
     /** @return array{what: string, formula: string, figures: string, result: string, source: string} */
     public function toArray(): array
     {
-        return ['what' => $this->what, 'formula' => $this->formula, 'figures' => $this->figures, 'result' => $this->result, 'source' => $this->source];
+        return [
+            'what' => $this->what,
+            'formula' => $this->formula,
+            'figures' => $this->figures,
+            'result' => $this->result,
+            'source' => $this->source,
+        ];
     }
 }

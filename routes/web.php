@@ -25,7 +25,9 @@ Route::middleware('guest')->group(function (): void {
     Route::get('sign-in', [LoginController::class, 'showLoginForm'])->name('login');
     Route::post('sign-in', [LoginController::class, 'login']);
     Route::get('forgotten', [ForgotPasswordController::class, 'showLinkRequestForm'])->name('password.request');
-    Route::post('forgotten', [ForgotPasswordController::class, 'sendResetLinkEmail'])->middleware('throttle:6,1')->name('password.email');
+    Route::post('forgotten', [ForgotPasswordController::class, 'sendResetLinkEmail'])
+        ->middleware('throttle:6,1')
+        ->name('password.email');
     Route::get('new-password/{token}', [ResetPasswordController::class, 'showResetForm'])->name('password.reset');
     Route::post('new-password', [ResetPasswordController::class, 'reset'])->name('password.update');
 });
@@ -53,7 +55,9 @@ Route::middleware('auth')->group(function (): void {
     Route::put('plants/{plant}/stems', [StemController::class, 'update'])->name('stems.update');
     Route::post('plants/{plant}/stems/undo', [StemController::class, 'undo'])->name('stems.undo');
     Route::post('plants/{plant}/stems/plan', [StemController::class, 'plan'])->name('stems.plan');
-    Route::post('plants/{plant}/restore', [PlantController::class, 'restore'])->whereNumber('plant')->name('plants.restore');
+    Route::post('plants/{plant}/restore', [PlantController::class, 'restore'])
+        ->whereNumber('plant')
+        ->name('plants.restore');
 
     Route::get('round', [VisitController::class, 'index'])->name('round');
     Route::get('gardens/{garden}/visits/plan', [VisitController::class, 'create'])->name('visits.create');

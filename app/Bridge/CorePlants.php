@@ -94,7 +94,10 @@ final class CorePlants
             state: self::state($list('state'), $raw['state_on'] ?? null),
         );
         // What was measured is carried to today by the record and the growth since; what passes is forgotten with the midwinters.
-        if (! $this->book->has($plant->kind) || ($plant->stemsOn === null && $plant->heightOn === null && $plant->state->seen === null)) {
+        if (
+            ! $this->book->has($plant->kind)
+            || ($plant->stemsOn === null && $plant->heightOn === null && $plant->state->seen === null)
+        ) {
             return $plant;
         }
 
@@ -163,7 +166,8 @@ final class CorePlants
         foreach ($row->workLogs->sortBy('on') as $log) {
             $cuts = self::cuts($log->season, $log->amounts) + $cuts;
         }
-        $flowered = $cuts === [] ? [] : $row->bloomNotes->sortBy('season')->pluck('flowering_height_mm', 'season')->all();
+        $flowered =
+            $cuts === [] ? [] : $row->bloomNotes->sortBy('season')->pluck('flowering_height_mm', 'season')->all();
 
         return self::grown($cuts, $flowered);
     }

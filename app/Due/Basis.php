@@ -60,7 +60,9 @@ final readonly class Basis
     {
         $year = $today->year();
 
-        return 2 * $year + ($today->isBefore(Hemisphere::South->midwinterOf($year)) ? 0 : 1) + ($today->isBefore(Hemisphere::North->midwinterOf($year + 1)) ? 0 : 1);
+        return 2 * $year +
+            ($today->isBefore(Hemisphere::South->midwinterOf($year)) ? 0 : 1) +
+            ($today->isBefore(Hemisphere::North->midwinterOf($year + 1)) ? 0 : 1);
     }
 
     /** The same, looked at some weeks later: what is stale by this will be stale soon. */

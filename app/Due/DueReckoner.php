@@ -184,7 +184,11 @@ final readonly class DueReckoner
 
                 return $days[array_key_last($days)];
             }, $cuts[(int) $plant]);
-            $flowered = $of->mapWithKeys(static fn (stdClass $note): array => [(int) $note->season => (int) $note->flowering_height_mm])->all();
+            $flowered = $of
+                ->mapWithKeys(
+                    static fn (stdClass $note): array => [(int) $note->season => (int) $note->flowering_height_mm],
+                )
+                ->all();
             $grown[(int) $plant] = CorePlants::grown($latest, $flowered);
         }
 

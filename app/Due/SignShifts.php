@@ -202,8 +202,8 @@ final readonly class SignShifts implements WeighsSigns
         foreach ($signs as $sign) {
             $at = (int) $sign->garden_id;
             $reaches[$at] ??=
-                $at === $garden->id ||
-                $here->kilometresTo($this->bridge->place((float) $sign->latitude, (float) $sign->longitude)) <=
+                $at === $garden->id
+                || $here->kilometresTo($this->bridge->place((float) $sign->latitude, (float) $sign->longitude)) <=
                     $this->reach();
             if ($reaches[$at]) {
                 $seen = new Sign(

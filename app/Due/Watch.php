@@ -24,7 +24,9 @@ use Illuminate\Support\Facades\Event;
 final readonly class Watch
 {
     /** What of a garden its year rests on, and its neighbours' words of its signs. */
-    private const SITE = ['latitude', 'longitude', 'elevation_m', 'last_frost', 'first_frost', 'winter', 'region', 'name'];
+    private const SITE = [
+        'latitude', 'longitude', 'elevation_m', 'last_frost', 'first_frost', 'winter', 'region', 'name',
+    ];
 
     public static function start(): void
     {
@@ -92,7 +94,10 @@ final readonly class Watch
         }
         $passing = array_intersect_key($plant->state, array_flip(StateFacts::PASSING));
         $before = (array) json_decode((string) ($plant->getRawOriginal('state') ?? '{}'), true);
-        if ($passing !== array_intersect_key($before, array_flip(StateFacts::PASSING)) && ! $plant->isDirty('state_on')) {
+        if (
+            $passing !== array_intersect_key($before, array_flip(StateFacts::PASSING))
+            && ! $plant->isDirty('state_on')
+        ) {
             $plant->setAttribute('state_on', $passing === [] ? null : Today::day());
         }
     }

@@ -34,7 +34,8 @@ final readonly class JsonSchema
     public function read(string $json): array
     {
         $data = json_decode($json);
-        $faults = json_last_error() === JSON_ERROR_NONE ? $this->faults($data) : ['$: is not JSON: '.json_last_error_msg()];
+        $faults =
+            json_last_error() === JSON_ERROR_NONE ? $this->faults($data) : ['$: is not JSON: '.json_last_error_msg()];
         if ($faults !== []) {
             throw new InputFaults($faults);
         }
@@ -84,7 +85,9 @@ final readonly class JsonSchema
         return match ($error->keyword()) {
             'required' => $lines((array) ($args['missing'] ?? []), 'is missing'),
             'additionalProperties' => $lines(self::strangers($error), 'no such field is known here'),
-            'type' => $here(sprintf('is %s, but must be %s', self::kind($args['type'] ?? ''), self::kind($args['expected'] ?? ''))),
+            'type' => $here(
+                sprintf('is %s, but must be %s', self::kind($args['type'] ?? ''), self::kind($args['expected'] ?? '')),
+            ),
             'enum' => $here('is not one of the values allowed here'),
             'minimum' => $here(sprintf('must be at least %s', self::kind($args['min'] ?? ''))),
             'maximum' => $here(sprintf('must be at most %s', self::kind($args['max'] ?? ''))),
@@ -103,7 +106,9 @@ final readonly class JsonSchema
         $schema = $error->schema()->info()->data();
         $known = is_object($schema) && isset($schema->properties) ? array_keys((array) $schema->properties) : [];
 
-        return array_values(array_diff(array_filter((array) ($error->args()['properties'] ?? []), is_string(...)), $known));
+        return array_values(
+            array_diff(array_filter((array) ($error->args()['properties'] ?? []), is_string(...)), $known),
+        );
     }
 
     private static function kind(mixed $type): string

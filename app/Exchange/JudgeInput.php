@@ -60,17 +60,37 @@ final class JudgeInput
         $kind = $this->book->find($given['kind']);
         if ($kind === null) {
             $near = $this->book->nearestName($given['kind']);
-            $this->faults[] = sprintf('$.kind: the plant book has no kind "%s"%s', $given['kind'], $near === null ? '' : sprintf('; did you mean "%s"?', $near));
+            $this->faults[] = sprintf(
+                '$.kind: the plant book has no kind "%s"%s', $given['kind'],
+                $near === null ? '' : sprintf('; did you mean "%s"?', $near),
+            );
         }
         $stems = [];
         foreach ($given['stems'] as $index => $stem) {
             $stems[] = $this->tried("\$.stems[$index]", fn (): Stem => self::stem($stem));
         }
-        $survey = $this->faults === [] ? $this->tried('$.stems', static fn (): Survey => Survey::of(array_values(array_filter($stems)), $given['cut'] ?? [], $given['word'] ?? [])) : null;
-        $aim = $kind === null ? null : $this->tried('$', fn (): StemAim => StemAims::with($this->book)->for(
-            $kind, $this->practice($kind, $given['school'] ?? null), $given['aim'] ?? null, $given['grafted'] ?? null, $given['keep'] ?? null, $given['budget'] ?? null,
-        ));
-        $day = isset($given['surveyed']) ? $this->tried('$.surveyed', static fn (): Day => Day::parse($given['surveyed'])) : null;
+        $survey =
+            $this->faults === []
+                ? $this->tried(
+                    '$.stems',
+                    static fn (): Survey => Survey::of(
+                        array_values(array_filter($stems)), $given['cut'] ?? [], $given['word'] ?? [],
+                    ),
+                )
+                : null;
+        $aim =
+            $kind === null
+                ? null
+                : $this->tried(
+                    '$',
+                    fn (): StemAim => StemAims::with($this->book)->for(
+                        $kind, $this->practice($kind, $given['school'] ?? null), $given['aim'] ?? null,
+                        $given['grafted'] ?? null, $given['keep'] ?? null, $given['budget'] ?? null,
+                    ),
+                );
+        $day = isset($given['surveyed'])
+            ? $this->tried('$.surveyed', static fn (): Day => Day::parse($given['surveyed']))
+            : null;
         if ($kind === null || $survey === null || $aim === null || (isset($given['surveyed']) && $day === null)) {
             throw new InputFaults($this->faults);
         }
@@ -91,9 +111,19 @@ final class JudgeInput
     private static function stem(array $given): Stem
     {
         return Stem::of(
-            $given['ref'], (float) $given['azimuth_deg'], (float) $given['lean_deg'], $given['length_mm'], $given['base_mm'], $given['age_years'] ?? null,
+            $given['ref'],
+            (float) $given['azimuth_deg'],
+            (float) $given['lean_deg'],
+            $given['length_mm'],
+            $given['base_mm'],
+            $given['age_years'] ?? null,
             array_map(StemFault::from(...), $given['faults'] ?? []),
-            array_map(static fn (array $shoot): Shoot => new Shoot($shoot['ref'], (float) $shoot['azimuth_deg'], (float) $shoot['lean_deg'], $shoot['base_mm']), $given['shoots'] ?? []),
+            array_map(
+                static fn (array $shoot): Shoot => new Shoot(
+                    $shoot['ref'], (float) $shoot['azimuth_deg'], (float) $shoot['lean_deg'], $shoot['base_mm'],
+                ),
+                $given['shoots'] ?? [],
+            ),
             isset($given['from_azimuth_deg']) ? (float) $given['from_azimuth_deg'] : null,
         );
     }
@@ -117,7 +147,12 @@ final class JudgeInput
             $answers = [...$answers, ...$options];
         }
 
-        throw new Fault(sprintf('school: "%s" is no school for %s%s', $school, $kind->id, $answers === [] ? ': practitioners do not differ on it here' : ': choose '.implode(' or ', $answers)));
+        throw new Fault(
+            sprintf(
+                'school: "%s" is no school for %s%s', $school, $kind->id,
+                $answers === [] ? ': practitioners do not differ on it here' : ': choose '.implode(' or ', $answers),
+            ),
+        );
     }
 
     /**

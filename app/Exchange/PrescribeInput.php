@@ -66,7 +66,10 @@ final class PrescribeInput
         $firm = $this->data['practice'] ?? [];
         $place = $this->place($site);
         $practice = $this->tried('$.practice', fn (): Practice => Practice::of($this->book->questions, $firm));
-        $year = $place === null || $this->faults !== [] ? null : $this->tried('$.site', static fn (): SiteYear => SiteYear::of($place, $season));
+        $year =
+            $place === null || $this->faults !== []
+                ? null
+                : $this->tried('$.site', static fn (): SiteYear => SiteYear::of($place, $season));
         $today = $this->today();
         $year = $year === null ? null : $this->seen($year, $today);
         $read = [];
@@ -93,12 +96,16 @@ final class PrescribeInput
     {
         /** @var PlantFacts $data */
         $before = count($this->faults);
-        $kind = $this->tried("$path.kind", fn (): Kind => $this->book->find($data['kind']) ?? throw $this->unknown($data['kind']));
+        $kind = $this->tried(
+            "$path.kind",
+            fn (): Kind => $this->book->find($data['kind']) ?? throw $this->unknown($data['kind']),
+        );
         $planted = $this->past("$path.planted", $data['planted'] ?? null, $today);
         $this->past("$path.transplanted", $data['transplanted'] ?? null, $today);
         $this->tried("$path.practice", fn (): Practice => Practice::of($this->book->questions, $data['practice'] ?? []));
         // A day that is none was told above.
-        $state = count($this->faults) > $before ? null : $this->tried($path, static fn (): State => StateFacts::read($data));
+        $state =
+            count($this->faults) > $before ? null : $this->tried($path, static fn (): State => StateFacts::read($data));
         $history = [];
         foreach ($data['history'] ?? [] as $index => $line) {
             $history[] = $this->logged($line, "$path.history[$index]", $kind);
@@ -109,27 +116,27 @@ final class PrescribeInput
         if (count($this->faults) > $before || $kind === null || $state === null) {
             return null;
         }
-        $plant = $this->tried($path, static fn (): Plant => new Plant(
-            ref: $data['ref'],
-            kind: $kind->id,
-            planted: $planted,
-            heightMm: $data['height_mm'] ?? null,
-            spreadMm: $data['spread_mm'] ?? null,
-            runMm: $data['run_mm'] ?? null,
-            count: $data['count'] ?? 1,
-            floweringHeightMm: $data['flowering_height_mm'] ?? null,
-            stems: isset($data['stems']) ? StemCount::of($data['stems']['old'] ?? 0, $data['stems']['young'] ?? 0) : null,
-            form: $data['form'] ?? null,
-            aim: $data['aim'] ?? null,
-            grafted: $data['grafted'] ?? null,
-            practice: $data['practice'] ?? [],
-            hazards: $data['hazards'] ?? [],
-            history: array_values(array_filter($history)),
-            pruningsG: $data['prunings_g'] ?? null,
-            budMortalityPercent: $data['bud_mortality_percent'] ?? null,
-            growthSeenMm: $data['growth_seen_mm'] ?? [],
-            state: $state,
-        ));
+        $plant = $this->tried(
+            $path,
+            static fn (): Plant => new Plant(
+                ref: $data['ref'], kind: $kind->id, planted: $planted, heightMm: $data['height_mm'] ?? null,
+                spreadMm: $data['spread_mm'] ?? null, runMm: $data['run_mm'] ?? null, count: $data['count'] ?? 1,
+                floweringHeightMm: $data['flowering_height_mm'] ?? null,
+                stems: isset($data['stems'])
+                    ? StemCount::of($data['stems']['old'] ?? 0, $data['stems']['young'] ?? 0)
+                    : null,
+                form: $data['form'] ?? null,
+                aim: $data['aim'] ?? null,
+                grafted: $data['grafted'] ?? null,
+                practice: $data['practice'] ?? [],
+                hazards: $data['hazards'] ?? [],
+                history: array_values(array_filter($history)),
+                pruningsG: $data['prunings_g'] ?? null,
+                budMortalityPercent: $data['bud_mortality_percent'] ?? null,
+                growthSeenMm: $data['growth_seen_mm'] ?? [],
+                state: $state,
+            ),
+        );
         if ($year !== null && $plant !== null) {
             $this->tried("$path.planted", static fn (): ?int => $plant->yearInGround($year));
         }
@@ -156,22 +163,34 @@ final class PrescribeInput
         }
         $on = $this->tried("$path.on", static fn (): Day => Day::parse($line['on']));
 
-        return $on === null ? null : new LoggedWork(
-            $line['task'], $line['season'], $on, Outcome::from($line['outcome']), $line['minutes'] ?? null, $line['removed_percent'] ?? null,
-            $line['nest'] ?? false, $line['recipe'] ?? (($line['renovation'] ?? false) ? Renovation::RECIPE : null),
-        );
+        return $on === null
+            ? null
+            : new LoggedWork(
+                $line['task'], $line['season'], $on, Outcome::from($line['outcome']), $line['minutes'] ?? null,
+                $line['removed_percent'] ?? null, $line['nest'] ?? false,
+                $line['recipe'] ?? ($line['renovation'] ?? false ? Renovation::RECIPE : null),
+            );
     }
 
     /** @param  PlantFacts  $data */
     private function contradictions(array $data, string $path, Kind $kind, State $state, ?Day $planted): void
     {
         $told = Contradictions::of(
-            $kind, $this->book, $data['aim'] ?? null, $data['flowering_height_mm'] ?? null, $data['grafted'] ?? null, $state, $planted,
+            $kind,
+            $this->book,
+            $data['aim'] ?? null,
+            $data['flowering_height_mm'] ?? null,
+            $data['grafted'] ?? null,
+            $state,
+            $planted,
         );
         foreach ($told as $fact => $wrong) {
             $this->faults[] = "$path.$fact: $wrong";
         }
-        $doubt = ! isset($data['height_mm']) || ($data['sure'] ?? false) === true ? null : Doubt::of($data['height_mm'], 'mm', $kind->typicalHeightMm);
+        $doubt =
+            ! isset($data['height_mm']) || ($data['sure'] ?? false) === true
+                ? null
+                : Doubt::of($data['height_mm'], 'mm', $kind->typicalHeightMm);
         if ($doubt !== null) {
             $this->faults[] = "$path.height_mm: $doubt? Give \"sure\": true if it is right as it stands";
         }
@@ -217,14 +236,21 @@ final class PrescribeInput
             $observations[] = $observation;
         }
 
-        return $this->faults === [] ? SiteYear::of($year->site, $year->season, $reader->read($observations, $year)) : $year;
+        return $this->faults === []
+            ? SiteYear::of($year->site, $year->season, $reader->read($observations, $year))
+            : $year;
     }
 
     private function unknown(string $name): Fault
     {
         $near = $this->book->nearestName($name);
 
-        return new Fault(sprintf('the plant book has no kind "%s"%s', $name, $near === null ? '' : sprintf('; did you mean "%s"?', $near)));
+        return new Fault(
+            sprintf(
+                'the plant book has no kind "%s"%s', $name,
+                $near === null ? '' : sprintf('; did you mean "%s"?', $near),
+            ),
+        );
     }
 
     /**

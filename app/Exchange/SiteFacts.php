@@ -38,8 +38,13 @@ final readonly class SiteFacts
         }
         try {
             return Site::of(
-                $site['latitude'], $site['longitude'], $site['elevation_m'] ?? 0, $frosts['last_frost'] ?? null, $frosts['first_frost'] ?? null,
-                WinterClass::from($site['winter']), isset($site['region']) ? Region::from($site['region']) : null,
+                $site['latitude'],
+                $site['longitude'],
+                $site['elevation_m'] ?? 0,
+                $frosts['last_frost'] ?? null,
+                $frosts['first_frost'] ?? null,
+                WinterClass::from($site['winter']),
+                isset($site['region']) ? Region::from($site['region']) : null,
             );
         } catch (Fault $fault) {
             throw new InputFaults(['$.site: '.$fault->getMessage()]);

@@ -22,8 +22,19 @@ final readonly class StateFacts
 
     /** @var list<string> */
     public const FIELDS = [
-        'cultivar', ...self::PASSING, 'variegated', 'transplanted', 'container', 'target_height_mm', 'width_mm', 'sides', 'trunk_mm',
-        'protected', 'boundary', 'exposed', 'bearing',
+        'cultivar',
+        ...self::PASSING,
+        'variegated',
+        'transplanted',
+        'container',
+        'target_height_mm',
+        'width_mm',
+        'sides',
+        'trunk_mm',
+        'protected',
+        'boundary',
+        'exposed',
+        'bearing',
     ];
 
     /**

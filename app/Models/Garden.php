@@ -62,9 +62,18 @@ final class Garden extends Model
             return null;
         }
 
-        return (ctype_digit($text) ? self::query()->find((int) $text) : null)
-            ?? self::query()->where('name', $text)->first()
-            ?? self::query()->whereKey(DB::table('gardens')->whereIn('id', SearchTables::ids('gardens', $text))->orderBy('name')->limit(1)->pluck('id')->all())->first();
+        return (ctype_digit($text) ? self::query()->find((int) $text) : null) ??
+            self::query()->where('name', $text)->first() ??
+                self::query()
+                    ->whereKey(
+                        DB::table('gardens')
+                            ->whereIn('id', SearchTables::ids('gardens', $text))
+                            ->orderBy('name')
+                            ->limit(1)
+                            ->pluck('id')
+                            ->all(),
+                    )
+                    ->first();
     }
 
     /** The garden that stands for the others where one must. */

@@ -50,7 +50,11 @@ final class Observation extends Model
      */
     public static function inHalf(string $half): array
     {
-        return array_filter(self::SIGNS, static fn (string $event): bool => SeasonReader::half($event) === $half, ARRAY_FILTER_USE_KEY);
+        return array_filter(
+            self::SIGNS,
+            static fn (string $event): bool => SeasonReader::half($event) === $half,
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 
     protected $fillable = ['garden_id', 'event', 'on', 'season', 'seen_by'];

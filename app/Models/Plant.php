@@ -55,13 +55,25 @@ final class Plant extends Model
     use InOneStroke;
     use SoftDeletes;
 
-    protected $fillable = ['kind', 'label', 'bed', 'planted_on', 'count', 'height_mm', 'spread_mm', 'run_mm',
-        'flowering_height_mm', 'stems_old', 'stems_young', 'prunings_g', 'bud_mortality_percent', 'form', 'aim', 'grafted', 'hazards', 'practice', 'notes', 'state', 'state_on'];
+    protected $fillable = [
+        'kind', 'label', 'bed', 'planted_on', 'count', 'height_mm', 'spread_mm', 'run_mm', 'flowering_height_mm',
+        'stems_old', 'stems_young', 'prunings_g', 'bud_mortality_percent', 'form', 'aim', 'grafted', 'hazards',
+        'practice', 'notes', 'state', 'state_on',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['planted_on' => AsDay::class, 'stems_on' => AsDay::class, 'height_on' => AsDay::class, 'state_on' => AsDay::class, 'state' => 'array', 'grafted' => 'boolean', 'hazards' => 'array', 'practice' => 'array'];
+        return [
+            'planted_on' => AsDay::class,
+            'stems_on' => AsDay::class,
+            'height_on' => AsDay::class,
+            'state_on' => AsDay::class,
+            'state' => 'array',
+            'grafted' => 'boolean',
+            'hazards' => 'array',
+            'practice' => 'array',
+        ];
     }
 
     protected $attributes = ['hazards' => '[]', 'practice' => '{}', 'state' => '{}', 'count' => 1];
@@ -81,7 +93,9 @@ final class Plant extends Model
     /** @return HasMany<VisitTask, $this> without the prescriptions, which are long */
     public function visitTasks(): HasMany
     {
-        return $this->hasMany(VisitTask::class)->select(['id', 'visit_id', 'plant_id', 'task', 'season', 'position', 'minutes']);
+        return $this->hasMany(VisitTask::class)->select([
+            'id', 'visit_id', 'plant_id', 'task', 'season', 'position', 'minutes',
+        ]);
     }
 
     /** @return HasMany<BloomNote, $this> */

@@ -63,8 +63,11 @@ final class Visit extends Model
     /** Counts anew how many of a visit's tasks wait for their log: the round asks for it of every visit. */
     public static function recount(mixed $visit): void
     {
-        $unlogged = DB::table('visit_tasks')->where('visit_id', $visit)
-            ->whereNotExists(static fn ($log) => $log->from('work_logs')->whereColumn('work_logs.visit_task_id', 'visit_tasks.id'))
+        $unlogged = DB::table('visit_tasks')
+            ->where('visit_id', $visit)
+            ->whereNotExists(
+                static fn ($log) => $log->from('work_logs')->whereColumn('work_logs.visit_task_id', 'visit_tasks.id'),
+            )
             ->count();
         DB::table('visits')->where('id', $visit)->update(['unlogged' => $unlogged, 'waiting' => $unlogged > 0]);
     }

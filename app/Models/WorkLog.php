@@ -38,13 +38,19 @@ final class WorkLog extends Model
     use InOneStroke;
 
     /** Why work was not, or not fully, done; shown as taps on the sheet. */
-    public const WHY = ['Weather', 'Nest found', 'Ran out of time', 'Client asked', 'Could not reach', 'Tool or supplies', 'Other'];
+    public const WHY = [
+        'Weather', 'Nest found', 'Ran out of time', 'Client asked', 'Could not reach', 'Tool or supplies', 'Other',
+    ];
 
     /** What a crew finds; shown as taps on the sheet. */
-    public const FINDINGS = ['All well', 'Dead wood', 'Disease', 'Pests', 'Broken support', 'Suckers', 'Weak growth', 'Nest'];
+    public const FINDINGS = [
+        'All well', 'Dead wood', 'Disease', 'Pests', 'Broken support', 'Suckers', 'Weak growth', 'Nest',
+    ];
 
-    protected $fillable = ['visit_task_id', 'plant_id', 'task', 'recipe', 'season', 'on', 'outcome', 'why', 'minutes', 'removed_percent', 'over_cap_reason', 'amounts',
-        'findings', 'note', 'left_for_next_year', 'logged_by'];
+    protected $fillable = [
+        'visit_task_id', 'plant_id', 'task', 'recipe', 'season', 'on', 'outcome', 'why', 'minutes', 'removed_percent',
+        'over_cap_reason', 'amounts', 'findings', 'note', 'left_for_next_year', 'logged_by',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -22,12 +22,18 @@ final readonly class AnchorScreen
     public function show(Day $today): array
     {
         $garden = Garden::first();
-        $year = $garden === null ? null : $this->bridge->years($garden)->season(SiteYear::seasonOn($this->bridge->site($garden), $today));
+        $year =
+            $garden === null
+                ? null
+                : $this->bridge->years($garden)->season(SiteYear::seasonOn($this->bridge->site($garden), $today));
 
         return [
             'garden' => $garden,
             'season' => $year?->season,
-            'anchors' => array_map(static fn (Anchor $anchor): array => ['anchor' => $anchor, 'day' => self::day($year, $anchor)], Anchor::cases()),
+            'anchors' => array_map(
+                static fn (Anchor $anchor): array => ['anchor' => $anchor, 'day' => self::day($year, $anchor)],
+                Anchor::cases(),
+            ),
         ];
     }
 

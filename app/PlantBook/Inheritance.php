@@ -90,7 +90,8 @@ final readonly class Inheritance
         $tasks = [];
         foreach ([...$group, ...$own] as $index => $task) {
             $key = is_array($task) && is_string($task['key'] ?? null) ? $task['key'] : "unnamed $index";
-            $tasks[$key] = is_array($task) && is_array($tasks[$key] ?? null) ? self::laidOver($tasks[$key], $task) : $task;
+            $tasks[$key] =
+                is_array($task) && is_array($tasks[$key] ?? null) ? self::laidOver($tasks[$key], $task) : $task;
         }
 
         return array_values($tasks);

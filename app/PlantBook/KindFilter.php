@@ -44,10 +44,13 @@ final readonly class KindFilter
     public function kinds(PlantBook $book, Day $today): array
     {
         $best = $this->month === null ? null : $this->best($book, $today);
-        $found = array_filter($book->all(), fn (Kind $kind): bool => ($this->wood === null || $kind->wood === $this->wood)
-            && ($this->habit === null || $kind->habit === $this->habit)
-            && $this->named($kind)
-            && ($best === null || in_array($kind->id, $best, true)));
+        $found = array_filter(
+            $book->all(),
+            fn (Kind $kind): bool => ($this->wood === null || $kind->wood === $this->wood)
+                && ($this->habit === null || $kind->habit === $this->habit)
+                && $this->named($kind)
+                && ($best === null || in_array($kind->id, $best, true)),
+        );
         usort($found, static fn (Kind $a, Kind $b): int => strcasecmp($a->name, $b->name));
 
         return $found;

@@ -18,13 +18,24 @@ final readonly class KindForm
 {
     public const HABITS = ['shrub', 'subshrub', 'climber', 'tree', 'hedge', 'cane', 'vine', 'grass', 'perennial'];
 
-    public const EVENTS = ['bud-break' => 'Bud break', 'bloom-start' => 'Bloom begins', 'bloom-end' => 'Bloom ends', 'fruit-end' => 'Crop over', 'leaf-fall' => 'Leaf fall'];
+    public const EVENTS = [
+        'bud-break' => 'Bud break',
+        'bloom-start' => 'Bloom begins',
+        'bloom-end' => 'Bloom ends',
+        'fruit-end' => 'Crop over',
+        'leaf-fall' => 'Leaf fall',
+    ];
 
     public const EDGES = ['opens' => 'Opens', 'best_from' => 'Best from', 'best_to' => 'Best to', 'closes' => 'Closes'];
 
     /** Lengths, in millimetres in the entry and in centimetres in the form. */
-    public const LENGTHS = ['typical_height_mm' => 'Usual height', 'growth_mm.min' => 'Growth before flowers, least', 'growth_mm.max' => 'Growth before flowers, most',
-        'lowest_framework_mm' => 'Lowest framework', 'usual_cut_mm' => 'Usual cut'];
+    public const LENGTHS = [
+        'typical_height_mm' => 'Usual height',
+        'growth_mm.min' => 'Growth before flowers, least',
+        'growth_mm.max' => 'Growth before flowers, most',
+        'lowest_framework_mm' => 'Lowest framework',
+        'usual_cut_mm' => 'Usual cut',
+    ];
 
     private const TEXTS = ['name', 'botanical', 'family', 'habit', 'wood', 'vigour', 'hard_cutting', 'about'];
 
@@ -43,7 +54,9 @@ final readonly class KindForm
      */
     public function base(string $kind, ?string $like): array
     {
-        $entry = $this->files->entry($like ?? $kind) ?? throw new Fault(sprintf('the plant book has no kind "%s"', $like ?? $kind));
+        $entry =
+            $this->files->entry($like ?? $kind) ??
+            throw new Fault(sprintf('the plant book has no kind "%s"', $like ?? $kind));
 
         return $like === null ? $entry : [...$entry, 'id' => $kind, 'name' => '', 'botanical' => '', 'also' => []];
     }
@@ -61,14 +74,25 @@ final readonly class KindForm
         foreach (self::TEXTS as $key) {
             Arr::set($entry, $key, self::text(Arr::get($said, $key)));
         }
-        $names = array_values(array_filter(array_map(trim(...), explode(',', self::text(Arr::get($said, 'also')))), static fn (string $name): bool => $name !== ''));
+        $names = array_values(
+            array_filter(
+                array_map(trim(...), explode(',', self::text(Arr::get($said, 'also')))),
+                static fn (string $name): bool => $name !== '',
+            ),
+        );
         if ($names !== [] || isset($base['also'])) {
             $entry['also'] = $names;
         }
         foreach (array_keys(self::LENGTHS) as $key) {
-            self::put($entry, $key, is_numeric(Arr::get($said, $key)) ? (int) round((float) Arr::get($said, $key) * 10) : null);
+            self::put(
+                $entry, $key,
+                is_numeric(Arr::get($said, $key)) ? (int) round((float) Arr::get($said, $key) * 10) : null,
+            );
         }
-        self::put($entry, 'removal_cap.percent', is_numeric(Arr::get($said, 'removal_cap.percent')) ? (int) Arr::get($said, 'removal_cap.percent') : null);
+        self::put(
+            $entry, 'removal_cap.percent',
+            is_numeric(Arr::get($said, 'removal_cap.percent')) ? (int) Arr::get($said, 'removal_cap.percent') : null,
+        );
         foreach (array_keys(self::EVENTS) as $event) {
             self::put($entry, "phenology.$event", self::text(Arr::get($said, "phenology.$event")) ?: null);
         }
@@ -80,7 +104,9 @@ final readonly class KindForm
                 Arr::set($entry, "$path.source", 'firm');
             }
         }
-        $closures = array_values(self::closures((array) ($base['closures'] ?? []), (array) Arr::get($said, 'closures', [])));
+        $closures = array_values(
+            self::closures((array) ($base['closures'] ?? []), (array) Arr::get($said, 'closures', [])),
+        );
         if ($closures === []) {
             unset($entry['closures']);
         } else {
@@ -88,7 +114,13 @@ final readonly class KindForm
         }
         foreach (array_keys((array) ($base['tasks'] ?? [])) as $index) {
             Arr::set($entry, "tasks.$index.name", self::text(Arr::get($said, "tasks.$index.name")));
-            self::put($entry, "tasks.$index.minutes.base", is_numeric(Arr::get($said, "tasks.$index.minutes.base")) ? (int) Arr::get($said, "tasks.$index.minutes.base") : null);
+            self::put(
+                $entry,
+                "tasks.$index.minutes.base",
+                is_numeric(Arr::get($said, "tasks.$index.minutes.base"))
+                    ? (int) Arr::get($said, "tasks.$index.minutes.base")
+                    : null,
+            );
         }
 
         return $entry;
@@ -137,7 +169,10 @@ final readonly class KindForm
             if ($value === $below) {
                 continue;
             }
-            $differs[$key] = is_array($value) && is_array($below) && ! array_is_list($value) ? self::difference($below, $value) : $value;
+            $differs[$key] =
+                is_array($value) && is_array($below) && ! array_is_list($value)
+                    ? self::difference($below, $value)
+                    : $value;
         }
         foreach (array_keys(array_diff_key($base, $complete)) as $gone) {
             $differs[$gone] = null;
@@ -162,7 +197,11 @@ final readonly class KindForm
         $differences = [];
         foreach (array_unique([...array_keys($was), ...array_keys($is)]) as $path) {
             if (($was[$path] ?? null) !== ($is[$path] ?? null) && ! str_ends_with((string) $path, '.source')) {
-                $differences[] = ['what' => self::label((string) $path, $complete), 'was' => self::text($was[$path] ?? ''), 'is' => self::text($is[$path] ?? '')];
+                $differences[] = [
+                    'what' => self::label((string) $path, $complete),
+                    'was' => self::text($was[$path] ?? ''),
+                    'is' => self::text($is[$path] ?? ''),
+                ];
             }
         }
 
@@ -173,7 +212,9 @@ final readonly class KindForm
     private static function label(string $path, array $entry): string
     {
         if (preg_match('/^tasks\.(\d+)\.(?:windows\.\d+\.)?(.+)$/', $path, $part) === 1) {
-            return self::text(Arr::get($entry, "tasks.$part[1].name")).', '.lcfirst(self::EDGES[$part[2]] ?? str_replace(['.', '_'], ' ', $part[2]));
+            return self::text(Arr::get($entry, "tasks.$part[1].name")).
+                ', '.
+                lcfirst(self::EDGES[$part[2]] ?? str_replace(['.', '_'], ' ', $part[2]));
         }
         if (str_starts_with($path, 'phenology.')) {
             return self::EVENTS[substr($path, 10)] ?? $path;
@@ -229,7 +270,10 @@ final readonly class KindForm
             foreach ((array) Arr::get((array) $each, 'windows', []) as $index => $window) {
                 $when = [];
                 foreach ((array) Arr::get((array) $window, 'when', []) as $fact => $value) {
-                    $when[] = str_replace(['-', '_'], ' ', (string) $fact).' '.(is_array($value) ? implode(' or ', $value) : (is_scalar($value) ? (string) $value : ''));
+                    $when[] =
+                        str_replace(['-', '_'], ' ', (string) $fact).
+                        ' '.
+                        (is_array($value) ? implode(' or ', $value) : (is_scalar($value) ? (string) $value : ''));
                 }
                 $windows[] = ["tasks.$task.windows.$index", "tasks.$task", implode(', ', $when)];
             }

@@ -19,7 +19,13 @@ final readonly class OwnKinds
 
     public function write(OwnEntry $own, string $note, ?User $by): OwnKind
     {
-        return OwnKind::query()->create(['kind' => $own->kind, 'like' => $own->like, 'entry' => $own->entry, 'note' => $note, 'written_by' => $by?->id]);
+        return OwnKind::query()->create([
+            'kind' => $own->kind,
+            'like' => $own->like,
+            'entry' => $own->entry,
+            'note' => $note,
+            'written_by' => $by?->id,
+        ]);
     }
 
     /**
@@ -91,6 +97,11 @@ final readonly class OwnKinds
     {
         $plants = $vanishes ? Plant::query()->where('kind', $kind)->count() : 0;
 
-        return $plants === 0 ? null : sprintf('%d %s of this kind in the gardens, so it stays. Give them another kind first.', $plants, $plants === 1 ? 'plant is' : 'plants are');
+        return $plants === 0
+            ? null
+            : sprintf(
+                '%d %s of this kind in the gardens, so it stays. Give them another kind first.', $plants,
+                $plants === 1 ? 'plant is' : 'plants are',
+            );
     }
 }

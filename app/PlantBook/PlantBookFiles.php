@@ -81,7 +81,11 @@ final readonly class PlantBookFiles
         $reader = KindReader::with($sources, $this->readRecipes($sources));
         $kinds = [];
         foreach ($this->kinds() as [$file, $kind]) {
-            $kinds[] = $this->told($file, fn (): Kind => AmountRules::check($reader->read(Entry::of($this->withGeneral($kind)))), $kind);
+            $kinds[] = $this->told(
+                $file,
+                fn (): Kind => AmountRules::check($reader->read(Entry::of($this->withGeneral($kind)))),
+                $kind,
+            );
         }
 
         return PlantBook::of($kinds, ...$this->general());
@@ -96,10 +100,19 @@ final readonly class PlantBookFiles
      */
     private function own(OwnEntry $own, array $entries, KindReader $reader): Kind
     {
-        $like = $entries[$own->like ?? $own->kind][1] ?? throw new Fault(sprintf('%s %s: there is no kind "%s"', self::OWN, $own->kind, $own->like ?? $own->kind));
-        $entry = [...Inheritance::correct([...$like, 'also' => $own->like === null ? $like['also'] ?? [] : []], $own->entry), 'id' => $own->kind];
+        $like =
+            $entries[$own->like ?? $own->kind][1] ??
+            throw new Fault(sprintf('%s %s: there is no kind "%s"', self::OWN, $own->kind, $own->like ?? $own->kind));
+        $entry = [
+            ...Inheritance::correct([...$like, 'also' => $own->like === null ? $like['also'] ?? [] : []], $own->entry),
+            'id' => $own->kind,
+        ];
 
-        return $this->told(self::OWN, static fn (): Kind => AmountRules::check($reader->read(Entry::of($entry))), $entry);
+        return $this->told(
+            self::OWN,
+            static fn (): Kind => AmountRules::check($reader->read(Entry::of($entry))),
+            $entry,
+        );
     }
 
     /**
@@ -117,10 +130,21 @@ final readonly class PlantBookFiles
             $this->told('schools.yaml', fn () => $this->questions(Entry::of($files['schools.yaml'] ?? []))),
             $this->cautions($files['cautions.yaml'] ?? []),
             $sources,
-            $this->told('figures.yaml', static fn () => Figures::fromEntry(Entry::of($files['figures.yaml'] ?? [])->entry('figures'), $sources)),
+            $this->told(
+                'figures.yaml',
+                static fn () => Figures::fromEntry(Entry::of($files['figures.yaml'] ?? [])->entry('figures'), $sources),
+            ),
             $recipes,
-            $this->told('general.yaml', static fn () => RemovalCaps::fromEntry(Entry::of($files['general.yaml'] ?? [])->entry('removal_caps'), $sources, $recipes)),
-            $this->told('states.yaml', static fn () => States::fromEntry(Entry::of($files['states.yaml'] ?? []), $sources)),
+            $this->told(
+                'general.yaml',
+                static fn () => RemovalCaps::fromEntry(
+                    Entry::of($files['general.yaml'] ?? [])->entry('removal_caps'), $sources, $recipes,
+                ),
+            ),
+            $this->told(
+                'states.yaml',
+                static fn () => States::fromEntry(Entry::of($files['states.yaml'] ?? []), $sources),
+            ),
         ];
     }
 
@@ -150,7 +174,10 @@ final readonly class PlantBookFiles
             foreach ($this->kinds() as [$file, $kind]) {
                 $entries[Entry::of($kind)->string('id')] = [$file, $this->withGeneral($kind)];
             }
-            $names = array_map(static fn (array $entry): KindNames => KindNames::fromEntry(Entry::of($entry[1])), $entries);
+            $names = array_map(
+                static fn (array $entry): KindNames => KindNames::fromEntry(Entry::of($entry[1])),
+                $entries,
+            );
             $this->keep($cache, [array_map(get_object_vars(...), $names), PlantBook::folded($names), $entries]);
 
             return [$names, PlantBook::folded($names), $entries];
@@ -158,7 +185,11 @@ final readonly class PlantBookFiles
         /** @var array{array<string, array{id: string, name: string, botanical: string, alsoCalled: list<string>, habit: string}>, array<string, string>, array<string, array{string, array<array-key, mixed>}>} $kept */
         $kept = require $cache;
 
-        return [array_map(static fn (array $names): KindNames => new KindNames(...$names), $kept[0]), $kept[1], $kept[2]];
+        return [
+            array_map(static fn (array $names): KindNames => new KindNames(...$names), $kept[0]),
+            $kept[1],
+            $kept[2],
+        ];
     }
 
     /**
@@ -170,7 +201,11 @@ final readonly class PlantBookFiles
      */
     public function recipes(): array
     {
-        return array_filter($this->decoded(), static fn (string $file): bool => str_starts_with($file, 'recipes/'), ARRAY_FILTER_USE_KEY);
+        return array_filter(
+            $this->decoded(),
+            static fn (string $file): bool => str_starts_with($file, 'recipes/'),
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 
     /** A mark of the book as it is: it changes with every change of a file. */
@@ -189,7 +224,11 @@ final readonly class PlantBookFiles
      */
     private function paths(): array
     {
-        $paths = array_merge(...array_map(fn (string $files): array => glob($this->folder.$files) ?: [], ['/*.yaml', '/kinds/*.yaml', '/recipes/*.yaml']));
+        $paths = array_merge(
+            ...array_map(fn (string $files): array => glob($this->folder.$files) ?: [], [
+                '/*.yaml', '/kinds/*.yaml', '/recipes/*.yaml',
+            ]),
+        );
 
         return $paths === [] ? throw new Fault("no plant book files in $this->folder") : $paths;
     }
@@ -284,7 +323,9 @@ final readonly class PlantBookFiles
     private function keep(string $cache, array $what): void
     {
         // What an older state of the book left behind: `plant-book-<mark>.php` or `plant-kinds-<mark>.php`.
-        foreach (array_diff(glob(dirname($cache).'/'.substr(basename($cache), 0, 12).'*.php') ?: [], [$cache]) as $old) {
+        foreach (
+            array_diff(glob(dirname($cache).'/'.substr(basename($cache), 0, 12).'*.php') ?: [], [$cache]) as $old
+        ) {
             @unlink($old);
         }
         // Written aside and renamed, so that a second process never reads half a file.
@@ -310,7 +351,12 @@ final readonly class PlantBookFiles
             $own = $own || $when->int('to_year') === 1 || $when->int('from_year') === 1;
         }
         // A grown plant that was moved is cleaned like any other, and not cut as a young one.
-        $general = $own ? array_map(static fn (mixed $task): array => [...(array) $task, 'when' => ['to_year' => 1, 'moved' => 'yes']], $general) : $general;
+        $general = $own
+            ? array_map(
+                static fn (mixed $task): array => [...(array) $task, 'when' => ['to_year' => 1, 'moved' => 'yes']],
+                $general,
+            )
+            : $general;
 
         return [...$kind, 'tasks' => [...(array) ($kind['tasks'] ?? []), ...$general]];
     }
@@ -345,7 +391,9 @@ final readonly class PlantBookFiles
         foreach ($file->entries('schools') as $entry) {
             $options = $entry->entry('options')->texts();
             $key = $entry->string('key');
-            $questions[$key] = new SchoolQuestion($key, $entry->string('name'), $options, $entry->string('default'), 'common practice');
+            $questions[$key] = new SchoolQuestion(
+                $key, $entry->string('name'), $options, $entry->string('default'), 'common practice',
+            );
             if (! isset($options[$entry->string('default')])) {
                 throw $entry->fault('default', 'the default is not one of the options');
             }

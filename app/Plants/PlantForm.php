@@ -30,7 +30,10 @@ final readonly class PlantForm
 
     /** What is ticked where it holds. */
     public const TICKS = [
-        'variegated' => 'Variegated', 'container' => 'In a container', 'exposed' => 'In the wind', 'boundary' => 'On the boundary with a neighbour',
+        'variegated' => 'Variegated',
+        'container' => 'In a container',
+        'exposed' => 'In the wind',
+        'boundary' => 'On the boundary with a neighbour',
         'protected' => 'Protected: consent is needed',
     ];
 

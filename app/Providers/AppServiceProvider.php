@@ -28,7 +28,13 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(CorePlants::class);
         $this->app->bind(WeighsSigns::class, SignShifts::class);
         $this->app->singleton(WeatherStation::class, SimulatedStation::class);
-        $this->app->singleton(PlantBookFiles::class, static fn (): PlantBookFiles => new PlantBookFiles(base_path('plant-book'), storage_path('framework')));
-        $this->app->scoped(PlantBook::class, static fn (Application $app): PlantBook => $app->make(PlantBookFiles::class)->read(OwnKinds::inForce()));
+        $this->app->singleton(
+            PlantBookFiles::class,
+            static fn (): PlantBookFiles => new PlantBookFiles(base_path('plant-book'), storage_path('framework')),
+        );
+        $this->app->scoped(
+            PlantBook::class,
+            static fn (Application $app): PlantBook => $app->make(PlantBookFiles::class)->read(OwnKinds::inForce()),
+        );
     }
 }

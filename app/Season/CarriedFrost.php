@@ -33,7 +33,12 @@ final readonly class CarriedFrost
         }
         $carried = $nearest === null ? null : Hopkins::carry($this->bridge->site($nearest), $site);
         if ($nearest === null || $carried === null) {
-            return ['last_frost' => null, 'first_frost' => null, 'winter' => null, 'says' => 'No garden has frost dates yet to carry over.'];
+            return [
+                'last_frost' => null,
+                'first_frost' => null,
+                'winter' => null,
+                'says' => 'No garden has frost dates yet to carry over.',
+            ];
         }
         $delay = Hopkins::delay($this->bridge->site($nearest), $site);
 
@@ -43,8 +48,12 @@ final readonly class CarriedFrost
             'winter' => $nearest->winter,
             'says' => sprintf(
                 'From %s, %d km away: %s there and %s. By Hopkins\' law spring comes %s here, and the first frost as much %s. Correct them by what you see.',
-                $nearest->name, (int) round($away), $nearest->last_frost, $nearest->first_frost,
-                $delay === 0 ? 'on the same day' : sprintf('%d days %s', abs($delay), $delay > 0 ? 'later' : 'earlier'), $delay > 0 ? 'earlier' : 'later',
+                $nearest->name,
+                (int) round($away),
+                $nearest->last_frost,
+                $nearest->first_frost,
+                $delay === 0 ? 'on the same day' : sprintf('%d days %s', abs($delay), $delay > 0 ? 'later' : 'earlier'),
+                $delay > 0 ? 'earlier' : 'later',
             ),
         ];
     }
@@ -57,9 +66,15 @@ final readonly class CarriedFrost
     private function candidates(Site $site, ?Garden $besides): Collection
     {
         $narrower = cos(deg2rad($site->latitude));
-        $ids = DB::table('gardens')->whereNotNull('last_frost')->where('id', '!=', $besides->id ?? 0)
-            ->orderByRaw('(latitude - ?) * (latitude - ?) + (longitude - ?) * (longitude - ?) * ?', [$site->latitude, $site->latitude, $site->longitude, $site->longitude, $narrower ** 2])
-            ->limit(self::CANDIDATES)->pluck('id')->all();
+        $ids = DB::table('gardens')
+            ->whereNotNull('last_frost')
+            ->where('id', '!=', $besides->id ?? 0)
+            ->orderByRaw('(latitude - ?) * (latitude - ?) + (longitude - ?) * (longitude - ?) * ?', [
+                $site->latitude, $site->latitude, $site->longitude, $site->longitude, $narrower ** 2,
+            ])
+            ->limit(self::CANDIDATES)
+            ->pluck('id')
+            ->all();
 
         return Garden::query()->whereKey($ids)->get();
     }

@@ -33,15 +33,27 @@ final readonly class DueRows
     public function of(Plant $plant, Day $today, Span $span): array
     {
         $due = Agenda::with($this->book)->between(
-            $this->bridge->plant($plant), $this->bridge->years($plant->garden), $this->bridge->practice($plant->garden), $today, $span->from, $span->to,
+            $this->bridge->plant($plant),
+            $this->bridge->years($plant->garden),
+            $this->bridge->practice($plant->garden),
+            $today,
+            $span->from,
+            $span->to,
         );
-        $rows = array_map(fn (DueTask $task): DueRow => new DueRow(
-            $plant,
-            $task,
-            self::planned($plant, $task->task->key, $task->task->season, $today),
-            in_array($task->urgency, [Urgency::Open, Urgency::Closing], true) ? $this->outlook->holdAt($plant->garden, $today) : null,
-        ), $due);
-        usort($rows, static fn (DueRow $a, DueRow $b): int => $a->due->task->window->closes->number <=> $b->due->task->window->closes->number);
+        $rows = array_map(
+            fn (DueTask $task): DueRow => new DueRow(
+                $plant, $task, self::planned($plant, $task->task->key, $task->task->season, $today),
+                in_array($task->urgency, [Urgency::Open, Urgency::Closing], true)
+                    ? $this->outlook->holdAt($plant->garden, $today)
+                    : null,
+            ),
+            $due,
+        );
+        usort(
+            $rows,
+            static fn (DueRow $a, DueRow $b): int => $a->due->task->window->closes->number <=>
+                $b->due->task->window->closes->number,
+        );
 
         return $rows;
     }

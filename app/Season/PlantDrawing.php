@@ -35,15 +35,22 @@ final readonly class PlantDrawing
     {
         // What is looked at is taken as it is given, and not carried on from an earlier day.
         $given = [
-            ...(array_key_exists('height_mm', $measures) ? ['height_on' => null] : []),
-            ...(array_key_exists('stems_old', $measures) || array_key_exists('stems_young', $measures) ? ['stems_on' => null] : []),
+            ...array_key_exists('height_mm', $measures) ? ['height_on' => null] : [],
+            ...array_key_exists('stems_old', $measures) || array_key_exists('stems_young', $measures)
+                ? ['stems_on' => null]
+                : [],
         ];
-        $looked = $plant->replicate()->setRelations($plant->getRelations())->forceFill(['id' => $plant->id, ...$measures, ...$given]);
+        $looked = $plant
+            ->replicate()
+            ->setRelations($plant->getRelations())
+            ->forceFill(['id' => $plant->id, ...$measures, ...$given]);
         $core = $this->bridge->plant($looked);
         $kind = $this->book->kind($plant->kind);
         $years = $this->bridge->years($plant->garden);
         $season = SiteYear::seasonOn($years->site, Today::day());
-        $tasks = Prescriber::with($this->book)->prescribe($core, $years->season($season), $this->bridge->practice($plant->garden))->tasks;
+        $tasks = Prescriber::with($this->book)->prescribe(
+            $core, $years->season($season), $this->bridge->practice($plant->garden),
+        )->tasks;
         $task = $this->task($tasks, $taskKey);
 
         return [
@@ -54,10 +61,24 @@ final readonly class PlantDrawing
             'tasks' => $tasks,
             'elevation' => $task === null ? null : Elevation::of($core, $kind, $task),
             'wall' => $task !== null && Wall::isOn($core, $kind) ? Wall::of($core, $kind, $task, $this->book->figures) : null,
-            'arm' => $task !== null && VineArm::isFor($task) ? VineArm::of($this->pass($tasks, 'rough-pass') ?? $task, $this->pass($tasks, 'final-pass') ?? $task) : null,
-            'schools' => $schools = $task === null ? [] : $this->schools($looked, $years->season($season), $this->bridge->practice($plant->garden), $task),
+            'arm' => $task !== null && VineArm::isFor($task)
+                    ? VineArm::of(
+                        $this->pass($tasks, 'rough-pass') ?? $task,
+                        $this->pass($tasks, 'final-pass') ?? $task,
+                    )
+                    : null,
+            'schools' => $schools =
+                $task === null
+                    ? []
+                    : $this->schools($looked, $years->season($season), $this->bridge->practice($plant->garden), $task),
             'courses' => $courses = $task === null ? [] : Courses::with($this->book)->of($core, $task),
-            'tallest' => max([1, ...array_map(static fn (Course $course): int => max($course->heightAtEndMm, $course->floweringHeightMm ?? 0), [...$courses, ...$schools])]),
+            'tallest' => max([
+                1,
+                ...array_map(
+                    static fn (Course $course): int => max($course->heightAtEndMm, $course->floweringHeightMm ?? 0),
+                    [...$courses, ...$schools],
+                ),
+            ]),
         ];
     }
 
@@ -76,7 +97,9 @@ final readonly class PlantDrawing
         foreach ($question->options as $option => $words) {
             $other = clone $row;
             $other->practice = [...$row->practice, $question->key => $option];
-            $under = Prescriber::with($this->book)->prescribe($this->bridge->plant($other), $year, $practice)->task($task->key);
+            $under = Prescriber::with($this->book)
+                ->prescribe($this->bridge->plant($other), $year, $practice)
+                ->task($task->key);
             if ($under !== null) {
                 $tasks[$words] = $under;
             }

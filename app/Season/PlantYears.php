@@ -31,7 +31,9 @@ final readonly class PlantYears
             $this->bridge->practice($plant->garden),
             $today,
             $span,
-            array_values($plant->visitTasks->map(static fn (VisitTask $task): Day => $task->visit->on)->unique('number')->all()),
+            array_values(
+                $plant->visitTasks->map(static fn (VisitTask $task): Day => $task->visit->on)->unique('number')->all(),
+            ),
         );
     }
 }

@@ -119,7 +119,9 @@ final readonly class Wall
     private function isFolded(SeasonFilter $filter, Day $today, Readiness $ready): bool
     {
         if (! $filter->isOfGardens()) {
-            $some = $this->plants($filter, $today, $ready)->select('kept_plants.plant_id')->limit(self::FOLDED_ABOVE + 1);
+            $some = $this->plants($filter, $today, $ready)
+                ->select('kept_plants.plant_id')
+                ->limit(self::FOLDED_ABOVE + 1);
 
             return DB::query()->fromSub($some, 'some')->count() > self::FOLDED_ABOVE;
         }
@@ -171,7 +173,9 @@ final readonly class Wall
             ->limit(self::GROUPS)
             ->offset(($asked - 1) * self::GROUPS)
             ->get();
-        $pages = new Pages($asked, (int) ($rows->first()->total ?? $gardens->getCountForPagination()), self::GROUPS, 'groups');
+        $pages = new Pages(
+            $asked, (int) ($rows->first()->total ?? $gardens->getCountForPagination()), self::GROUPS, 'groups',
+        );
         $headings = [];
         foreach ($rows->isEmpty() ? $gardens->limit($pages->per)->offset($pages->offset())->get() : $rows as $row) {
             $headings[] = ['key' => (string) $row->id, 'heading' => $row->name, 'plants' => (int) $row->plants];

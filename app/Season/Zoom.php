@@ -23,7 +23,10 @@ enum Zoom: string
     {
         $shown = $this->span($today);
 
-        return Span::of(Day::earliest($shown->from, $today->minus(DueTask::MISSED_DAYS)), Day::latest($shown->to, $today->plus(DueTask::COMING_DAYS)));
+        return Span::of(
+            Day::earliest($shown->from, $today->minus(DueTask::MISSED_DAYS)),
+            Day::latest($shown->to, $today->plus(DueTask::COMING_DAYS)),
+        );
     }
 
     /** The stretch shown on a day: the year from the first of last month, or from last week on. */

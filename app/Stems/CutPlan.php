@@ -29,12 +29,18 @@ final readonly class CutPlan
             ?? throw ValidationException::withMessages(['task' => 'That visit is no longer planned for this plant.']);
         $survey = $board->survey($plant);
         if ($survey->state['stems'] === []) {
-            throw ValidationException::withMessages(['task' => 'Survey the stems first: there is nothing to plan yet.']);
+            throw ValidationException::withMessages([
+                'task' => 'Survey the stems first: there is nothing to plan yet.',
+            ]);
         }
         $judged = $board->judge($plant, $survey);
 
         return DB::transaction(static function () use ($plant, $survey, $task, $judged): VisitTask {
-            $task->cut_plan = ['state' => $survey->state, 'aim' => $judged->aim->toArray(), 'judged' => $judged->toArray()];
+            $task->cut_plan = [
+                'state' => $survey->state,
+                'aim' => $judged->aim->toArray(),
+                'judged' => $judged->toArray(),
+            ];
             $task->save();
             // What was counted stem by stem is better than what somebody once wrote down.
             $plant->update(StemBoard::counts($survey->state, $judged->aim));

@@ -24,7 +24,12 @@ final readonly class LoggedCuts
     {
         $asked = array_column($task->prescribed['amounts'], 'what');
         $cuts = $task->cut_plan['judged']['remove'] ?? [];
-        if ($outcome !== Outcome::Done || $cuts === [] || ! in_array(Thirds::TAKE, $asked, true) || in_array(Thirds::TAKE, array_column($amounts, 'what'), true)) {
+        if (
+            $outcome !== Outcome::Done
+            || $cuts === []
+            || ! in_array(Thirds::TAKE, $asked, true)
+            || in_array(Thirds::TAKE, array_column($amounts, 'what'), true)
+        ) {
             return $amounts;
         }
         $young = $task->cut_plan['aim']['young'] ?? 0;

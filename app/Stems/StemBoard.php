@@ -34,10 +34,26 @@ final readonly class StemBoard
     /** Leans, in degrees from the upright. */
     public const LEAN = ['upright' => 5, 'a little' => 20, 'half' => 35, 'far' => 55, 'flat' => 80];
 
-    public const AGE = ['this year\'s' => 1, 'last year\'s' => 2, 'third year' => 3, 'old' => 5, 'very old' => 9, 'not known' => null];
+    public const AGE = [
+        'this year\'s' => 1,
+        'last year\'s' => 2,
+        'third year' => 3,
+        'old' => 5,
+        'very old' => 9,
+        'not known' => null,
+    ];
 
     /** The ways it can go, for taps without a picture. */
-    public const WAYS = ['N' => 0, 'NE' => 45, 'E' => 90, 'SE' => 135, 'S' => 180, 'SW' => 225, 'W' => 270, 'NW' => 315];
+    public const WAYS = [
+        'N' => 0,
+        'NE' => 45,
+        'E' => 90,
+        'SE' => 135,
+        'S' => 180,
+        'SW' => 225,
+        'W' => 270,
+        'NW' => 315,
+    ];
 
     public function __construct(
         private PlantBook $book,
@@ -91,7 +107,12 @@ final readonly class StemBoard
         $aims = StemAims::with($this->book);
 
         $aim = $aims->for(
-            $kind, $this->bridge->practice($plant->garden)->forPlant($plant->practice), $this->bridge->plant($plant)->aims($this->season($plant), $this->book->recipes->restoring), $plant->grafted, $row->state['keep'], $row->state['budget'],
+            $kind,
+            $this->bridge->practice($plant->garden)->forPlant($plant->practice),
+            $this->bridge->plant($plant)->aims($this->season($plant), $this->book->recipes->restoring),
+            $plant->grafted,
+            $row->state['keep'],
+            $row->state['budget'],
         );
         $day = $row->surveyed_on ?? Today::day();
         $year = $this->bridge->years($plant->garden)->holding($day);
@@ -103,9 +124,17 @@ final readonly class StemBoard
     /** @param  State  $state */
     public static function core(array $state): Survey
     {
-        return Survey::of(array_map(static fn (array $stem): Stem => Stem::of(
-            $stem['ref'], $stem['azimuth_deg'], $stem['lean_deg'], $stem['length_mm'], $stem['base_mm'], $stem['age_years'], array_map(StemFault::from(...), $stem['faults']),
-        ), $state['stems']), $state['cut'], $state['word']);
+        return Survey::of(
+            array_map(
+                static fn (array $stem): Stem => Stem::of(
+                    $stem['ref'], $stem['azimuth_deg'], $stem['lean_deg'], $stem['length_mm'], $stem['base_mm'],
+                    $stem['age_years'], array_map(StemFault::from(...), $stem['faults']),
+                ),
+                $state['stems'],
+            ),
+            $state['cut'],
+            $state['word'],
+        );
     }
 
     /**
@@ -116,7 +145,10 @@ final readonly class StemBoard
      */
     public static function counts(array $state, StemAim $aim): array
     {
-        $standing = array_filter(self::core($state)->standing(), static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead));
+        $standing = array_filter(
+            self::core($state)->standing(),
+            static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead),
+        );
         $young = count(array_filter($standing, $aim->isYoung(...)));
 
         return ['stems_old' => count($standing) - $young, 'stems_young' => $young];
@@ -126,6 +158,9 @@ final readonly class StemBoard
     {
         $number = $judged->aim->keep === null ? '' : sprintf(', %d wanted', $judged->aim->keep);
 
-        return sprintf('For %s%s; %s %% of the sound wood goes, up to %d %% may (%s).', $judged->aim->plan->inWords(), $number, round($judged->sharePercent), $judged->aim->budgetPercent, $judged->aim->source);
+        return sprintf(
+            'For %s%s; %s %% of the sound wood goes, up to %d %% may (%s).', $judged->aim->plan->inWords(), $number,
+            round($judged->sharePercent), $judged->aim->budgetPercent, $judged->aim->source,
+        );
     }
 }

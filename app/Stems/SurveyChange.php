@@ -41,12 +41,19 @@ final readonly class SurveyChange
             'drop' => $this->drop($state, self::ref($said)),
             'word' => $this->word($state, $said),
             'cut' => $this->cut($state, self::ref($said)),
-            'aim' => [...$state, 'keep' => self::number($said, 'keep', 1, 40), 'budget' => self::number($said, 'budget', 0, 100)],
+            'aim' => [
+                ...$state,
+                'keep' => self::number($said, 'keep', 1, 40),
+                'budget' => self::number($said, 'budget', 0, 100),
+            ],
             default => throw ValidationException::withMessages(['op' => 'That is no change of a survey.']),
         };
         foreach ($changed['stems'] as $stem) {
             try {
-                Stem::of($stem['ref'], $stem['azimuth_deg'], $stem['lean_deg'], $stem['length_mm'], $stem['base_mm'], $stem['age_years']);
+                Stem::of(
+                    $stem['ref'], $stem['azimuth_deg'], $stem['lean_deg'], $stem['length_mm'], $stem['base_mm'],
+                    $stem['age_years'],
+                );
             } catch (Fault $fault) {
                 throw ValidationException::withMessages(['length_mm' => ucfirst($fault->getMessage()).'.']);
             }
@@ -63,7 +70,9 @@ final readonly class SurveyChange
     private function add(array $state, array $said, int $usualLengthMm): array
     {
         if (count($state['stems']) >= self::MOST) {
-            throw ValidationException::withMessages(['op' => sprintf('%d stems are the most one survey holds.', self::MOST)]);
+            throw ValidationException::withMessages([
+                'op' => sprintf('%d stems are the most one survey holds.', self::MOST),
+            ]);
         }
         // What was said of the stem before is likely to hold for the next: only what differs needs a tap.
         $last = $state['stems'] === [] ? null : $state['stems'][count($state['stems']) - 1];
@@ -88,9 +97,13 @@ final readonly class SurveyChange
     private function set(array $state, array $said): array
     {
         return $this->change($state, self::ref($said), static function (array $stem) use ($said): array {
-            foreach (['azimuth_deg' => [-360, 720], 'lean_deg' => [0, 90], 'base_mm' => [1, 3000], 'length_mm' => [1, 60000]] as $field => [$least, $most]) {
+            foreach (
+                ['azimuth_deg' => [-360, 720], 'lean_deg' => [0, 90], 'base_mm' => [1, 3000], 'length_mm' => [1, 60000]] as $field => [$least, $most]
+            ) {
                 if (array_key_exists($field, $said)) {
-                    $stem[$field] = self::number($said, $field, $least, $most) ?? throw ValidationException::withMessages([$field => 'A number is needed here.']);
+                    $stem[$field] =
+                        self::number($said, $field, $least, $most) ??
+                        throw ValidationException::withMessages([$field => 'A number is needed here.']);
                 }
             }
             if (array_key_exists('age_years', $said)) {
@@ -108,11 +121,20 @@ final readonly class SurveyChange
      */
     private function fault(array $state, array $said): array
     {
-        $fault = StemFault::tryFrom(is_string($said['fault'] ?? null) ? $said['fault'] : '') ?? throw ValidationException::withMessages(['fault' => 'No such fault is known.']);
+        $fault =
+            StemFault::tryFrom(is_string($said['fault'] ?? null) ? $said['fault'] : '') ??
+            throw ValidationException::withMessages(['fault' => 'No such fault is known.']);
 
-        return $this->change($state, self::ref($said), static fn (array $stem): array => [...$stem, 'faults' => in_array($fault->value, $stem['faults'], true)
-            ? array_values(array_diff($stem['faults'], [$fault->value]))
-            : [...$stem['faults'], $fault->value]]);
+        return $this->change(
+            $state,
+            self::ref($said),
+            static fn (array $stem): array => [
+                ...$stem,
+                'faults' => in_array($fault->value, $stem['faults'], true)
+                    ? array_values(array_diff($stem['faults'], [$fault->value]))
+                    : [...$stem['faults'], $fault->value],
+            ],
+        );
     }
 
     /**
@@ -123,8 +145,18 @@ final readonly class SurveyChange
     {
         self::index($state, $ref);
 
-        return [...$state, 'stems' => array_values(array_filter($state['stems'], static fn (array $stem): bool => $stem['ref'] !== $ref)),
-            'cut' => array_values(array_diff($state['cut'], [$ref])), 'word' => array_filter($state['word'], static fn (int|string $key): bool => (string) $key !== $ref, ARRAY_FILTER_USE_KEY)];
+        return [
+            ...$state,
+            'stems' => array_values(
+                array_filter($state['stems'], static fn (array $stem): bool => $stem['ref'] !== $ref),
+            ),
+            'cut' => array_values(array_diff($state['cut'], [$ref])),
+            'word' => array_filter(
+                $state['word'],
+                static fn (int|string $key): bool => (string) $key !== $ref,
+                ARRAY_FILTER_USE_KEY,
+            ),
+        ];
     }
 
     /**
@@ -162,7 +194,12 @@ final readonly class SurveyChange
     {
         self::index($state, $ref);
 
-        return [...$state, 'cut' => in_array($ref, $state['cut'], true) ? array_values(array_diff($state['cut'], [$ref])) : [...$state['cut'], $ref]];
+        return [
+            ...$state,
+            'cut' => in_array($ref, $state['cut'], true)
+                ? array_values(array_diff($state['cut'], [$ref]))
+                : [...$state['cut'], $ref],
+        ];
     }
 
     /**
@@ -222,7 +259,9 @@ final readonly class SurveyChange
             return null;
         }
         if (! is_numeric($value) || $value < $least || $value > $most) {
-            throw ValidationException::withMessages([$field => sprintf('A number from %d to %d, please.', $least, $most)]);
+            throw ValidationException::withMessages([
+                $field => sprintf('A number from %d to %d, please.', $least, $most),
+            ]);
         }
 
         return (int) round((float) $value);

@@ -28,7 +28,13 @@ final readonly class Say
     /** "Tue 14 Feb 2027" */
     public static function longDate(Day $day): string
     {
-        return self::WEEKDAYS[$day->weekday() - 1].' '.$day->dayOfMonth().' '.self::MONTHS[$day->month() - 1].' '.$day->year();
+        return self::WEEKDAYS[$day->weekday() - 1].
+            ' '.
+            $day->dayOfMonth().
+            ' '.
+            self::MONTHS[$day->month() - 1].
+            ' '.
+            $day->year();
     }
 
     public static function days(int $days): string
@@ -43,7 +49,9 @@ final readonly class Say
 
     public static function minutes(int $minutes): string
     {
-        return $minutes < 90 ? $minutes.' min' : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
+        return $minutes < 90
+            ? $minutes.' min'
+            : intdiv($minutes, 60).' h'.($minutes % 60 === 0 ? '' : ' '.$minutes % 60 .' min');
     }
 
     /** A time of day in the firm's own time zone, "07:05", of minutes after midnight UTC. */
@@ -51,7 +59,10 @@ final readonly class Say
     {
         $zone = config('hook.time_zone');
 
-        return Carbon::parse((string) $day, 'UTC')->addMinutes($minutes)->setTimezone(is_string($zone) ? $zone : 'UTC')->format('H:i');
+        return Carbon::parse((string) $day, 'UTC')
+            ->addMinutes($minutes)
+            ->setTimezone(is_string($zone) ? $zone : 'UTC')
+            ->format('H:i');
     }
 
     public static function length(?int $mm): ?string

@@ -53,7 +53,9 @@ final readonly class LogWork
             'minutes' => $said['minutes'] ?? null,
             'removed_percent' => $said['removed_percent'] ?? null,
             'over_cap_reason' => $said['over_cap_reason'] ?? null,
-            'amounts' => LoggedCuts::counted($task, Outcome::from($said['outcome']), self::amounts($task, $said['amounts'] ?? [])),
+            'amounts' => LoggedCuts::counted(
+                $task, Outcome::from($said['outcome']), self::amounts($task, $said['amounts'] ?? []),
+            ),
             'findings' => $said['findings'] ?? [],
             'note' => $said['note'] ?? null,
             'left_for_next_year' => $said['left_for_next_year'] ?? null,

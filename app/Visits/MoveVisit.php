@@ -28,8 +28,11 @@ final readonly class MoveVisit
         if (! $inside && $reason === '') {
             throw ValidationException::withMessages([
                 'on' => $common === null
-                    ? 'These tasks share no open day; say why they are done together.'
-                    : sprintf('%s is outside the days they share, %s to %s. Choose a day within them, or say why.', $day->inWords(), $common->from->inWords(), $common->to->inWords()),
+                        ? 'These tasks share no open day; say why they are done together.'
+                        : sprintf(
+                            '%s is outside the days they share, %s to %s. Choose a day within them, or say why.',
+                            $day->inWords(), $common->from->inWords(), $common->to->inWords(),
+                        ),
                 'outside_reason' => 'A day outside the window needs a reason.',
             ]);
         }
@@ -42,7 +45,13 @@ final readonly class MoveVisit
         return CommonWindow::of(...array_values($visit->tasks->map(static function (VisitTask $task): Window {
             $window = $task->prescribed['window'];
 
-            return Window::of(Day::parse($window['opens']), Day::parse($window['best_from']), Day::parse($window['best_to']), Day::parse($window['closes']));
-        })->all()));
+            return Window::of(
+                Day::parse($window['opens']), Day::parse($window['best_from']),
+                Day::parse($window['best_to']), Day::parse($window['closes']),
+            );
+        })
+            ->all(),
+        ),
+        );
     }
 }

@@ -43,19 +43,33 @@ final readonly class PlanVisit
      */
     public function jobs(Garden $garden, array $choices): array
     {
-        $plants = $garden->plants()->with(['workLogs', 'bloomNotes'])->whereKey(array_map(static fn (TaskChoice $choice): int => $choice->plant, $choices))->get()->keyBy('id');
+        $plants = $garden
+            ->plants()
+            ->with(['workLogs', 'bloomNotes'])
+            ->whereKey(array_map(static fn (TaskChoice $choice): int => $choice->plant, $choices))
+            ->get()
+            ->keyBy('id');
         $years = $this->bridge->years($garden);
         $practice = $this->bridge->practice($garden);
         $jobs = [];
         foreach ($choices as $choice) {
-            $plant = $plants->get($choice->plant)
-                ?? throw ValidationException::withMessages(['tasks' => 'One of the chosen plants is not in this garden.']);
-            $task = Prescriber::with($this->book)
-                ->prescribe($this->bridge->plant($plant), $years->season($choice->season), $practice)
-                ->task($choice->task)
-                ?? throw ValidationException::withMessages(['tasks' => "$plant->label has no such task in season $choice->season."]);
+            $plant =
+                $plants->get($choice->plant) ??
+                throw ValidationException::withMessages(['tasks' => 'One of the chosen plants is not in this garden.']);
+            $task =
+                Prescriber::with($this->book)
+                    ->prescribe($this->bridge->plant($plant), $years->season($choice->season), $practice)
+                    ->task($choice->task) ??
+                throw ValidationException::withMessages([
+                    'tasks' => "$plant->label has no such task in season $choice->season.",
+                ]);
             if ($task->handsOff !== null) {
-                throw ValidationException::withMessages(['tasks' => sprintf('%s of %s is an arborist\'s job: it %s. What to ask for stands on the plant\'s page.', $task->name, $plant->label, $task->handsOff)]);
+                throw ValidationException::withMessages([
+                    'tasks' => sprintf(
+                        '%s of %s is an arborist\'s job: it %s. What to ask for stands on the plant\'s page.',
+                        $task->name, $plant->label, $task->handsOff,
+                    ),
+                ]);
             }
             $jobs[] = new Job((string) $plant->id, $plant->bed ?? '', $task, $this->diseased($plant));
         }
@@ -123,11 +137,18 @@ final readonly class PlanVisit
             ->whereHas('visit', static fn (Builder $visit) => $visit->where('on', '>=', (string) Today::day()))
             ->get(['id', 'visit_id', 'plant_id', 'task', 'season']);
         foreach ($jobs as $job) {
-            $planned = $standing->first(static fn (VisitTask $task): bool => $task->plant_id === (int) $job->plant && $task->task === $job->task->key && $task->season === $job->task->season);
+            $planned = $standing->first(
+                static fn (VisitTask $task): bool => $task->plant_id === (int) $job->plant
+                    && $task->task === $job->task->key
+                    && $task->season === $job->task->season,
+            );
             if ($planned !== null) {
-                throw ValidationException::withMessages(['tasks' => sprintf(
-                    '%s of %s is already planned for %s.', $job->task->name, $planned->plant->label, $planned->visit->on->inWords(),
-                )]);
+                throw ValidationException::withMessages([
+                    'tasks' => sprintf(
+                        '%s of %s is already planned for %s.', $job->task->name, $planned->plant->label,
+                        $planned->visit->on->inWords(),
+                    ),
+                ]);
             }
         }
     }
@@ -139,9 +160,13 @@ final readonly class PlanVisit
     private static function refusal(array $jobs, Day $on): array
     {
         $common = self::common($jobs);
-        $because = $common === null
-            ? 'These tasks share no open day. Plan them on separate visits, or say why they are done together.'
-            : sprintf('%s is outside the days they share, %s to %s. Choose a day within them, or say why.', $on->inWords(), $common->from->inWords(), $common->to->inWords());
+        $because =
+            $common === null
+                ? 'These tasks share no open day. Plan them on separate visits, or say why they are done together.'
+                : sprintf(
+                    '%s is outside the days they share, %s to %s. Choose a day within them, or say why.',
+                    $on->inWords(), $common->from->inWords(), $common->to->inWords(),
+                );
 
         return ['on' => $because, 'outside_reason' => 'A day outside the window needs a reason.'];
     }

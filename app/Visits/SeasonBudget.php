@@ -26,10 +26,15 @@ final readonly class SeasonBudget
     public function before(VisitTask $task): ?Budget
     {
         $plant = $task->plant->load(['workLogs', 'bloomNotes']);
-        $plant->setRelation('workLogs', $plant->workLogs->reject(static fn (WorkLog $log): bool => $log->visit_task_id === $task->id)->values());
+        $plant->setRelation(
+            'workLogs',
+            $plant->workLogs->reject(static fn (WorkLog $log): bool => $log->visit_task_id === $task->id)->values(),
+        );
         $cap = $this->cap($task);
 
-        return $cap === null ? null : Budget::of($cap[0], $cap[1], $this->bridge->plant($plant)->history, $task->season);
+        return $cap === null
+            ? null
+            : Budget::of($cap[0], $cap[1], $this->bridge->plant($plant)->history, $task->season);
     }
 
     /** @return ?array{int, string} per cent and source */
@@ -41,6 +46,8 @@ final readonly class SeasonBudget
         }
 
         // Planned before prescriptions said their cap: any cut at all of such a kind.
-        return $this->book->has($task->plant->kind) ? $this->book->caps->for($this->book->kind($task->plant->kind), null) : null;
+        return $this->book->has($task->plant->kind)
+            ? $this->book->caps->for($this->book->kind($task->plant->kind), null)
+            : null;
     }
 }

@@ -56,7 +56,12 @@ final class Outlook
     /** The days ahead as they are forecast, today included. */
     public function forecast(Site $site, Day $today): Forecast
     {
-        return Forecast::of($this->station->days($site, $today, $today->plus(self::FORECAST_DAYS + $this->book->figures->number(Figure::FrostAfterCut))));
+        return Forecast::of(
+            $this->station->days(
+                $site, $today,
+                $today->plus(self::FORECAST_DAYS + $this->book->figures->number(Figure::FrostAfterCut)),
+            ),
+        );
     }
 
     /** What holds work at a site today, and the first day the forecast lets it go on; null where nothing does. */
@@ -64,7 +69,9 @@ final class Outlook
     {
         $forecast = $this->forecast($site, $today);
         $advice = WorkAdvice::with($this->book->figures);
-        $holds = static fn (Day $day): ?Advice => array_values(array_filter($advice->on($forecast->from($day)), static fn (Advice $each): bool => $each->hold))[0] ?? null;
+        $holds = static fn (Day $day): ?Advice => array_values(
+            array_filter($advice->on($forecast->from($day)), static fn (Advice $each): bool => $each->hold),
+        )[0] ?? null;
         $now = $holds($today);
         if ($now === null) {
             return null;
@@ -81,7 +88,9 @@ final class Outlook
     /** The same, worked out once for a garden. */
     public function holdAt(Garden $garden, Day $today): ?Hold
     {
-        return array_key_exists($garden->id, $this->holds) ? $this->holds[$garden->id] : $this->holds[$garden->id] = $this->hold($this->bridge->site($garden), $today);
+        return array_key_exists($garden->id, $this->holds)
+            ? $this->holds[$garden->id]
+            : $this->holds[$garden->id] = $this->hold($this->bridge->site($garden), $today);
     }
 
     /** @return list<Advice> */
@@ -119,11 +128,20 @@ final class Outlook
                 $reached = GrowingDegreeDays::reached($days, $kind->bloomDegreeDays);
                 $when = $reached ?? GrowingDegreeDays::foretell($sum, $known, $past, $kind->bloomDegreeDays);
                 $expected = KindYear::of($year, $kind->phenology)->day(Anchor::BloomStart);
-                if ($when === null || abs($expected->daysUntil($when)) > $this->book->figures->number(Figure::WarmthFits)) {
+                if (
+                    $when === null
+                    || abs($expected->daysUntil($when)) > $this->book->figures->number(Figure::WarmthFits)
+                ) {
                     continue;
                 }
                 $over = ! $when->isAfter($today);
-                $warmth[] = ['kind' => $kind, 'sum' => (int) round($soFar), 'needed' => $kind->bloomDegreeDays, 'reached' => $over ? $when : null, 'foretold' => $over ? null : $when];
+                $warmth[] = [
+                    'kind' => $kind,
+                    'sum' => (int) round($soFar),
+                    'needed' => $kind->bloomDegreeDays,
+                    'reached' => $over ? $when : null,
+                    'foretold' => $over ? null : $when,
+                ];
             }
         }
         usort($warmth, static fn (array $a, array $b): int => $a['needed'] <=> $b['needed']);

@@ -43,7 +43,10 @@ final readonly class SimulatedStation implements WeatherStation
         $half = 3 + 3 * $this->draw('sky', $site, $day->number);
         $wet = $this->draw('rain', $site, $day->number);
 
-        return DayWeather::of($day, round($mean - $half, 1), round($mean + $half, 1), $wet < 0.6 ? 0.0 : round(30 * ($wet - 0.6) ** 2 / 0.16, 1));
+        return DayWeather::of(
+            $day, round($mean - $half, 1), round($mean + $half, 1),
+            $wet < 0.6 ? 0.0 : round(30 * ($wet - 0.6) ** 2 / 0.16, 1),
+        );
     }
 
     /** A number from 0 to 1 that belongs to this place and day; neighbours within a degree share it. */

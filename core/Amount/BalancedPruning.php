@@ -33,7 +33,10 @@ final readonly class BalancedPruning implements AmountRule
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self
     {
-        return new self($entry->whole('first'), $entry->whole('further'), $entry->int('floor') ?? 0, $entry->whole('ceiling'), $source);
+        return new self(
+            $entry->whole('first'), $entry->whole('further'), $entry->int('floor') ?? 0, $entry->whole('ceiling'),
+            $source,
+        );
     }
 
     public static function buds(int $grams, int $first, int $further, int $ceiling, int $floor = 0): int
@@ -45,14 +48,39 @@ final readonly class BalancedPruning implements AmountRule
     {
         $plant = $case->plant;
         if ($plant->pruningsG === null) {
-            return Amounts::of([], Reason::of('Balanced pruning', sprintf(
-                'weigh the one-year wood as it comes off: %d buds for the first pound, %d for each further one, %d at the most', $this->first, $this->further, $this->ceiling,
-            ), $this->source));
+            return Amounts::of(
+                [],
+                Reason::of(
+                    'Balanced pruning',
+                    sprintf(
+                        'weigh the one-year wood as it comes off: %d buds for the first pound, %d for each further one, %d at the most',
+                        $this->first, $this->further, $this->ceiling,
+                    ),
+                    $this->source,
+                ),
+            );
         }
         $buds = self::buds($plant->pruningsG, $this->first, $this->further, $this->ceiling, $this->floor);
         $pounds = number_format($plant->pruningsG / self::GRAMS_A_POUND, 1);
 
-        return Amounts::of([Amount::exactly(self::BUDS, 'buds', $buds)], Reason::of('Balanced pruning', sprintf('%d g (%s lb) of one-year wood came off: %d buds stay', $plant->pruningsG, $pounds, $buds), $this->source))
-            ->with(Working::of(self::BUDS, "first pound $this->first, each further pound $this->further, at most $this->ceiling", sprintf('%s lb: %d + %.1f x %d', $pounds, $this->first, max(0.0, $plant->pruningsG / self::GRAMS_A_POUND - 1), $this->further), "$buds buds", $this->source));
+        return Amounts::of(
+            [Amount::exactly(self::BUDS, 'buds', $buds)],
+            Reason::of(
+                'Balanced pruning',
+                sprintf('%d g (%s lb) of one-year wood came off: %d buds stay', $plant->pruningsG, $pounds, $buds),
+                $this->source,
+            ),
+        )->with(
+            Working::of(
+                self::BUDS,
+                "first pound $this->first, each further pound $this->further, at most $this->ceiling",
+                sprintf(
+                    '%s lb: %d + %.1f x %d', $pounds, $this->first,
+                    max(0.0, $plant->pruningsG / self::GRAMS_A_POUND - 1), $this->further,
+                ),
+                "$buds buds",
+                $this->source,
+            ),
+        );
     }
 }

@@ -34,9 +34,21 @@ final readonly class BentCane implements AmountRule
         $length = $plant->spreadMm === null ? $plant->heightMm ?? $kind->typicalHeightMm : intdiv($plant->spreadMm, 2);
         $laterals = intdiv($length, $this->spacingMm);
 
-        return Amounts::of([Amount::of(self::LATERALS, 'laterals', intdiv($laterals, 2), $laterals, $laterals)], Reason::of('Bent canes', sprintf(
-            'a cane of %s tied down breaks about every %s: %d flowering laterals, where an upright one flowers only at the top',
-            Length::ofMm($length)->metric(), Length::ofMm($this->spacingMm)->metric(), $laterals,
-        ), $this->source))->with(Working::of(self::LATERALS, 'cane length / spacing', "$length / $this->spacingMm mm", (string) $laterals, $this->source));
+        return Amounts::of(
+            [Amount::of(self::LATERALS, 'laterals', intdiv($laterals, 2), $laterals, $laterals)],
+            Reason::of(
+                'Bent canes',
+                sprintf(
+                    'a cane of %s tied down breaks about every %s: %d flowering laterals, where an upright one flowers only at the top',
+                    Length::ofMm($length)->metric(), Length::ofMm($this->spacingMm)->metric(), $laterals,
+                ),
+                $this->source,
+            ),
+        )->with(
+            Working::of(
+                self::LATERALS, 'cane length / spacing', "$length / $this->spacingMm mm", (string) $laterals,
+                $this->source,
+            ),
+        );
     }
 }

@@ -42,7 +42,9 @@ final readonly class Budget
      */
     public function leftPercent(): int
     {
-        return $this->usedPercent >= $this->capPercent ? 0 : (int) floor(100 * ($this->capPercent - $this->usedPercent) / (100 - $this->usedPercent));
+        return $this->usedPercent >= $this->capPercent
+            ? 0
+            : (int) floor(100 * ($this->capPercent - $this->usedPercent) / (100 - $this->usedPercent));
     }
 
     public function isSpent(): bool
@@ -52,13 +54,27 @@ final readonly class Budget
 
     public function reason(): Reason
     {
-        return Reason::of('Budget', $this->usedPercent === 0
-            ? sprintf('up to %d %% of its live growth may go this season; nothing has yet. Dead, diseased and damaged wood is free', $this->capPercent)
-            : sprintf('up to %d %% of its live growth may go this season and %d %% has: %d %% of what stands is left to go', $this->capPercent, $this->usedPercent, $this->leftPercent()), $this->source);
+        return Reason::of(
+            'Budget',
+            $this->usedPercent === 0
+                ? sprintf(
+                    'up to %d %% of its live growth may go this season; nothing has yet. Dead, diseased and damaged wood is free',
+                    $this->capPercent,
+                )
+                : sprintf(
+                    'up to %d %% of its live growth may go this season and %d %% has: %d %% of what stands is left to go',
+                    $this->capPercent, $this->usedPercent, $this->leftPercent(),
+                ),
+            $this->source,
+        );
     }
 
     public function working(): Working
     {
-        return Working::of('budget left', '(cap - used) / (100 - used)', sprintf('(%d - %d) / (100 - %d) %%', $this->capPercent, $this->usedPercent, $this->usedPercent), $this->leftPercent().' % of what stands now', $this->source);
+        return Working::of(
+            'budget left', '(cap - used) / (100 - used)',
+            sprintf('(%d - %d) / (100 - %d) %%', $this->capPercent, $this->usedPercent, $this->usedPercent),
+            $this->leftPercent().' % of what stands now', $this->source,
+        );
     }
 }

@@ -38,15 +38,35 @@ final readonly class BudsWithLosses implements AmountRule
         $plant = $case->plant;
         $dead = $plant->budMortalityPercent;
         if ($dead === null || $dead === 0) {
-            return Amounts::of([Amount::exactly($this->what, 'nodes', $this->wanted)], Reason::of(ucfirst($this->what), sprintf(
-                '%d nodes, the base node counted; count only live buds, and leave one more for each that is dead', $this->wanted,
-            ), $this->source));
+            return Amounts::of(
+                [Amount::exactly($this->what, 'nodes', $this->wanted)],
+                Reason::of(
+                    ucfirst($this->what),
+                    sprintf(
+                        '%d nodes, the base node counted; count only live buds, and leave one more for each that is dead',
+                        $this->wanted,
+                    ),
+                    $this->source,
+                ),
+            );
         }
         $leave = self::leave($this->wanted, $dead);
 
-        return Amounts::of([Amount::exactly($this->what, 'nodes', $leave)], Reason::of(ucfirst($this->what), sprintf(
-            '%d live ones are wanted and %d %% of the buds are dead: leave %d%s', $this->wanted, $dead, $leave,
-            $dead > self::TOO_DEAD ? '; so much is dead that another cane is the better choice' : '',
-        ), $this->source))->with(Working::of($this->what, 'wanted / (1 - share of dead buds), rounded', sprintf('%d / (1 - %.2f)', $this->wanted, $dead / 100), "$leave nodes", $this->source));
+        return Amounts::of(
+            [Amount::exactly($this->what, 'nodes', $leave)],
+            Reason::of(
+                ucfirst($this->what),
+                sprintf(
+                    '%d live ones are wanted and %d %% of the buds are dead: leave %d%s', $this->wanted, $dead,
+                    $leave, $dead > self::TOO_DEAD ? '; so much is dead that another cane is the better choice' : '',
+                ),
+                $this->source,
+            ),
+        )->with(
+            Working::of(
+                $this->what, 'wanted / (1 - share of dead buds), rounded',
+                sprintf('%d / (1 - %.2f)', $this->wanted, $dead / 100), "$leave nodes", $this->source,
+            ),
+        );
     }
 }

@@ -53,26 +53,44 @@ final readonly class FloweringHeight implements AmountRule
         $wanted = $plant->floweringHeightMm;
         $cut = $wanted === null ? max($floor, $kind->usualCutMm ?? $floor) : max($floor, $wanted - $growth);
         $say = static fn (int $mm): string => Length::ofMm($mm)->metric();
-        $reasons = [$wanted === null
-            ? Reason::of('Cut to a flowering height', sprintf(
-                'no flowering height is asked for, so it is cut at the usual %s; after %s of growth it flowers at about %s',
-                $say($cut), self::range($least, $most), $say($cut + $growth),
-            ), $this->source)
-            : Reason::of('Cut to a flowering height', sprintf(
-                'flowers wanted at %s, and it grows about %s before it flowers: %s - %s = %s',
-                $say($wanted), self::range($least, $most), $say($wanted), $say($growth), self::signed($wanted - $growth),
-            ), $this->source)];
+        $reasons = [
+            $wanted === null
+                ? Reason::of(
+                    'Cut to a flowering height',
+                    sprintf(
+                        'no flowering height is asked for, so it is cut at the usual %s; after %s of growth it flowers at about %s',
+                        $say($cut), self::range($least, $most), $say($cut + $growth),
+                    ),
+                    $this->source,
+                )
+                : Reason::of(
+                    'Cut to a flowering height',
+                    sprintf(
+                        'flowers wanted at %s, and it grows about %s before it flowers: %s - %s = %s', $say($wanted),
+                        self::range($least, $most), $say($wanted), $say($growth), self::signed($wanted - $growth),
+                    ),
+                    $this->source,
+                ),
+        ];
         if ($wanted !== null && $wanted - $growth < $floor) {
-            $reasons[] = Reason::of('The wish cannot be met', sprintf(
-                'a cut at %s is below its lowest framework of %s; cut at %s it flowers at about %s, the nearest possible',
-                self::signed($wanted - $growth), $say($floor), $say($floor), $say($floor + $growth),
-            ), $this->source);
+            $reasons[] = Reason::of(
+                'The wish cannot be met',
+                sprintf(
+                    'a cut at %s is below its lowest framework of %s; cut at %s it flowers at about %s, the nearest possible',
+                    self::signed($wanted - $growth), $say($floor), $say($floor), $say($floor + $growth),
+                ),
+                $this->source,
+            );
         }
         if ($plant->growthSeenMm !== []) {
-            $reasons[] = Reason::commonPractice('Growth learned', sprintf(
-                'the kind grows %s before it flowers, this plant grew %s; the kind counts as %d seasons: %s',
-                $say($middle), implode(', ', array_map($say, $plant->growthSeenMm)), self::WEIGHT_OF_KIND, $say($growth),
-            ));
+            $reasons[] = Reason::commonPractice(
+                'Growth learned',
+                sprintf(
+                    'the kind grows %s before it flowers, this plant grew %s; the kind counts as %d seasons: %s',
+                    $say($middle), implode(', ', array_map($say, $plant->growthSeenMm)), self::WEIGHT_OF_KIND,
+                    $say($growth),
+                ),
+            );
         }
         if ($plant->heightMm !== null && $plant->heightMm < $cut) {
             $reasons[] = Reason::commonPractice('Shorter than the cut', sprintf(
@@ -82,14 +100,38 @@ final readonly class FloweringHeight implements AmountRule
         $lowest = $wanted === null ? $cut : max($floor, $wanted - $most);
         $highest = $wanted === null ? $cut : max($floor, $wanted - $least);
 
-        return Amounts::of([
-            Amount::of(self::CUT, 'mm', $lowest, $cut, $highest),
-            Amount::of(self::FLOWERS, 'mm', $cut + $least, $cut + $growth, $cut + $most),
-        ], ...$reasons)->with(
-            ...($plant->growthSeenMm === [] ? [] : [Working::of('growth before flowering', '(2 x kind + sum of seasons seen) / (2 + seasons seen)', sprintf('(2 x %d + %s) / (2 + %d) mm', $middle, implode(' + ', $plant->growthSeenMm), count($plant->growthSeenMm)), $say($growth), 'common practice')]),
-            ...[Working::of(self::CUT, 'wanted flowering height - growth before flowering, never under the lowest framework', $wanted === null
-                ? sprintf('nothing is asked for: the usual cut; framework %d mm', $floor)
-                : sprintf('%d - %d mm; framework %d mm', $wanted, $growth, $floor), $say($cut), $this->source)],
+        return Amounts::of(
+            [
+                Amount::of(self::CUT, 'mm', $lowest, $cut, $highest),
+                Amount::of(self::FLOWERS, 'mm', $cut + $least, $cut + $growth, $cut + $most),
+            ],
+            ...$reasons,
+        )->with(
+            ...$plant->growthSeenMm === []
+                ? []
+                : [
+                    Working::of(
+                        'growth before flowering',
+                        '(2 x kind + sum of seasons seen) / (2 + seasons seen)',
+                        sprintf(
+                            '(2 x %d + %s) / (2 + %d) mm', $middle, implode(' + ', $plant->growthSeenMm),
+                            count($plant->growthSeenMm),
+                        ),
+                        $say($growth),
+                        'common practice',
+                    ),
+                ],
+            ...[
+                Working::of(
+                    self::CUT,
+                    'wanted flowering height - growth before flowering, never under the lowest framework',
+                    $wanted === null
+                        ? sprintf('nothing is asked for: the usual cut; framework %d mm', $floor)
+                        : sprintf('%d - %d mm; framework %d mm', $wanted, $growth, $floor),
+                    $say($cut),
+                    $this->source,
+                ),
+            ],
         );
     }
 

@@ -22,7 +22,10 @@ final readonly class Given implements AmountRule
     public static function fromEntry(Entry $entry, string $source): self
     {
         return new self(
-            Amount::of($entry->string('what'), $entry->string('unit'), $entry->whole('min'), $entry->whole('target'), $entry->whole('max')),
+            Amount::of(
+                $entry->string('what'), $entry->string('unit'), $entry->whole('min'), $entry->whole('target'),
+                $entry->whole('max'),
+            ),
             $entry->string('because', ''),
             $source,
         );
@@ -33,17 +36,26 @@ final readonly class Given implements AmountRule
         $because = $this->because === '' ? '' : ': '.$this->because;
         $left = $case->budget->leftPercent();
         if (! $this->isOfLiveGrowth() || $this->amount->max <= $left) {
-            return Amounts::of([$this->amount], Reason::of(ucfirst($this->amount->what), $this->amount->inWords().$because, $this->source));
+            return Amounts::of(
+                [$this->amount],
+                Reason::of(ucfirst($this->amount->what), $this->amount->inWords().$because, $this->source),
+            );
         }
         $within = Amount::of($this->amount->what, '%', min($this->amount->min, $left), $this->amount->target, $left);
 
-        return Amounts::of([$within], Reason::of(
-            ucfirst($this->amount->what),
-            $left === 0
-                ? 'none: what may go this season has gone'
-                : sprintf('%s as a rule%s; %d %% has gone this season, so no more than %d %% of what stands', $this->amount->inWords(), $because, $case->budget->usedPercent, $left),
-            $this->source,
-        ));
+        return Amounts::of(
+            [$within],
+            Reason::of(
+                ucfirst($this->amount->what),
+                $left === 0
+                    ? 'none: what may go this season has gone'
+                    : sprintf(
+                        '%s as a rule%s; %d %% has gone this season, so no more than %d %% of what stands',
+                        $this->amount->inWords(), $because, $case->budget->usedPercent, $left,
+                    ),
+                $this->source,
+            ),
+        );
     }
 
     /** What comes off of live growth draws on the season's budget. */

@@ -24,7 +24,13 @@ final readonly class OneOffRenovation implements AmountRule
         $plant = $case->plant;
         $price = 'once only, and this year\'s crop is the price: next year\'s shoots carry the one after';
         if ($plant->stems === null) {
-            return Amounts::of([Amount::of(Thirds::SHARE, '%', 50, 67, 67)], Reason::of('Two thirds at once', "an old, congested bush loses two thirds of its stems, the oldest: $price", $this->source));
+            return Amounts::of(
+                [Amount::of(Thirds::SHARE, '%', 50, 67, 67)],
+                Reason::of(
+                    'Two thirds at once', "an old, congested bush loses two thirds of its stems, the oldest: $price",
+                    $this->source,
+                ),
+            );
         }
         $all = $plant->stems->all();
         $out = min($plant->stems->old, intdiv(2 * $all, 3), $case->mayGo($all));

@@ -45,10 +45,22 @@ final readonly class ReduceHeight implements AmountRule
         $after = (int) round($plant->heightMm * (100 - $this->percent) / 100);
         $play = intdiv($plant->heightMm, 20);
 
-        return Amounts::of([Amount::of(self::AFTER, 'mm', $after - $play, $after, $after + $play)], Reason::of(
-            'Reduce by a share',
-            sprintf('%s tall less %d %% leaves %s', Length::ofMm($plant->heightMm)->metric(), $this->percent, Length::ofMm($after)->metric()),
-            $this->source,
-        ))->with(Working::of(self::AFTER, 'height x (100 - share) / 100', sprintf('%d x (100 - %d) / 100 mm', $plant->heightMm, $this->percent), Length::ofMm($after)->metric(), $this->source));
+        return Amounts::of(
+            [Amount::of(self::AFTER, 'mm', $after - $play, $after, $after + $play)],
+            Reason::of(
+                'Reduce by a share',
+                sprintf(
+                    '%s tall less %d %% leaves %s', Length::ofMm($plant->heightMm)->metric(), $this->percent,
+                    Length::ofMm($after)->metric(),
+                ),
+                $this->source,
+            ),
+        )->with(
+            Working::of(
+                self::AFTER, 'height x (100 - share) / 100',
+                sprintf('%d x (100 - %d) / 100 mm', $plant->heightMm, $this->percent), Length::ofMm($after)->metric(),
+                $this->source,
+            ),
+        );
     }
 }

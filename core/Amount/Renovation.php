@@ -44,8 +44,13 @@ final readonly class Renovation implements AmountRule
         $later = self::plan($old - $now, max(1, $left - 1));
         $says = match (true) {
             $old === $now => 'and no old one is left',
-            $left === 1 => sprintf('the other %d next year: no more than %d %% goes in a season', $old - $now, $case->budget->capPercent),
-            default => 'then '.implode(' and ', array_map(strval(...), $later)).' in the coming '.(count($later) === 1 ? 'year' : 'years'),
+            $left === 1 => sprintf(
+                'the other %d next year: no more than %d %% goes in a season', $old - $now, $case->budget->capPercent,
+            ),
+            default => 'then '.
+                implode(' and ', array_map(strval(...), $later)).
+                ' in the coming '.
+                (count($later) === 1 ? 'year' : 'years'),
         };
 
         return Amounts::of([

@@ -24,7 +24,10 @@ final readonly class StemsToKeep implements AmountRule
     {
         $unit = $entry->string('unit', 'stems');
 
-        return new self(Amount::of($unit.' to keep', $unit, $entry->whole('min'), $entry->whole('target'), $entry->whole('max')), $entry->bool('old_go', false), $source);
+        return new self(
+            Amount::of($unit.' to keep', $unit, $entry->whole('min'), $entry->whole('target'), $entry->whole('max')),
+            $entry->bool('old_go', false), $source,
+        );
     }
 
     /** The number itself: fewest, wanted and most. */
@@ -50,23 +53,54 @@ final readonly class StemsToKeep implements AmountRule
         $over = static fn (int $wanted): int => $go + max(0, $of - $wanted);
         // Fruited canes die in any case; live stems keep to what may go this season.
         $may = $this->oldGo ? $all : $case->mayGo($all);
-        $out = Amount::of($keep->unit.' to take out', $keep->unit, min($may, $over($keep->max)), $over($keep->target), min($may, $over($keep->min)));
+        $out = Amount::of(
+            $keep->unit.' to take out', $keep->unit, min($may, $over($keep->max)), $over($keep->target),
+            min($may, $over($keep->min)),
+        );
         if ($this->oldGo) {
-            return Amounts::of([$keep, $out], Reason::of(
-                ucfirst($keep->what),
-                sprintf('all %d that have fruited go, and of the %d new ones those above %s', $go, $of, $keep->inWords()),
-                $this->source,
-            ))->with(Working::of($keep->unit.' to take out', 'fruited + (new - wanted, none below nothing)', "$go + ($of - $keep->target)", (string) $out->target, $this->source));
+            return Amounts::of(
+                [$keep, $out],
+                Reason::of(
+                    ucfirst($keep->what),
+                    sprintf(
+                        'all %d that have fruited go, and of the %d new ones those above %s', $go, $of,
+                        $keep->inWords(),
+                    ),
+                    $this->source,
+                ),
+            )->with(
+                Working::of(
+                    $keep->unit.' to take out', 'fruited + (new - wanted, none below nothing)',
+                    "$go + ($of - $keep->target)", (string) $out->target, $this->source,
+                ),
+            );
         }
 
-        return Amounts::of([$keep, $out], Reason::of(
-            ucfirst($keep->what),
-            $all <= $keep->max
-                ? sprintf('it has %d; %s are wanted, so none must go for number alone', $all, $keep->inWords())
-                : sprintf('it has %d; keeping %s takes out %d', $all, $keep->targetInWords(), $over($keep->target)).($out->target < $over($keep->target)
-                    ? sprintf(': %d now and the others over the coming years, since no more than %d %% may go in a season', $out->target, $case->budget->capPercent)
-                    : ''),
-            $this->source,
-        ))->with(Working::of($keep->unit.' to take out', 'all - wanted, none below nothing, at most what may go', "$all - $keep->target, at most $may", (string) $out->target, $this->source));
+        return Amounts::of(
+            [$keep, $out],
+            Reason::of(
+                ucfirst($keep->what),
+                $all <= $keep->max
+                    ? sprintf('it has %d; %s are wanted, so none must go for number alone', $all, $keep->inWords())
+                    : sprintf(
+                        'it has %d; keeping %s takes out %d',
+                        $all,
+                        $keep->targetInWords(),
+                        $over($keep->target),
+                    ).
+                        ($out->target < $over($keep->target)
+                        ? sprintf(
+                            ': %d now and the others over the coming years, since no more than %d %% may go in a season',
+                            $out->target, $case->budget->capPercent,
+                        )
+                        : ''),
+                $this->source,
+            ),
+        )->with(
+            Working::of(
+                $keep->unit.' to take out', 'all - wanted, none below nothing, at most what may go',
+                "$all - $keep->target, at most $may", (string) $out->target, $this->source,
+            ),
+        );
     }
 }

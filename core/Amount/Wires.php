@@ -25,7 +25,9 @@ final readonly class Wires implements AmountRule
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self
     {
-        return new self($entry->int('first_mm') ?? $entry->whole('spacing_mm', 1), $entry->whole('spacing_mm', 1), $source);
+        return new self(
+            $entry->int('first_mm') ?? $entry->whole('spacing_mm', 1), $entry->whole('spacing_mm', 1), $source,
+        );
     }
 
     public function for(AmountCase $case): Amounts
@@ -34,11 +36,25 @@ final readonly class Wires implements AmountRule
         $height = $plant->heightMm ?? $kind->typicalHeightMm;
         $count = $height < $this->firstMm ? 1 : Positions::along($height - $this->firstMm, $this->spacingMm);
 
-        return Amounts::of([
-            Amount::exactly('first wire', 'mm', $this->firstMm),
-            Amount::exactly('wires apart', 'mm', $this->spacingMm),
-            Amount::exactly(self::WIRES, 'wires', $count),
-        ], Reason::of('Wires', sprintf('the first at %s, the others %s apart: %d for %s', Length::ofMm($this->firstMm)->metric(), Length::ofMm($this->spacingMm)->metric(), $count, Length::ofMm($height)->metric()), $this->source))
-            ->with(Working::of(self::WIRES, 'floor((height - first) / spacing) + 1', sprintf('floor((%d - %d) / %d) + 1 mm', $height, $this->firstMm, $this->spacingMm), (string) $count, $this->source));
+        return Amounts::of(
+            [
+                Amount::exactly('first wire', 'mm', $this->firstMm),
+                Amount::exactly('wires apart', 'mm', $this->spacingMm), Amount::exactly(self::WIRES, 'wires', $count),
+            ],
+            Reason::of(
+                'Wires',
+                sprintf(
+                    'the first at %s, the others %s apart: %d for %s', Length::ofMm($this->firstMm)->metric(),
+                    Length::ofMm($this->spacingMm)->metric(), $count, Length::ofMm($height)->metric(),
+                ),
+                $this->source,
+            ),
+        )->with(
+            Working::of(
+                self::WIRES, 'floor((height - first) / spacing) + 1',
+                sprintf('floor((%d - %d) / %d) + 1 mm', $height, $this->firstMm, $this->spacingMm), (string) $count,
+                $this->source,
+            ),
+        );
     }
 }

@@ -18,14 +18,27 @@ final readonly class YearsBudget
      * @return list<array{season: int, used: ?int, cap: int, planned: ?int}> per cent of live growth; used is null where
      *                                                                      the record says nothing, planned counts old stems
      */
-    public static function of(Plant $plant, int $season, int $capPercent, string $source, string $recipe = Renovation::RECIPE, array $restoring = []): array
-    {
-        $plan = $plant->stems !== null && $plant->stems->old > 0 && $plant->aims($season, $restoring) === 'renewal'
-            ? Renovation::plan($plant->stems->old, max(1, Renovation::YEARS - Renovation::year($plant, $season, $recipe) + 1))
-            : [];
+    public static function of(
+        Plant $plant,
+        int $season,
+        int $capPercent,
+        string $source,
+        string $recipe = Renovation::RECIPE,
+        array $restoring = [],
+    ): array {
+        $plan =
+            $plant->stems !== null && $plant->stems->old > 0 && $plant->aims($season, $restoring) === 'renewal'
+                ? Renovation::plan(
+                    $plant->stems->old,
+                    max(1, Renovation::YEARS - Renovation::year($plant, $season, $recipe) + 1),
+                )
+                : [];
         $years = [];
         for ($each = $season - self::BACK; $each <= $season + self::AHEAD; $each++) {
-            $told = array_filter($plant->history, static fn ($work): bool => $work->season === $each && $work->removedPercent !== null);
+            $told = array_filter(
+                $plant->history,
+                static fn ($work): bool => $work->season === $each && $work->removedPercent !== null,
+            );
             $years[] = [
                 'season' => $each,
                 'used' => $told === [] ? null : Budget::of($capPercent, $source, $plant->history, $each)->usedPercent,

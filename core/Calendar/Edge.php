@@ -51,7 +51,8 @@ final readonly class Edge
     {
         $chosen = null;
         foreach ($this->compiled as [$anchor, $days]) {
-            $number = ($numbers[$anchor] ?? throw new Fault('this kind has no '.Anchor::from($anchor)->inWords())) + $days;
+            $number =
+                ($numbers[$anchor] ?? throw new Fault('this kind has no '.Anchor::from($anchor)->inWords())) + $days;
             if ($chosen === null || ($this->latest ? $number > $chosen : $number < $chosen)) {
                 $chosen = $number;
             }

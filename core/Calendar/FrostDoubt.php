@@ -51,8 +51,8 @@ final readonly class FrostDoubt
     {
         $hemisphere = Hemisphere::at($latitude);
 
-        return self::inSpring($hemisphere, $last->in(self::YEAR)) &&
-            ! self::inSpring($hemisphere, $first->in(self::YEAR)->minus($late));
+        return self::inSpring($hemisphere, $last->in(self::YEAR))
+            && ! self::inSpring($hemisphere, $first->in(self::YEAR)->minus($late));
     }
 
     /** True in the half year from midwinter to midsummer. */
@@ -60,8 +60,8 @@ final readonly class FrostDoubt
     {
         foreach ([self::YEAR - 1, self::YEAR, self::YEAR + 1] as $season) {
             if (
-                ! $day->isBefore($hemisphere->midwinterOf($season)) &&
-                ! $day->isAfter($hemisphere->midsummerOf($season))
+                ! $day->isBefore($hemisphere->midwinterOf($season))
+                && ! $day->isAfter($hemisphere->midsummerOf($season))
             ) {
                 return true;
             }

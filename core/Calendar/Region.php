@@ -38,11 +38,17 @@ enum Region: string
     /** By latitude and longitude in degrees, in rough boxes: shown to whoever keeps the garden, and correctable. */
     public static function guess(float $latitude, float $longitude): self
     {
-        $within = static fn (float $south, float $north, float $west, float $east): bool => $latitude >= $south && $latitude <= $north && $longitude >= $west && $longitude <= $east;
+        $within = static fn (float $south, float $north, float $west, float $east): bool => $latitude >= $south
+            && $latitude <= $north
+            && $longitude >= $west
+            && $longitude <= $east;
 
         return match (true) {
             // The coast draws back to the east as it goes north: Brittany, the Low Countries, Jutland, Norway.
-            $within(36, 43, -11, -6), $within(43, 50, -11, 2), $within(50, 54, -11, 7), $within(54, 71, -25, 10.5) => self::EuropeMaritime,
+            $within(36, 43, -11, -6),
+            $within(43, 50, -11, 2),
+            $within(50, 54, -11, 7),
+            $within(54, 71, -25, 10.5) => self::EuropeMaritime,
             $within(34, 72, -25, 45) => self::EuropeInland,
             $within(41, 50, -97.5, -82) => self::UpperMidwest,
             $within(24, 60, -104, -50) => self::NorthAmericaEast,

@@ -50,7 +50,10 @@ final readonly class Site
             throw new Fault('only a warm site may go without frost dates');
         }
 
-        return new self($latitude, $longitude, $elevationM, $lastFrost, $firstFrost, $winter, $region ?? Region::guess($latitude, $longitude));
+        return new self(
+            $latitude, $longitude, $elevationM, $lastFrost, $firstFrost, $winter,
+            $region ?? Region::guess($latitude, $longitude),
+        );
     }
 
     /** The way over the earth's surface, as on a ball of 6371 km radius (haversine formula). */

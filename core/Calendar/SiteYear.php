@@ -66,7 +66,8 @@ final readonly class SiteYear implements Anchors
     /** The season before. */
     public function before(): self
     {
-        return $this->before ?? $this->known['before'] ??= self::with($this->site, $this->season - 1, SeasonSeen::average(), null);
+        return $this->before ??
+            $this->known['before'] ??= self::with($this->site, $this->season - 1, SeasonSeen::average(), null);
     }
 
     /** The season after, of which nothing is seen yet. */
@@ -99,8 +100,12 @@ final readonly class SiteYear implements Anchors
     private static function with(Site $site, int $season, SeasonSeen $seen, ?self $before): self
     {
         $midwinter = $site->hemisphere()->midwinterOf($season);
-        $lastFrost = ($site->lastFrost?->nearest($midwinter->plus(120)) ?? $midwinter->plus(self::FROSTLESS_SPRING))->plus($seen->spring->days);
-        $firstFrost = ($site->firstFrost?->nearest($midwinter->plus(310)) ?? $midwinter->plus(self::FROSTLESS_AUTUMN))->plus($seen->autumn->days);
+        $lastFrost = (
+            $site->lastFrost?->nearest($midwinter->plus(120)) ?? $midwinter->plus(self::FROSTLESS_SPRING)
+        )->plus($seen->spring->days);
+        $firstFrost = (
+            $site->firstFrost?->nearest($midwinter->plus(310)) ?? $midwinter->plus(self::FROSTLESS_AUTUMN)
+        )->plus($seen->autumn->days);
 
         return new self($site, $season, $seen, [
             Anchor::Midwinter->value => $midwinter->number,

@@ -32,7 +32,9 @@ final readonly class SiteYears
 
     public function season(int $season): SiteYear
     {
-        return $this->known[$season] ??= SiteYear::of($this->site, $season, $this->seen[$season] ?? null, $this->seen[$season - 1] ?? null);
+        return $this->known[$season] ??= SiteYear::of(
+            $this->site, $season, $this->seen[$season] ?? null, $this->seen[$season - 1] ?? null,
+        );
     }
 
     /**

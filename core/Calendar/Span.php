@@ -39,6 +39,8 @@ final readonly class Span
     /** The part of another stretch that lies in this one. */
     public function clip(Day $from, Day $to): ?self
     {
-        return $this->touches($from, $to) ? new self(Day::latest($from, $this->from), Day::earliest($to, $this->to)) : null;
+        return $this->touches($from, $to)
+            ? new self(Day::latest($from, $this->from), Day::earliest($to, $this->to))
+            : null;
     }
 }

@@ -38,7 +38,10 @@ final readonly class Bowl
         foreach ($judged->kept as $kept) {
             $next[$kept->stem->ref] = $kept;
         }
-        $spokes = array_map(static fn (Stem $stem): Spoke => self::spoke($stem, $crown, $survey, $judged, $next[$stem->ref] ?? null), $survey->stems);
+        $spokes = array_map(
+            static fn (Stem $stem): Spoke => self::spoke($stem, $crown, $survey, $judged, $next[$stem->ref] ?? null),
+            $survey->stems,
+        );
         $out = [1.0];
         foreach ($spokes as $spoke) {
             $out[] = hypot($spoke->x2, $spoke->y2);
@@ -74,17 +77,28 @@ final readonly class Bowl
             default => 'old',
         };
 
-        return new Spoke($stem->ref, $kind, $base->x, -$base->y, $tip->x, -$tip->y, (float) $stem->baseMm, $age, $cut?->order, sprintf(
-            '%s, %d mm thick, %s%s: %s', $stem->ref, $stem->baseMm,
-            $stem->ageYears === null ? 'age unknown' : $stem->ageYears.($stem->ageYears === 1 ? ' year' : ' years'),
-            $stem->faults === [] ? '' : ', '.implode(', ', array_map(static fn (StemFault $fault): string => $fault->inWords(), $stem->faults)),
-            match (true) {
-                $cut !== null => sprintf('cut %d, %s', $cut->order, lcfirst($cut->rule)),
-                $kind === 'gone' => 'already out',
-                $kind === 'next' => 'stays, goes next year',
-                default => 'stays',
-            },
-        ));
+        return new Spoke(
+            $stem->ref, $kind, $base->x, -$base->y, $tip->x, -$tip->y, (float) $stem->baseMm, $age, $cut?->order,
+            sprintf(
+                '%s, %d mm thick, %s%s: %s', $stem->ref, $stem->baseMm,
+                $stem->ageYears === null
+                    ? 'age unknown'
+                    : $stem->ageYears.($stem->ageYears === 1 ? ' year' : ' years'),
+                $stem->faults === []
+                    ? ''
+                    : ', '.
+                        implode(
+                            ', ',
+                            array_map(static fn (StemFault $fault): string => $fault->inWords(), $stem->faults),
+                        ),
+                match (true) {
+                    $cut !== null => sprintf('cut %d, %s', $cut->order, lcfirst($cut->rule)),
+                    $kind === 'gone' => 'already out',
+                    $kind === 'next' => 'stays, goes next year',
+                    default => 'stays',
+                },
+            ),
+        );
     }
 
     /** A round length of about a third of the reach. */
@@ -101,7 +115,10 @@ final readonly class Bowl
 
     private static function inWords(Judgement $judged): string
     {
-        return sprintf('%d %s, %d %s; the middle is %d %% open and will be %d %%',
-            count($judged->kept), count($judged->kept) === 1 ? 'stem stays' : 'stems stay', count($judged->cuts), count($judged->cuts) === 1 ? 'goes' : 'go', $judged->opennessBefore, $judged->opennessAfter);
+        return sprintf(
+            '%d %s, %d %s; the middle is %d %% open and will be %d %%', count($judged->kept),
+            count($judged->kept) === 1 ? 'stem stays' : 'stems stay', count($judged->cuts),
+            count($judged->cuts) === 1 ? 'goes' : 'go', $judged->opennessBefore, $judged->opennessAfter,
+        );
     }
 }

@@ -50,7 +50,12 @@ final readonly class Elevation
         $cut = $cutMm ?? $task->amount(FloweringHeight::CUT)->target ?? $task->amount(ReduceHeight::AFTER)?->target;
         $cut = $cut !== null && $cut < $height ? $cut : null;
         $flowers = $task->amount(FloweringHeight::FLOWERS);
-        $flowersAt = $flowers === null ? null : ($cutMm === null ? $flowers->target : $flowers->target - ($task->amount(FloweringHeight::CUT)->target ?? $cutMm) + $cutMm);
+        $flowersAt =
+            $flowers === null
+                ? null
+                : ($cutMm === null
+                    ? $flowers->target
+                    : $flowers->target - ($task->amount(FloweringHeight::CUT)->target ?? $cutMm) + $cutMm);
         $from = $clear ?? ($kind->habit === 'tree' ? intdiv($height, 5) : 0);
         $stems = self::stems($plant, $task, $height, $spread, $cut, $clear);
         $top = max($height, $flowersAt ?? 0);
@@ -83,7 +88,10 @@ final readonly class Elevation
             $angle = M_PI * $step / 16;
 
             // Fuller at the shoulder than a half circle: plants are.
-            return ['x' => -$half * (cos($angle) <=> 0) * abs(cos($angle)) ** 0.8, 'y' => $from + ($top - $from) * sin($angle) ** 0.6];
+            return [
+                'x' => -$half * (cos($angle) <=> 0) * abs(cos($angle)) ** 0.8,
+                'y' => $from + ($top - $from) * sin($angle) ** 0.6,
+            ];
         }, range(0, 16));
     }
 
@@ -97,13 +105,19 @@ final readonly class Elevation
         $out = min($count - 1, $task->amount(Thirds::TAKE)->target ?? 0);
         // The oldest stand in the middle of a shrub: those are the ones that go.
         $middleFirst = range(0, $count - 1);
-        usort($middleFirst, static fn (int $a, int $b): int => [abs($a - ($count - 1) / 2), $a] <=> [abs($b - ($count - 1) / 2), $b]);
+        usort(
+            $middleFirst,
+            static fn (int $a, int $b): int => [abs($a - ($count - 1) / 2), $a] <=> [abs($b - ($count - 1) / 2), $b],
+        );
         $order = array_flip(array_slice($middleFirst, 0, $out));
         $stems = [];
         foreach (range(0, $count - 1) as $index) {
             $place = $index / ($count - 1) * 2 - 1;
             $reach = $height * (0.94 - 0.22 * $place ** 2);
-            $stems[] = self::stem($place * $spread * 0.06, $place * $spread * 0.42, $reach, isset($order[$index]) ? $order[$index] + 1 : null, $cut);
+            $stems[] = self::stem(
+                $place * $spread * 0.06, $place * $spread * 0.42, $reach,
+                isset($order[$index]) ? $order[$index] + 1 : null, $cut,
+            );
         }
 
         return $stems;
@@ -116,11 +130,24 @@ final readonly class Elevation
      */
     private static function stem(float $from, float $to, float $reach, ?int $order, ?int $cut): array
     {
-        $kept = $order !== null || ($cut !== null && $cut < $reach) ? ($order === null ? (float) $cut : $reach) / $reach : 1.0;
+        $kept =
+            $order !== null || ($cut !== null && $cut < $reach)
+                ? ($order === null ? (float) $cut : $reach) / $reach
+                : 1.0;
         $seal = 0.35 + 0.17 * (($order ?? 0) % 4);
 
-        return ['x1' => $from, 'y1' => 0.0, 'x2' => $to, 'y2' => $reach, 'keepX' => $from + ($to - $from) * $kept, 'keepY' => $reach * $kept,
-            'sealX' => $from + ($to - $from) * $seal, 'sealY' => $reach * $seal, 'kind' => $order === null ? 'keep' : 'cut', 'order' => $order];
+        return [
+            'x1' => $from,
+            'y1' => 0.0,
+            'x2' => $to,
+            'y2' => $reach,
+            'keepX' => $from + ($to - $from) * $kept,
+            'keepY' => $reach * $kept,
+            'sealX' => $from + ($to - $from) * $seal,
+            'sealY' => $reach * $seal,
+            'kind' => $order === null ? 'keep' : 'cut',
+            'order' => $order,
+        ];
     }
 
     /**
@@ -136,7 +163,11 @@ final readonly class Elevation
             } elseif ($cut !== null && $cut < $stem['y2']) {
                 $share = $cut / $stem['y2'];
                 // Opposite buds are cut straight across, others sloping away from the bud.
-                $ticks[] = ['x' => $stem['x1'] + ($stem['x2'] - $stem['x1']) * $share, 'y' => (float) $cut, 'angle' => $kind->has('opposite-buds') ? 0.0 : ($stem['x2'] < 0 ? -35.0 : 35.0)];
+                $ticks[] = [
+                    'x' => $stem['x1'] + ($stem['x2'] - $stem['x1']) * $share,
+                    'y' => (float) $cut,
+                    'angle' => $kind->has('opposite-buds') ? 0.0 : ($stem['x2'] < 0 ? -35.0 : 35.0),
+                ];
             }
         }
 
@@ -155,12 +186,21 @@ final readonly class Elevation
             }
         }
 
-        return array_map(static fn (int $y): array => ['y' => $y, 'says' => $y === 0 ? '0' : Length::ofMm($y)->metric()], range(0, intdiv($top, $step) * $step, $step));
+        return array_map(
+            static fn (int $y): array => ['y' => $y, 'says' => $y === 0 ? '0' : Length::ofMm($y)->metric()],
+            range(0, intdiv($top, $step) * $step, $step),
+        );
     }
 
     /** @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float, kind: string, order: ?int}>  $stems */
-    private static function inWords(int $height, int $spread, ?int $cut, ?int $flowers, ?int $clear, array $stems): string
-    {
+    private static function inWords(
+        int $height,
+        int $spread,
+        ?int $cut,
+        ?int $flowers,
+        ?int $clear,
+        array $stems,
+    ): string {
         $say = static fn (int $mm): string => Length::ofMm($mm)->metric();
         $going = count(array_filter($stems, static fn (array $stem): bool => $stem['kind'] === 'cut'));
 

@@ -67,9 +67,16 @@ final readonly class Ring
     /** @return list<Sector> */
     private static function closures(PlantYear $year, float $outer): array
     {
-        return array_map(static fn (Closure $closure): Sector => self::sector('closed', $closure->from, $closure->to, $outer, self::LANE, sprintf(
-            '%s %s to %s: %s', $closure->name, $closure->from->inWords(), $closure->to->inWords(), $closure->because,
-        )), $year->closed);
+        return array_map(
+            static fn (Closure $closure): Sector => self::sector(
+                'closed', $closure->from, $closure->to, $outer, self::LANE,
+                sprintf(
+                    '%s %s to %s: %s', $closure->name, $closure->from->inWords(), $closure->to->inWords(),
+                    $closure->because,
+                ),
+            ),
+            $year->closed,
+        );
     }
 
     /**
@@ -83,9 +90,12 @@ final readonly class Ring
         $sectors = [];
         foreach ($days as $run) {
             if ($run->state === DayState::Closed || $run->state === DayState::AtACost) {
-                $sectors[] = $run->state === DayState::Closed
-                    ? self::sector('closed', $run->from, $run->to, $outer, self::LANE, $run->inWords())
-                    : self::sector('cost', $run->from, $run->to, $outer - self::LANE / 3, self::LANE / 3, $run->inWords());
+                $sectors[] =
+                    $run->state === DayState::Closed
+                        ? self::sector('closed', $run->from, $run->to, $outer, self::LANE, $run->inWords())
+                        : self::sector(
+                            'cost', $run->from, $run->to, $outer - self::LANE / 3, self::LANE / 3, $run->inWords(),
+                        );
             }
         }
 
@@ -103,8 +113,12 @@ final readonly class Ring
     {
         $window = $due->task->window;
         $says = sprintf(
-            '%s: open %s to %s, best %s to %s%s', $due->task->name,
-            $window->opens->inWords(), $window->closes->inWords(), $window->bestFrom->inWords(), $window->bestTo->inWords(),
+            '%s: open %s to %s, best %s to %s%s',
+            $due->task->name,
+            $window->opens->inWords(),
+            $window->closes->inWords(),
+            $window->bestFrom->inWords(),
+            $window->bestTo->inWords(),
             $due->urgency === Urgency::Done ? ', done' : '',
         );
         if ($due->urgency === Urgency::Done) {

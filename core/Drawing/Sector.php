@@ -29,7 +29,20 @@ final readonly class Sector
 
         return sprintf(
             'M%.2f %.2fA%.2f %.2f 0 %d 1 %.2f %.2fL%.2f %.2fA%.2f %.2f 0 %d 0 %.2f %.2fZ',
-            $ax, $ay, $this->outer, $this->outer, $large, $bx, $by, $cx, $cy, $this->inner, $this->inner, $large, $dx, $dy,
+            $ax,
+            $ay,
+            $this->outer,
+            $this->outer,
+            $large,
+            $bx,
+            $by,
+            $cx,
+            $cy,
+            $this->inner,
+            $this->inner,
+            $large,
+            $dx,
+            $dy,
         );
     }
 

@@ -49,8 +49,10 @@ final readonly class Strip
         $said = [];
         foreach ($year->tasks as $due) {
             $window = $due->task->window;
-            $says = sprintf('%s: open %s to %s, best %s to %s', $due->task->name,
-                $window->opens->inWords(), $window->closes->inWords(), $window->bestFrom->inWords(), $window->bestTo->inWords());
+            $says = sprintf(
+                '%s: open %s to %s, best %s to %s', $due->task->name, $window->opens->inWords(),
+                $window->closes->inWords(), $window->bestFrom->inWords(), $window->bestTo->inWords(),
+            );
             $done = $due->urgency === Urgency::Done;
             $bars[] = $bar($done ? 'done' : 'open', $window->opens, $window->closes, $says);
             $bars[] = $done ? null : $bar('best', $window->bestFrom, $window->bestTo, $says);
@@ -83,8 +85,15 @@ final readonly class Strip
         }
         $weeks = [];
         $step = $span->days() <= self::DAYS_BY_DAY ? 1 : 7;
-        for ($day = $step === 1 ? $span->from : $span->from->plus((8 - $span->from->weekday()) % 7); ! $day->isAfter($span->to); $day = $day->plus($step)) {
-            $weeks[] = ['x' => $span->from->daysUntil($day) * $mmPerDay, 'name' => $day->dayOfMonth().' '.self::MONTHS[$day->month() - 1]];
+        for (
+            $day = $step === 1 ? $span->from : $span->from->plus((8 - $span->from->weekday()) % 7);
+            ! $day->isAfter($span->to);
+            $day = $day->plus($step)
+        ) {
+            $weeks[] = [
+                'x' => $span->from->daysUntil($day) * $mmPerDay,
+                'name' => $day->dayOfMonth().' '.self::MONTHS[$day->month() - 1],
+            ];
         }
 
         return $weeks;
@@ -96,7 +105,10 @@ final readonly class Strip
         $months = [];
         for ($day = $span->from; ! $day->isAfter($span->to); $day = $day->plus(1)) {
             if ($day->dayOfMonth() === 1) {
-                $months[] = ['x' => $span->from->daysUntil($day) * $mmPerDay, 'name' => self::MONTHS[$day->month() - 1]];
+                $months[] = [
+                    'x' => $span->from->daysUntil($day) * $mmPerDay,
+                    'name' => self::MONTHS[$day->month() - 1],
+                ];
             }
         }
 

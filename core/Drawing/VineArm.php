@@ -35,7 +35,9 @@ final readonly class VineArm
 
     public static function isFor(Task $task): bool
     {
-        return ($task->amount('buds per cane') ?? $task->amount('nodes per spur') ?? $task->amount('buds per new cane')) !== null;
+        return ($task->amount('buds per cane') ??
+            $task->amount('nodes per spur') ?? $task->amount('buds per new cane')) !==
+            null;
     }
 
     /**
@@ -54,17 +56,28 @@ final readonly class VineArm
                 // The spare leans away, so that each can be told.
                 $lean = $insurance ? 0.1 : 0.0;
                 $at = static fn (float $along): array => ['x' => $x + $lean * $along, 'y' => $along];
-                $canes[] = ['x1' => $x, 'y1' => 0.0, 'x2' => $x + $lean * $length, 'y2' => (float) $length, 'insurance' => $insurance,
-                    'nodes' => array_map(static fn (int $node): array => $at(self::NODE_EVERY * ($node - 0.6)), range(1, $roughNodes)),
+                $canes[] = [
+                    'x1' => $x,
+                    'y1' => 0.0,
+                    'x2' => $x + $lean * $length,
+                    'y2' => (float) $length,
+                    'insurance' => $insurance,
+                    'nodes' => array_map(
+                        static fn (int $node): array => $at(self::NODE_EVERY * ($node - 0.6)),
+                        range(1, $roughNodes),
+                    ),
                     'rough' => $at(self::NODE_EVERY * ($roughNodes - 0.35)),
                     // The base node counts as the first.
                     'final' => $insurance ? null : $at(self::NODE_EVERY * ($finalNodes - 0.35))];
             }
         }
 
-        return new self(self::LENGTH + 2 * self::SPACING, $length + 120, $canes, $roughNodes, $finalNodes, sprintf(
-            'an arm with a place every %d cm: at each a cane and a spare; the rough pass leaves %d nodes on both, the final one %d on the better, the base node counted, and takes the spare out',
-            intdiv(self::SPACING, 10), $roughNodes, $finalNodes,
-        ));
+        return new self(
+            self::LENGTH + 2 * self::SPACING, $length + 120, $canes, $roughNodes, $finalNodes,
+            sprintf(
+                'an arm with a place every %d cm: at each a cane and a spare; the rough pass leaves %d nodes on both, the final one %d on the better, the base node counted, and takes the spare out',
+                intdiv(self::SPACING, 10), $roughNodes, $finalNodes,
+            ),
+        );
     }
 }

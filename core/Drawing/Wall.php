@@ -57,7 +57,10 @@ final readonly class Wall
         $apart = $task->amount('wires apart')->target ?? self::WIRES_APART;
         $first = $task->amount('first wire')->target ?? $apart;
         $count = $task->amount(Wires::WIRES)->target ?? Positions::along(max(0, $height - $apart), $apart);
-        $wires = array_map(static fn (int $index): float => (float) min($height, $first + $apart * $index), range(0, max(0, $count - 1)));
+        $wires = array_map(
+            static fn (int $index): float => (float) min($height, $first + $apart * $index),
+            range(0, max(0, $count - 1)),
+        );
         $keep = $task->amount('mains to keep') ?? $task->amount('canes to keep');
         $mains = match (true) {
             $plant->form === 'cordon' => self::cordon($width, $height),
@@ -65,20 +68,31 @@ final readonly class Wall
             $keep !== null => self::fan($keep->target, $width, $height),
             default => self::arms($wires, $width),
         };
-        $buds = ($task->amount('buds per lateral') ?? $task->amount('nodes per spur') ?? $task->amount('leaves per whip'))->target ?? 3;
+        $buds =
+            ($task->amount('buds per lateral') ?? $task->amount('nodes per spur') ?? $task->amount('leaves per whip'))
+                ->target ?? 3;
         $spacing = $task->amount('spacing of the laterals')->target ?? 150;
         $laterals = self::laterals($mains, $spacing, $buds);
         $ties = self::ties($mains, $figures->number(Figure::TieSpacing));
 
-        return new self($width, (int) round($height * 1.05), $wires, $mains, $laterals, $ties, sprintf(
-            '%d %s, %d %s, %d laterals about %d cm apart cut to %d %s each, %d ties', count($wires), count($wires) === 1 ? 'wire' : 'wires', count($mains), match (true) {
-                $plant->form === 'cordon' => 'stem aslant',
-                $plant->form === 'fan' => 'ribs',
-                $keep === null => 'arms and trunk',
-                default => 'mains',
-            },
-            count($laterals), intdiv($spacing, 10), $buds, $buds === 1 ? 'bud' : 'buds', count($ties),
-        ));
+        return new self(
+            $width, (int) round($height * 1.05), $wires, $mains, $laterals, $ties,
+            sprintf(
+                '%d %s, %d %s, %d laterals about %d cm apart cut to %d %s each, %d ties', count($wires),
+                count($wires) === 1 ? 'wire' : 'wires', count($mains),
+                match (true) {
+                    $plant->form === 'cordon' => 'stem aslant',
+                    $plant->form === 'fan' => 'ribs',
+                    $keep === null => 'arms and trunk',
+                    default => 'mains',
+                },
+                count($laterals),
+                intdiv($spacing, 10),
+                $buds,
+                $buds === 1 ? 'bud' : 'buds',
+                count($ties),
+            ),
+        );
     }
 
     /**
@@ -115,7 +129,12 @@ final readonly class Wall
         $mains = [];
         for ($index = 0; $index < $count; $index++) {
             $place = $count === 1 ? 0.0 : $index / ($count - 1) * 2 - 1;
-            $mains[] = ['x1' => $width / 2 + $place * 60, 'y1' => 0.0, 'x2' => $width / 2 + $place * $width * 0.45, 'y2' => $height * (0.96 - 0.34 * abs($place))];
+            $mains[] = [
+                'x1' => $width / 2 + $place * 60,
+                'y1' => 0.0,
+                'x2' => $width / 2 + $place * $width * 0.45,
+                'y2' => $height * (0.96 - 0.34 * abs($place)),
+            ];
         }
 
         return $mains;
@@ -140,11 +159,26 @@ final readonly class Wall
             for ($at = $first, $side = 1; $at <= $length; $at += $spacing, $side = -$side) {
                 [$x, $y] = [$main['x1'] + $ux * $at, $main['y1'] + $uy * $at];
                 // Alternately above and aslant below, always off the main.
-                [$px, $py] = [$ux * 0.35 - $uy * $side * ($ux < 0 ? -1 : 1), $uy * 0.35 + $ux * $side * ($ux < 0 ? -1 : 1)];
+                [$px, $py] = [
+                    $ux * 0.35 - $uy * $side * ($ux < 0 ? -1 : 1),
+                    $uy * 0.35 + $ux * $side * ($ux < 0 ? -1 : 1),
+                ];
                 $norm = hypot($px, $py);
-                $dots = array_map(static fn (int $bud): array => ['x' => $x + $px / $norm * self::BUD_EVERY * $bud, 'y' => $y + $py / $norm * self::BUD_EVERY * $bud], range(1, $buds));
+                $dots = array_map(
+                    static fn (int $bud): array => [
+                        'x' => $x + $px / $norm * self::BUD_EVERY * $bud,
+                        'y' => $y + $py / $norm * self::BUD_EVERY * $bud,
+                    ],
+                    range(1, $buds),
+                );
                 $end = self::BUD_EVERY * $buds + 12;
-                $laterals[] = ['x1' => $x, 'y1' => $y, 'x2' => $x + $px / $norm * $end, 'y2' => $y + $py / $norm * $end, 'buds' => $dots];
+                $laterals[] = [
+                    'x1' => $x,
+                    'y1' => $y,
+                    'x2' => $x + $px / $norm * $end,
+                    'y2' => $y + $py / $norm * $end,
+                    'buds' => $dots,
+                ];
             }
         }
 

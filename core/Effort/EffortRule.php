@@ -37,17 +37,33 @@ final readonly class EffortRule
         if ($logged !== []) {
             $said .= sprintf(
                 ': %d min by the usual rate, drawn towards the %d min it took on average over %d logged %s',
-                (int) round($rate), (int) round(array_sum($logged) / count($logged)), count($logged), count($logged) === 1 ? 'visit' : 'visits',
+                (int) round($rate),
+                (int) round(array_sum($logged) / count($logged)),
+                count($logged),
+                count($logged) === 1 ? 'visit' : 'visits',
             );
         }
         $minutes = self::whole($learned, $factor);
 
-        return new Effort($minutes, Reason::commonPractice('Time', $said), Working::of(
-            'minutes',
-            '(rate x '.self::WEIGHT_OF_RATE.' + minutes logged) / ('.self::WEIGHT_OF_RATE.' + visits logged) x missed-pass factor',
-            sprintf('(%d x %d + %d) / (%d + %d) x %s', (int) round($rate), self::WEIGHT_OF_RATE, (int) round($learned * (self::WEIGHT_OF_RATE + count($logged)) - self::WEIGHT_OF_RATE * $rate), self::WEIGHT_OF_RATE, count($logged), rtrim(rtrim(number_format($factor, 1), '0'), '.')),
-            "$minutes min", 'common practice',
-        ));
+        return new Effort(
+            $minutes,
+            Reason::commonPractice('Time', $said),
+            Working::of(
+                'minutes',
+                '(rate x '.
+                    self::WEIGHT_OF_RATE.
+                    ' + minutes logged) / ('.
+                    self::WEIGHT_OF_RATE.
+                    ' + visits logged) x missed-pass factor',
+                sprintf(
+                    '(%d x %d + %d) / (%d + %d) x %s', (int) round($rate), self::WEIGHT_OF_RATE,
+                    (int) round($learned * (self::WEIGHT_OF_RATE + count($logged)) - self::WEIGHT_OF_RATE * $rate),
+                    self::WEIGHT_OF_RATE, count($logged), rtrim(rtrim(number_format($factor, 1), '0'), '.'),
+                ),
+                "$minutes min",
+                'common practice',
+            ),
+        );
     }
 
     /** The minutes alone, as `minutes` comes to them. */
@@ -58,9 +74,14 @@ final readonly class EffortRule
 
     private function rate(Plant $plant, Kind $kind): float
     {
-        $each = $this->rates->base + $this->rates->perMetreHeight * ($plant->heightMm ?? $kind->typicalHeightMm) / 1000 + $this->rates->perStem * ($plant->stems?->all() ?? 0);
+        $each =
+            $this->rates->base +
+            $this->rates->perMetreHeight * ($plant->heightMm ?? $kind->typicalHeightMm) / 1000 +
+            $this->rates->perStem * ($plant->stems?->all() ?? 0);
 
-        return $each * $plant->count + $this->rates->perMetreRun * ($plant->runMm ?? 0) / 1000 + $this->rates->perSquareMetre * $plant->face($plant->heightMm ?? $kind->typicalHeightMm);
+        return $each * $plant->count +
+            $this->rates->perMetreRun * ($plant->runMm ?? 0) / 1000 +
+            $this->rates->perSquareMetre * $plant->face($plant->heightMm ?? $kind->typicalHeightMm);
     }
 
     /** @return list<int> the minutes this task of this plant took, each time it was done */
@@ -94,8 +115,10 @@ final readonly class EffortRule
             $parts[] = $this->rates->base.' min';
         }
         if ($this->rates->perMetreHeight > 0) {
-            $parts[] = sprintf('%s min for each of its %s m of height%s', $this->rates->perMetreHeight, number_format($height / 1000, 1),
-                $plant->heightMm === null ? ' (typical, not measured)' : '');
+            $parts[] = sprintf(
+                '%s min for each of its %s m of height%s', $this->rates->perMetreHeight,
+                number_format($height / 1000, 1), $plant->heightMm === null ? ' (typical, not measured)' : '',
+            );
         }
         if ($this->rates->perStem > 0) {
             $parts[] = sprintf('%s min for each of its %d stems', $this->rates->perStem, $plant->stems?->all() ?? 0);
@@ -103,11 +126,18 @@ final readonly class EffortRule
         $said = implode(' and ', $parts).($plant->count > 1 ? sprintf(', for each of %d plants', $plant->count) : '');
 
         if ($this->rates->perSquareMetre > 0 && $plant->runMm !== null) {
-            return sprintf('%s, and %s min for each of its %s square metres of face and top', $said, $this->rates->perSquareMetre, number_format($plant->face($height), 1));
+            return sprintf(
+                '%s, and %s min for each of its %s square metres of face and top', $said,
+                $this->rates->perSquareMetre, number_format($plant->face($height), 1),
+            );
         }
 
         return $this->rates->perMetreRun > 0 && $plant->runMm !== null
-            ? $said.sprintf(', and %s min for each of its %s m of run', $this->rates->perMetreRun, number_format($plant->runMm / 1000, 1))
+            ? $said.
+                    sprintf(
+                        ', and %s min for each of its %s m of run', $this->rates->perMetreRun,
+                        number_format($plant->runMm / 1000, 1),
+                    )
             : $said;
     }
 }

@@ -40,7 +40,14 @@ final readonly class Kit
     /** @return array<string, mixed> the shape of docs/formats/prescription.schema.json */
     public function toArray(): array
     {
-        return ['tools' => $this->tools, 'people' => $this->people, 'gear' => $this->gear, 'materials' => $this->materials,
-            'debris_litres' => $this->debrisLitres, 'aftercare' => $this->aftercare, 'follow_ups' => $this->followUps];
+        return [
+            'tools' => $this->tools,
+            'people' => $this->people,
+            'gear' => $this->gear,
+            'materials' => $this->materials,
+            'debris_litres' => $this->debrisLitres,
+            'aftercare' => $this->aftercare,
+            'follow_ups' => $this->followUps,
+        ];
     }
 }

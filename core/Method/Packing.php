@@ -31,12 +31,21 @@ final readonly class Packing
     /**
      * @param  int  $debrisLitres  as `debris` works them out
      */
-    public function for(Plant $plant, Kind $kind, TaskRule $task, Recipe $recipe, Circumstances $circumstances, int $debrisLitres): Kit
-    {
+    public function for(
+        Plant $plant,
+        Kind $kind,
+        TaskRule $task,
+        Recipe $recipe,
+        Circumstances $circumstances,
+        int $debrisLitres,
+    ): Kit {
         $height = $plant->heightMm ?? $kind->typicalHeightMm;
 
         return new Kit(
-            $this->tools($this->figures->cuts($recipe, $kind, $height, $plant->state->trunkMm), $recipe, $this->needsLadder($height, $recipe)),
+            $this->tools(
+                $this->figures->cuts($recipe, $kind, $height, $plant->state->trunkMm), $recipe,
+                $this->needsLadder($height, $recipe),
+            ),
             $this->people($plant, $kind, $task, $recipe),
             $this->gear($kind, $recipe),
             $this->materials($plant, $kind, $recipe, $height),
@@ -63,11 +72,15 @@ final readonly class Packing
     {
         $height = $plant->heightMm ?? $kind->typicalHeightMm;
 
-        return array_keys(array_filter([
-            'ladder' => $this->needsLadder($height, $recipe),
-            'saw' => ! $recipe->shears && $this->figures->cuts($recipe, $kind, $height, $plant->state->trunkMm) > $this->figures->number(Figure::LoppersTo),
-            'shears' => $recipe->shears,
-        ]));
+        return array_keys(
+            array_filter([
+                'ladder' => $this->needsLadder($height, $recipe),
+                'saw' => ! $recipe->shears
+                    && $this->figures->cuts($recipe, $kind, $height, $plant->state->trunkMm) >
+                        $this->figures->number(Figure::LoppersTo),
+                'shears' => $recipe->shears,
+            ]),
+        );
     }
 
     private function needsLadder(int $heightMm, Recipe $recipe): bool
@@ -92,13 +105,31 @@ final readonly class Packing
             $each = $this->figures->number(Figure::HedgeCuttings);
             $litres = (int) ceil($face * $each);
 
-            return [$litres, Working::of('debris', 'two faces and the top x cuttings of a square metre', sprintf('%.1f square metres x %d litres', $face, $each), "$litres litres", 'common practice')];
+            return [
+                $litres,
+                Working::of(
+                    'debris', 'two faces and the top x cuttings of a square metre',
+                    sprintf('%.1f square metres x %d litres', $face, $each), "$litres litres", 'common practice',
+                ),
+            ];
         }
         // A plant on a wall is as deep as its support, and no cube.
         $depth = $kind->has('tied') ? min($spread, $this->figures->number(Figure::TrainedDepth) / 1000) : $spread;
         $litres = (int) ceil($plant->count * $height * $spread * $depth * $share / 100 * $loose * 1000);
 
-        return [$litres, Working::of('debris', 'plants x height x spread x depth x share taken x looseness', sprintf('%d x %.2f x %.2f x %.2f m x %d %% x %.2f', $plant->count, $height, $spread, $depth, $share, $loose), "$litres litres", 'common practice')];
+        return [
+            $litres,
+            Working::of(
+                'debris',
+                'plants x height x spread x depth x share taken x looseness',
+                sprintf(
+                    '%d x %.2f x %.2f x %.2f m x %d %% x %.2f', $plant->count, $height, $spread, $depth, $share,
+                    $loose,
+                ),
+                "$litres litres",
+                'common practice',
+            ),
+        ];
     }
 
     /** @param  list<Amount>  $amounts */
@@ -125,20 +156,38 @@ final readonly class Packing
     {
         $tools = $recipe->shears ? ['shears', 'line and pegs'] : ['bypass secateurs'];
         if (! $recipe->shears && $thickest > $this->figures->number(Figure::SecateursTo)) {
-            $tools[] = sprintf('loppers (wood to about %d mm)', min($thickest, $this->figures->number(Figure::LoppersTo)));
+            $tools[] = sprintf(
+                'loppers (wood to about %d mm)',
+                min($thickest, $this->figures->number(Figure::LoppersTo)),
+            );
         }
         if (! $recipe->shears && $thickest > $this->figures->number(Figure::LoppersTo)) {
             $tools[] = sprintf('pruning saw (wood to about %d mm)', $thickest);
         }
 
-        return [...$tools, ...($ladder ? ['ladder'] : []), 'disinfectant: 70 % alcohol, or bleach 1:9, fresh and mixed with nothing', 'tarpaulin and bags'];
+        return [
+            ...$tools,
+            ...$ladder ? ['ladder'] : [],
+            'disinfectant: 70 % alcohol, or bleach 1:9, fresh and mixed with nothing',
+            'tarpaulin and bags',
+        ];
     }
 
     /** @return list<string> */
     private function gear(Kind $kind, Recipe $recipe): array
     {
-        $gear = ['eye protection', $kind->has('thorny') ? 'thorn-proof gloves and sleeves' : 'gloves', ...$recipe->gear];
-        foreach (['irritant-sap' => 'long sleeves against the sap', 'irritant-hairs' => 'goggles and a dust mask', 'sharp-leaves' => 'long sleeves'] as $caution => $needs) {
+        $gear = [
+            'eye protection',
+            $kind->has('thorny') ? 'thorn-proof gloves and sleeves' : 'gloves',
+            ...$recipe->gear,
+        ];
+        foreach (
+            [
+                'irritant-sap' => 'long sleeves against the sap',
+                'irritant-hairs' => 'goggles and a dust mask',
+                'sharp-leaves' => 'long sleeves',
+            ] as $caution => $needs
+        ) {
             if (in_array($caution, $kind->cautions, true)) {
                 $gear[] = $needs;
             }
@@ -156,7 +205,12 @@ final readonly class Packing
         $length = max($heightMm, $plant->spreadMm ?? 0, $plant->runMm ?? 0);
         $ties = $plant->count * (int) ceil($length / $this->figures->number(Figure::TieSpacing));
 
-        return [sprintf('%d soft ties, one about every %d cm, in a figure of eight on the outside of the wire', $ties, intdiv($this->figures->number(Figure::TieSpacing), 10))];
+        return [
+            sprintf(
+                '%d soft ties, one about every %d cm, in a figure of eight on the outside of the wire', $ties,
+                intdiv($this->figures->number(Figure::TieSpacing), 10),
+            ),
+        ];
     }
 
     /** @return list<array{after_days: ?int, what: string}> */
@@ -167,10 +221,16 @@ final readonly class Packing
             $follow[] = ['after_days' => $each->afterDays, 'what' => $each->says];
         }
         if ($task->everyDays !== null) {
-            $follow[] = ['after_days' => $task->everyDays, 'what' => 'Once more, and so on as long as its days are open'];
+            $follow[] = [
+                'after_days' => $task->everyDays,
+                'what' => 'Once more, and so on as long as its days are open',
+            ];
         }
         if ($task->pair !== null) {
-            $follow[] = ['after_days' => null, 'what' => 'The other pass: '.lcfirst($kind->tasks[$task->pair->task]->name ?? $task->pair->task)];
+            $follow[] = [
+                'after_days' => null,
+                'what' => 'The other pass: '.lcfirst($kind->tasks[$task->pair->task]->name ?? $task->pair->task),
+            ];
         }
 
         return $follow;

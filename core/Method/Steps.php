@@ -49,8 +49,13 @@ final readonly class Steps
      * @param  list<Amount>  $amounts
      * @return array<string, string> by the step's key, in order
      */
-    public static function chosen(Recipe $recipe, TaskRule $task, Plant $plant, Circumstances $circumstances, array $amounts): array
-    {
+    public static function chosen(
+        Recipe $recipe,
+        TaskRule $task,
+        Plant $plant,
+        Circumstances $circumstances,
+        array $amounts,
+    ): array {
         $known = self::slots($plant, $amounts);
         $chosen = [];
         foreach ($recipe->steps as $key => $wording) {

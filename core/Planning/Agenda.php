@@ -47,7 +47,11 @@ final readonly class Agenda
                 }
             }
         }
-        usort($due, static fn (DueTask $a, DueTask $b): int => $a->task->window->opens->number <=> $b->task->window->opens->number);
+        usort(
+            $due,
+            static fn (DueTask $a, DueTask $b): int => $a->task->window->opens->number <=>
+                $b->task->window->opens->number,
+        );
 
         return $due;
     }
@@ -59,6 +63,9 @@ final readonly class Agenda
      */
     public function around(Plant $plant, SiteYears $years, Practice $practice, Day $today): array
     {
-        return $this->between($plant, $years, $practice, $today, $today->minus(DueTask::MISSED_DAYS), $today->plus(DueTask::COMING_DAYS));
+        return $this->between(
+            $plant, $years, $practice, $today, $today->minus(DueTask::MISSED_DAYS),
+            $today->plus(DueTask::COMING_DAYS),
+        );
     }
 }

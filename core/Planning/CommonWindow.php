@@ -36,7 +36,9 @@ final readonly class CommonWindow
             return null;
         }
 
-        return $bestTo->isBefore($bestFrom) ? new self($from, $to, null, null) : new self($from, $to, $bestFrom, $bestTo);
+        return $bestTo->isBefore($bestFrom)
+            ? new self($from, $to, null, null)
+            : new self($from, $to, $bestFrom, $bestTo);
     }
 
     public function contains(Day $day): bool

@@ -59,8 +59,15 @@ final readonly class PlantYear
             $span,
             $today,
             Agenda::with($book)->between($plant, $years, $practice, $today, $span->from, $span->to),
-            array_values(array_filter($closed, static fn (Closure $closure): bool => $span->touches($closure->from, $closure->to))),
-            array_values(array_filter($bloom, static fn (Span $flowers): bool => $span->touches($flowers->from, $flowers->to))),
+            array_values(
+                array_filter(
+                    $closed,
+                    static fn (Closure $closure): bool => $span->touches($closure->from, $closure->to),
+                ),
+            ),
+            array_values(
+                array_filter($bloom, static fn (Span $flowers): bool => $span->touches($flowers->from, $flowers->to)),
+            ),
             array_values(array_filter($visits, $span->holds(...))),
             $faults,
         );
@@ -98,9 +105,27 @@ final readonly class PlantYear
         return new self(
             $span,
             $this->today,
-            array_values(array_filter($this->tasks, static fn (DueTask $due): bool => $span->touches($due->task->window->opens, $due->task->window->closes))),
-            array_values(array_filter($this->closed, static fn (Closure $closure): bool => $span->touches($closure->from, $closure->to))),
-            array_values(array_filter($this->bloom, static fn (Span $flowers): bool => $span->touches($flowers->from, $flowers->to))),
+            array_values(
+                array_filter(
+                    $this->tasks,
+                    static fn (DueTask $due): bool => $span->touches(
+                        $due->task->window->opens,
+                        $due->task->window->closes,
+                    ),
+                ),
+            ),
+            array_values(
+                array_filter(
+                    $this->closed,
+                    static fn (Closure $closure): bool => $span->touches($closure->from, $closure->to),
+                ),
+            ),
+            array_values(
+                array_filter(
+                    $this->bloom,
+                    static fn (Span $flowers): bool => $span->touches($flowers->from, $flowers->to),
+                ),
+            ),
             array_values(array_filter($this->visits, $span->holds(...))),
             $this->faults,
         );
@@ -115,7 +140,12 @@ final readonly class PlantYear
     {
         $span = Span::of($this->today->minus(DueTask::MISSED_DAYS), $this->today->plus(DueTask::COMING_DAYS));
 
-        return array_values(array_filter($this->tasks, static fn (DueTask $due): bool => $span->touches($due->task->window->opens, $due->task->window->closes)));
+        return array_values(
+            array_filter(
+                $this->tasks,
+                static fn (DueTask $due): bool => $span->touches($due->task->window->opens, $due->task->window->closes),
+            ),
+        );
     }
 
     /** The most pressing of what bears on today. */

@@ -25,7 +25,11 @@ final readonly class Life
         [$stems, $ofStems] = self::stems($plant, $day, $hemisphere, $growing);
         [$height, $ofHeight] = self::height($plant, $day, $hemisphere, $growing);
 
-        return new self($stems, $height, array_filter(['stems' => $ofStems, 'height' => $ofHeight], static fn (string $says): bool => $says !== ''));
+        return new self(
+            $stems,
+            $height,
+            array_filter(['stems' => $ofStems, 'height' => $ofHeight], static fn (string $says): bool => $says !== ''),
+        );
     }
 
     /** @return array{?StemCount, string} */
@@ -49,16 +53,26 @@ final readonly class Life
                 [$old, $young] = [$old - $oldOut, $young - $youngOut];
                 $out += $oldOut + $youngOut;
                 $outThisYear += $oldOut + $youngOut;
-                $days[] = $event->on->equals($plant->stemsOn) ? 'that day' : 'on '.$event->on->inWords().' '.$event->on->year();
+                $days[] = $event->on->equals($plant->stemsOn)
+                    ? 'that day'
+                    : 'on '.$event->on->inWords().' '.$event->on->year();
             }
         }
         if ($out + $grown + $came === 0) {
             return [$plant->stems, ''];
         }
 
-        return [StemCount::of($old, $young), sprintf('%d old and %d young counted on %s %d', $plant->stems->old, $plant->stems->young, $plant->stemsOn->inWords(), $plant->stemsOn->year())
-            .($out > 0 ? sprintf(', %d taken out %s', $out, implode(' and ', array_slice(array_unique($days), -2))) : '')
-            .($grown + $came > 0 ? sprintf('; since then %d grew old and %d came from the base', $grown, $came) : '')];
+        return [
+            StemCount::of($old, $young),
+            sprintf(
+                '%d old and %d young counted on %s %d', $plant->stems->old, $plant->stems->young,
+                $plant->stemsOn->inWords(), $plant->stemsOn->year(),
+            ).
+            ($out > 0
+                ? sprintf(', %d taken out %s', $out, implode(' and ', array_slice(array_unique($days), -2)))
+                : '').
+            ($grown + $came > 0 ? sprintf('; since then %d grew old and %d came from the base', $grown, $came) : ''),
+        ];
     }
 
     /** @return array{?int, string} */
@@ -83,10 +97,18 @@ final readonly class Life
             return [$plant->heightMm, ''];
         }
 
-        return [$height, ($cut === null
-            ? sprintf('%s measured on %s %d', Length::ofMm($plant->heightMm)->metric(), $plant->heightOn->inWords(), $plant->heightOn->year())
-            : sprintf('cut to %s on %s %d', Length::ofMm($cut->taken->heightMm ?? 0)->metric(), $cut->on->inWords(), $cut->on->year()))
-            .($grew > 0 ? ', and '.Length::ofMm($grew)->metric().' grown since' : '')];
+        return [
+            $height,
+            ($cut === null
+                ? sprintf(
+                    '%s measured on %s %d', Length::ofMm($plant->heightMm)->metric(), $plant->heightOn->inWords(),
+                    $plant->heightOn->year(),
+                )
+                : sprintf(
+                    'cut to %s on %s %d', Length::ofMm($cut->taken->heightMm ?? 0)->metric(), $cut->on->inWords(),
+                    $cut->on->year(),
+                )).($grew > 0 ? ', and '.Length::ofMm($grew)->metric().' grown since' : ''),
+        ];
     }
 
     /**

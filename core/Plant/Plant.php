@@ -77,16 +77,38 @@ final readonly class Plant
     /** The same plant as it is on a day, by what was measured and seen, its record and its growth. */
     public function on(Day $day, Hemisphere $hemisphere, Growing $growing): self
     {
-        $life = $this->stemsOn === null && $this->heightOn === null ? null : Life::at($this, $day, $hemisphere, $growing->shownBy($this->growthSeenMm));
+        $life =
+            $this->stemsOn === null && $this->heightOn === null
+                ? null
+                : Life::at($this, $day, $hemisphere, $growing->shownBy($this->growthSeenMm));
         $state = $this->state->on($day, $hemisphere);
         if ($life === null && $state === $this->state) {
             return $this;
         }
 
         return new self(
-            $this->ref, $this->kind, $this->planted, $life === null ? $this->heightMm : $life->heightMm, $this->spreadMm, $this->runMm, $this->count,
-            $this->floweringHeightMm, $life === null ? $this->stems : $life->stems, $this->form, $this->aim, $this->grafted, $this->practice,
-            $this->hazards, $this->history, $this->pruningsG, $this->budMortalityPercent, $this->growthSeenMm, null, null, $life->from ?? [], $state,
+            $this->ref,
+            $this->kind,
+            $this->planted,
+            $life === null ? $this->heightMm : $life->heightMm,
+            $this->spreadMm,
+            $this->runMm,
+            $this->count,
+            $this->floweringHeightMm,
+            $life === null ? $this->stems : $life->stems,
+            $this->form,
+            $this->aim,
+            $this->grafted,
+            $this->practice,
+            $this->hazards,
+            $this->history,
+            $this->pruningsG,
+            $this->budMortalityPercent,
+            $this->growthSeenMm,
+            null,
+            null,
+            $life->from ?? [],
+            $state,
         );
     }
 
@@ -150,7 +172,10 @@ final readonly class Plant
     {
         $worked = [];
         foreach ($this->history as $work) {
-            if ($work->outcome->isSomething() && ($this->state->seen === null || ! $work->on->isBefore($this->state->seen))) {
+            if (
+                $work->outcome->isSomething()
+                && ($this->state->seen === null || ! $work->on->isBefore($this->state->seen))
+            ) {
                 $worked[$work->season][$work->recipe ?? ''] = true;
             }
         }
@@ -196,7 +221,9 @@ final readonly class Plant
             $first--;
         }
         if (($this->planted ?? $rooted)->isAfter($year->end())) {
-            throw new Fault(sprintf('planted on %s, after season %d is over', $this->planted ?? $rooted, $year->season));
+            throw new Fault(
+                sprintf('planted on %s, after season %d is over', $this->planted ?? $rooted, $year->season),
+            );
         }
         // Before it was moved it was as old as it was.
         if ($year->season < $first && $this->planted !== null && $this->state->transplanted !== null) {
@@ -211,7 +238,11 @@ final readonly class Plant
     {
         $found = null;
         foreach ($this->history as $work) {
-            if ($work->task === $task && $work->season === $season && ($found === null || $work->on->isAfter($found->on))) {
+            if (
+                $work->task === $task
+                && $work->season === $season
+                && ($found === null || $work->on->isAfter($found->on))
+            ) {
                 $found = $work;
             }
         }

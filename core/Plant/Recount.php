@@ -33,7 +33,11 @@ final readonly class Recount
                 $by->stems->young,
             );
         }
-        if ($by->stems !== null && $young !== null && $young > $by->stems->young + self::SEASONS * $growing->basalShoots) {
+        if (
+            $by->stems !== null
+            && $young !== null
+            && $young > $by->stems->young + self::SEASONS * $growing->basalShoots
+        ) {
             $asked['stems_young'] = sprintf(
                 '%d young stems? By the record %d stand, and it makes about %d a year',
                 $young,

@@ -50,8 +50,18 @@ final readonly class State
         public ?string $bearing = null,
         public ?Day $seen = null,
     ) {
-        $this->isPlain = $upkeep === null && $diebackPercent === null && $transplanted === null && $disease === null && $stress === null
-            && $cultivar === null && $targetHeightMm === null && $widthMm === null && $trunkMm === null && $sides === null && $bearing === null
+        $this->isPlain =
+            $upkeep === null
+            && $diebackPercent === null
+            && $transplanted === null
+            && $disease === null
+            && $stress === null
+            && $cultivar === null
+            && $targetHeightMm === null
+            && $widthMm === null
+            && $trunkMm === null
+            && $sides === null
+            && $bearing === null
             && ! ($variegated || $container || $protected || $boundary || $exposed);
         if ($diebackPercent !== null && ($diebackPercent < 0 || $diebackPercent > 100)) {
             throw new Fault('die-back lies between 0 and 100 per cent');
@@ -84,8 +94,23 @@ final readonly class State
         }
 
         return new self(
-            $this->upkeep, null, $this->variegated, $this->transplanted, null, null, $this->container, $this->cultivar, $this->targetHeightMm,
-            $this->widthMm, $this->trunkMm, $this->protected, $this->sides, $this->boundary, $this->exposed, $this->bearing, $this->seen,
+            $this->upkeep,
+            null,
+            $this->variegated,
+            $this->transplanted,
+            null,
+            null,
+            $this->container,
+            $this->cultivar,
+            $this->targetHeightMm,
+            $this->widthMm,
+            $this->trunkMm,
+            $this->protected,
+            $this->sides,
+            $this->boundary,
+            $this->exposed,
+            $this->bearing,
+            $this->seen,
         );
     }
 }

@@ -13,7 +13,9 @@ use PruningHook\Core\Plant\Circumstances;
  */
 final readonly class Condition
 {
-    public const FACTS = ['winter', 'form', 'aim', 'grafted', 'trait', 'region', 'condition', 'bearing', 'moved', 'exposed'];
+    public const FACTS = [
+        'winter', 'form', 'aim', 'grafted', 'trait', 'region', 'condition', 'bearing', 'moved', 'exposed',
+    ];
 
     /** @var array<string, list<string>> what each line excludes, of those that do */
     private array $excluded;
@@ -68,7 +70,10 @@ final readonly class Condition
             }
             $answer = $plant->answer($key);
             // A value written `!renewal` holds for every answer but that one, none at all included.
-            if (! in_array($answer, $values, true) && (! isset($this->excluded[$key]) || in_array($answer, $this->excluded[$key], true))) {
+            if (
+                ! in_array($answer, $values, true)
+                && (! isset($this->excluded[$key]) || in_array($answer, $this->excluded[$key], true))
+            ) {
                 return false;
             }
         }
@@ -85,10 +90,16 @@ final readonly class Condition
     public function looksAt(): array
     {
         $named = array_map(
-            static fn (array $values): array => array_map(static fn (string $value): string => ltrim($value, '!'), $values),
+            static fn (array $values): array => array_map(
+                static fn (string $value): string => ltrim($value, '!'),
+                $values,
+            ),
             $this->wanted,
         );
-        $years = [...($this->fromYear === null ? [] : [$this->fromYear]), ...($this->toYear === null ? [] : [$this->toYear + 1])];
+        $years = [
+            ...$this->fromYear === null ? [] : [$this->fromYear],
+            ...$this->toYear === null ? [] : [$this->toYear + 1],
+        ];
 
         return $years === [] ? $named : [...$named, 'year' => array_map(strval(...), $years)];
     }

@@ -32,7 +32,10 @@ final readonly class KindReader
         }
         foreach ($tasks as $task) {
             if ($task->pair !== null && ! isset($tasks[$task->pair->task])) {
-                throw $kind->fault('tasks', sprintf('%s is paired with "%s", which is no task here', $task->key, $task->pair->task));
+                throw $kind->fault(
+                    'tasks',
+                    sprintf('%s is paired with "%s", which is no task here', $task->key, $task->pair->task),
+                );
             }
         }
         $growth = $kind->entry('growth_mm');
@@ -58,7 +61,9 @@ final readonly class KindReader
             vigour: $kind->string('vigour', 'medium'),
             hardCutting: $kind->string('hard_cutting', 'slowly'),
             bloomDegreeDays: $kind->int('bloom_degree_days_f'),
-            removalCap: $kind->has('removal_cap') ? RemovalCaps::one($kind->entry('removal_cap'), $this->sources) : null,
+            removalCap: $kind->has('removal_cap')
+                ? RemovalCaps::one($kind->entry('removal_cap'), $this->sources)
+                : null,
             notFor: $kind->entry('not_for')->texts(),
             aftercare: $kind->strings('aftercare'),
             forms: $kind->has('forms') ? $kind->strings('forms') : ['free'],
@@ -91,7 +96,11 @@ final readonly class KindReader
             when: $when->fromYearAtLeast(2),
             methods: $methods,
             windows: $this->conditionals($task, 'windows', $this->window(...)),
-            amounts: $this->conditionals($task, 'amounts', fn (Entry $entry): AmountSpec => new AmountSpec($entry, $this->source($entry))),
+            amounts: $this->conditionals(
+                $task,
+                'amounts',
+                fn (Entry $entry): AmountSpec => new AmountSpec($entry, $this->source($entry)),
+            ),
             steps: $this->steps($task, $methods),
             effort: EffortRates::fromEntry($task->entry('minutes')),
             pair: $task->has('pair') ? $this->pair($task->entry('pair')) : null,
@@ -171,7 +180,11 @@ final readonly class KindReader
             $entry->string('name', 'Closed'),
             $entry->string('because'),
             $this->source($entry),
-            array_map(static fn (string $region): string => Region::tryFrom($region)->value ?? throw $entry->fault('regions', sprintf('"%s" is not a region', $region)), $entry->strings('regions')),
+            array_map(
+                static fn (string $region): string => Region::tryFrom($region)->value ??
+                    throw $entry->fault('regions', sprintf('"%s" is not a region', $region)),
+                $entry->strings('regions'),
+            ),
         );
     }
 
@@ -193,6 +206,8 @@ final readonly class KindReader
 
     private function source(Entry $entry): string
     {
-        return $entry->has('source') ? $entry->parsed('source', $this->sources->quote(...)) : $this->sources->quote(Sources::COMMON);
+        return $entry->has('source')
+            ? $entry->parsed('source', $this->sources->quote(...))
+            : $this->sources->quote(Sources::COMMON);
     }
 }

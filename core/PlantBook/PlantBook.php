@@ -50,8 +50,16 @@ final readonly class PlantBook
      *
      * @throws Fault when two kinds claim one name, or a kind names a question or caution nobody describes
      */
-    public static function of(array $kinds, array $questions, array $cautions, Sources $sources, Figures $figures, Recipes $recipes, RemovalCaps $caps, States $states): self
-    {
+    public static function of(
+        array $kinds,
+        array $questions,
+        array $cautions,
+        Sources $sources,
+        Figures $figures,
+        Recipes $recipes,
+        RemovalCaps $caps,
+        States $states,
+    ): self {
         $byId = [];
         foreach ($kinds as $kind) {
             $byId[$kind->id] = $kind;
@@ -59,7 +67,10 @@ final readonly class PlantBook
         }
         $names = array_map(KindNames::of(...), $byId);
 
-        return self::lazy($names, self::folded($names), new ReadKinds($byId), $questions, $cautions, $sources, $figures, $recipes, $caps, $states);
+        return self::lazy(
+            $names, self::folded($names), new ReadKinds($byId), $questions, $cautions, $sources, $figures, $recipes,
+            $caps, $states,
+        );
     }
 
     /**
@@ -71,9 +82,24 @@ final readonly class PlantBook
      * @param  array<string, string>  $cautions  by key
      * @param  array<string, string>  $putAside  by kind
      */
-    public static function lazy(array $names, array $folded, KindSource $source, array $questions, array $cautions, Sources $sources, Figures $figures, Recipes $recipes, RemovalCaps $caps, States $states, array $putAside = [], string $mark = ''): self
-    {
-        return new self($names, $folded, $source, $questions, $cautions, $sources, $figures, $recipes, $caps, $states, $putAside, $mark);
+    public static function lazy(
+        array $names,
+        array $folded,
+        KindSource $source,
+        array $questions,
+        array $cautions,
+        Sources $sources,
+        Figures $figures,
+        Recipes $recipes,
+        RemovalCaps $caps,
+        States $states,
+        array $putAside = [],
+        string $mark = '',
+    ): self {
+        return new self(
+            $names, $folded, $source, $questions, $cautions, $sources, $figures, $recipes, $caps, $states, $putAside,
+            $mark,
+        );
     }
 
     /**
@@ -151,7 +177,10 @@ final readonly class PlantBook
     public function kind(string $id): Kind
     {
         if (! isset($this->names[$id])) {
-            throw new Fault(sprintf('the plant book has no kind "%s"', $id).(isset($this->putAside[$id]) ? ': '.$this->putAside[$id] : ''));
+            throw new Fault(
+                sprintf('the plant book has no kind "%s"', $id).
+                    (isset($this->putAside[$id]) ? ': '.$this->putAside[$id] : ''),
+            );
         }
 
         return $this->read[$id] ??= $this->source->kind($id);

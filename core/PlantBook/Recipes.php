@@ -79,7 +79,9 @@ final readonly class Recipes
                 default => new Wording([]),
             };
         }
-        $source = $entry->has('source') ? $entry->parsed('source', $sources->quote(...)) : $sources->quote(Sources::COMMON);
+        $source = $entry->has('source')
+            ? $entry->parsed('source', $sources->quote(...))
+            : $sources->quote(Sources::COMMON);
 
         return new Recipe(
             key: $entry->string('key'),
@@ -94,7 +96,9 @@ final readonly class Recipes
             feeds: $entry->bool('feeds', false),
             gear: $entry->strings('gear'),
             followUps: array_map(
-                static fn (string $key): Conditional => self::followUp(self::shared($shared, 'follow_ups', $entry, $key)),
+                static fn (string $key): Conditional => self::followUp(
+                    self::shared($shared, 'follow_ups', $entry, $key),
+                ),
                 $entry->strings('follow_ups'),
             ),
             fromGround: $entry->bool('from_ground', false),
@@ -108,7 +112,10 @@ final readonly class Recipes
     /** @return Conditional<FollowUp> */
     private static function followUp(Entry $entry): Conditional
     {
-        return Conditional::of(Condition::fromEntry($entry->entry('when')), new FollowUp($entry->int('after_days'), $entry->string('says')));
+        return Conditional::of(
+            Condition::fromEntry($entry->entry('when')),
+            new FollowUp($entry->int('after_days'), $entry->string('says')),
+        );
     }
 
     private static function shared(Entry $shared, string $what, Entry $asking, string $key): Entry

@@ -55,6 +55,9 @@ final readonly class RemovalCaps
     /** @return array{int, string} */
     public static function one(Entry $cap, Sources $sources): array
     {
-        return [(int) $cap->number('percent'), $cap->has('source') ? $cap->parsed('source', $sources->quote(...)) : $sources->quote(Sources::COMMON)];
+        return [
+            (int) $cap->number('percent'),
+            $cap->has('source') ? $cap->parsed('source', $sources->quote(...)) : $sources->quote(Sources::COMMON),
+        ];
     }
 }

@@ -38,8 +38,14 @@ final readonly class SeasonReader
     public function read(array $observations, SiteYear $average, array $near = []): SeasonSeen
     {
         return $this->weigh([
-            ...array_map(fn (array $each): Sign => new Sign($each[0], $this->lateness($each[0], $each[1]), $each[2]), $near),
-            ...array_map(fn (Observation $seen): Sign => new Sign($seen, $this->lateness($seen, $average), null), $observations),
+            ...array_map(
+                fn (array $each): Sign => new Sign($each[0], $this->lateness($each[0], $each[1]), $each[2]),
+                $near,
+            ),
+            ...array_map(
+                fn (Observation $seen): Sign => new Sign($seen, $this->lateness($seen, $average), null),
+                $observations,
+            ),
         ]);
     }
 
@@ -96,7 +102,9 @@ final readonly class SeasonReader
     /** "9 days late" */
     public static function late(int $days): string
     {
-        return $days === 0 ? 'on its usual day' : sprintf('%d %s %s', abs($days), abs($days) === 1 ? 'day' : 'days', $days > 0 ? 'late' : 'early');
+        return $days === 0
+            ? 'on its usual day'
+            : sprintf('%d %s %s', abs($days), abs($days) === 1 ? 'day' : 'days', $days > 0 ? 'late' : 'early');
     }
 
     /** @return 'spring'|'autumn' the half of the season an event tells of */
@@ -123,7 +131,9 @@ final readonly class SeasonReader
         if (in_array(Anchor::tryFrom($event), [Anchor::LastFrost, Anchor::FirstFrost, Anchor::ForsythiaBloom], true)) {
             return $average->day(Anchor::from($event));
         }
-        foreach (['-bud-break' => Anchor::BudBreak, '-bloom' => Anchor::BloomStart, '-leaf-fall' => Anchor::LeafFall] as $ending => $anchor) {
+        foreach (
+            ['-bud-break' => Anchor::BudBreak, '-bloom' => Anchor::BloomStart, '-leaf-fall' => Anchor::LeafFall] as $ending => $anchor
+        ) {
             $kind = str_ends_with($event, $ending) ? $this->book->find(substr($event, 0, -strlen($ending))) : null;
             if ($kind !== null && $kind->phenology->has($anchor)) {
                 $expected = KindYear::of($average, $kind->phenology)->day($anchor);
@@ -132,7 +142,12 @@ final readonly class SeasonReader
             }
         }
 
-        throw new Fault(sprintf('"%s" is not a sign of spring or autumn: give last-frost, first-frost, or a kind with -bloom, -bud-break or -leaf-fall', $event));
+        throw new Fault(
+            sprintf(
+                '"%s" is not a sign of spring or autumn: give last-frost, first-frost, or a kind with -bloom, -bud-break or -leaf-fall',
+                $event,
+            ),
+        );
     }
 
     private function inSpring(string $event, Day $expected, SiteYear $average): Day

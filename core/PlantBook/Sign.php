@@ -21,7 +21,9 @@ final readonly class Sign
     /** "plum bloom at Weir House on 14 March, 6 days early" */
     public function inWords(): string
     {
-        return sprintf('%s%s on %s, %s', str_replace('-', ' ', $this->seen->event), $this->at === null ? '' : " at $this->at",
-            $this->seen->on->inWords(), SeasonReader::late($this->lateDays));
+        return sprintf(
+            '%s%s on %s, %s', str_replace('-', ' ', $this->seen->event), $this->at === null ? '' : " at $this->at",
+            $this->seen->on->inWords(), SeasonReader::late($this->lateDays),
+        );
     }
 }

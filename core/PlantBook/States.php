@@ -11,8 +11,19 @@ final readonly class States
 {
     /** The states the core asks after; the book has to say something of each. */
     public const KNOWN = [
-        'neglected', 'congested', 'lopped', 'dieback', 'dieback-heavy', 'dead', 'variegated', 'drought', 'waterlogged', 'container',
-        'exposed', 'one-side', 'transplanted',
+        'neglected',
+        'congested',
+        'lopped',
+        'dieback',
+        'dieback-heavy',
+        'dead',
+        'variegated',
+        'drought',
+        'waterlogged',
+        'container',
+        'exposed',
+        'one-side',
+        'transplanted',
     ];
 
     /**

@@ -75,8 +75,14 @@ final readonly class TaskRule
     {
         return [
             $this->when,
-            ...array_map(static fn (Conditional $piece): Condition => $piece->when, [...$this->methods, ...$this->windows, ...$this->amounts]),
-            ...array_merge(...array_values(array_map(static fn (Wording $wording): array => $wording->conditions(), $this->steps))),
+            ...array_map(static fn (Conditional $piece): Condition => $piece->when, [
+                ...$this->methods,
+                ...$this->windows,
+                ...$this->amounts,
+            ]),
+            ...array_merge(
+                ...array_values(array_map(static fn (Wording $wording): array => $wording->conditions(), $this->steps)),
+            ),
         ];
     }
 

@@ -22,14 +22,23 @@ final readonly class Contradictions
      * @param  ?Day  $planted
      * @return array<string, string> what is wrong, by the fact that most likely is, as `prescribe` names it
      */
-    public static function of(Kind $kind, PlantBook $book, ?string $aim, ?int $floweringHeightMm, ?bool $grafted, State $state = new State, ?Day $planted = null): array
-    {
+    public static function of(
+        Kind $kind,
+        PlantBook $book,
+        ?string $aim,
+        ?int $floweringHeightMm,
+        ?bool $grafted,
+        State $state = new State,
+        ?Day $planted = null,
+    ): array {
         $told = self::seen($kind, $book, $state, $planted);
         if ($aim !== null && isset($kind->notFor[$aim])) {
             $told['aim'] = $kind->notFor[$aim];
         }
         if ($floweringHeightMm !== null && $kind->wood === FloweringWood::None) {
-            $told['flowering_height_mm'] = sprintf('%s %s: it has no flowering height', $kind->name, $kind->wood->inWords());
+            $told['flowering_height_mm'] = sprintf(
+                '%s %s: it has no flowering height', $kind->name, $kind->wood->inWords(),
+            );
         }
         if ($grafted === true && in_array($kind->habit, self::SOFT, true)) {
             $told['grafted'] = sprintf('%s grows on its own roots: nothing of its sort is grafted', $kind->name);
@@ -45,26 +54,45 @@ final readonly class Contradictions
         if ($state->disease !== null) {
             $disease = $book->states->disease($state->disease);
             $told['disease'] = match (true) {
-                $disease === null => sprintf('no disease is known as "%s"; known are %s', $state->disease, implode(', ', array_map(static fn (Disease $known): string => $known->name, $book->states->diseases))),
-                ! $disease->takes($kind) => sprintf('%s does not take %s: look again what it is', $disease->name, $kind->name),
+                $disease === null => sprintf(
+                    'no disease is known as "%s"; known are %s',
+                    $state->disease,
+                    implode(
+                        ', ',
+                        array_map(static fn (Disease $known): string => $known->name, $book->states->diseases),
+                    ),
+                ),
+                ! $disease->takes($kind) => sprintf(
+                    '%s does not take %s: look again what it is', $disease->name, $kind->name,
+                ),
                 default => null,
             };
         }
         if ($state->transplanted !== null && $planted !== null && $state->transplanted->isBefore($planted)) {
-            $told['transplanted'] = "it cannot have been moved on {$state->transplanted}, before it was planted on $planted";
+            $told[
+                'transplanted'
+            ] = "it cannot have been moved on {$state->transplanted}, before it was planted on $planted";
         }
         if (in_array($kind->habit, self::SOFT, true)) {
-            $told['condition'] = $state->upkeep === Upkeep::Lopped ? sprintf('%s has no limbs to be lopped', $kind->name) : null;
+            $told['condition'] =
+                $state->upkeep === Upkeep::Lopped ? sprintf('%s has no limbs to be lopped', $kind->name) : null;
             $told['trunk_mm'] = $state->trunkMm !== null ? sprintf('%s has no trunk', $kind->name) : null;
-            $told['protected'] = $state->protected ? sprintf('%s is no tree and no hedge: nothing of its sort is protected', $kind->name) : null;
+            $told['protected'] = $state->protected
+                ? sprintf('%s is no tree and no hedge: nothing of its sort is protected', $kind->name)
+                : null;
         }
-        foreach (['target_height_mm' => $state->targetHeightMm, 'width_mm' => $state->widthMm, 'sides' => $state->sides] as $fact => $given) {
+        foreach (
+            ['target_height_mm' => $state->targetHeightMm, 'width_mm' => $state->widthMm, 'sides' => $state->sides] as $fact => $given
+        ) {
             if ($given !== null && ! self::isHeld($kind, $book)) {
                 $told[$fact] = sprintf('%s is held to no line: that is said of hedges and topiary', $kind->name);
             }
         }
         if ($state->bearing !== null && ! self::asks($kind, 'bearing')) {
-            $told['bearing'] = sprintf('%s does not bear on spurs or tips: that is asked of apples and pears', $kind->name);
+            $told['bearing'] = sprintf(
+                '%s does not bear on spurs or tips: that is asked of apples and pears',
+                $kind->name,
+            );
         }
 
         return array_filter($told, is_string(...));

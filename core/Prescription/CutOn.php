@@ -44,7 +44,10 @@ final readonly class CutOn
     private function __construct(private PlantBook $book)
     {
         $this->prescriber = Prescriber::with($book);
-        $this->rules = [new FlowerBudsLost, new TenderRegrowth, new NewlyPlanted, new SwollenBuds, new OverBudget, new WeatherAhead, new Nesting];
+        $this->rules = [
+            new FlowerBudsLost, new TenderRegrowth, new NewlyPlanted, new SwollenBuds, new OverBudget,
+            new WeatherAhead, new Nesting,
+        ];
     }
 
     public static function with(PlantBook $book): self
@@ -57,9 +60,17 @@ final readonly class CutOn
      *
      * @throws Fault when the kind is unknown or the plant not in the ground on that day
      */
-    public function judge(Plant $plant, SiteYears $years, Day $day, Practice $practice, ?Forecast $forecast = null): CutVerdict
-    {
-        return $this->day($this->season($plant, $years->holding($day), $practice), $this->tasks($plant, $years, Span::of($day, $day), $practice), $day, $forecast ?? Forecast::none());
+    public function judge(
+        Plant $plant,
+        SiteYears $years,
+        Day $day,
+        Practice $practice,
+        ?Forecast $forecast = null,
+    ): CutVerdict {
+        return $this->day(
+            $this->season($plant, $years->holding($day), $practice),
+            $this->tasks($plant, $years, Span::of($day, $day), $practice), $day, $forecast ?? Forecast::none(),
+        );
     }
 
     /**
@@ -69,8 +80,13 @@ final readonly class CutOn
      *
      * @throws Fault when the kind is unknown
      */
-    public function through(Plant $plant, SiteYears $years, Span $span, Practice $practice, ?Forecast $forecast = null): array
-    {
+    public function through(
+        Plant $plant,
+        SiteYears $years,
+        Span $span,
+        Practice $practice,
+        ?Forecast $forecast = null,
+    ): array {
         $tasks = $this->tasks($plant, $years, $span, $practice);
         $forecast ??= Forecast::none();
         $runs = [];
@@ -157,7 +173,9 @@ final readonly class CutOn
             KindYear::of($season, $kind->phenology),
             KindYear::of($season->after(), $kind->phenology),
             $circumstances->yearInGround,
-            array_values(array_filter($kind->tasks, static fn (TaskRule $rule): bool => $rule->when->holds($circumstances))),
+            array_values(
+                array_filter($kind->tasks, static fn (TaskRule $rule): bool => $rule->when->holds($circumstances)),
+            ),
             Prescriber::closed($kind, $season),
         );
     }
@@ -184,16 +202,24 @@ final readonly class CutOn
             $consequences = [...$consequences, ...$this->besideTheWindow($season->kind, $tasks, $day)];
         }
         // What weighs most is said first.
-        usort($consequences, static fn (Consequence $a, Consequence $b): int => $b->state->severity() <=> $a->state->severity());
+        usort(
+            $consequences,
+            static fn (Consequence $a, Consequence $b): int => $b->state->severity() <=> $a->state->severity(),
+        );
         foreach ($consequences as $consequence) {
             $state = $state->orWorse($consequence->state);
             $reasons[] = $consequence->reason;
         }
         if ($reasons === []) {
-            $reasons[] = Reason::commonPractice('Nothing to gain', 'No task is open and none is near: the cut gains nothing.');
+            $reasons[] = Reason::commonPractice(
+                'Nothing to gain',
+                'No task is open and none is near: the cut gains nothing.',
+            );
         }
 
-        return new CutVerdict($day, $state, $case->open, $reasons, $case->isInWindow() ? null : $this->next($tasks, $day));
+        return new CutVerdict(
+            $day, $state, $case->open, $reasons, $case->isInWindow() ? null : $this->next($tasks, $day),
+        );
     }
 
     /** @param  list<Task>  $tasks */
@@ -204,7 +230,10 @@ final readonly class CutOn
             ? $this->book->caps->for($season->kind, null)
             : [$open[0]->budget->capPercent, $open[0]->budget->source];
 
-        return new DayCase($day, $season, $open, Budget::of($cap, $source, $season->plant->history, $season->year->site->season), $forecast, $this->book->figures);
+        return new DayCase(
+            $day, $season, $open, Budget::of($cap, $source, $season->plant->history, $season->year->site->season),
+            $forecast, $this->book->figures,
+        );
     }
 
     /**
@@ -258,10 +287,16 @@ final readonly class CutOn
         $same = $late?->key === $early?->key;
         $said = [];
         if ($late !== null && (! $same || $since <= $until)) {
-            $said[] = $this->said($kind->tasks[$late->key]->late, sprintf('Too late for %s', lcfirst($late->name)), 'it closed on '.$late->window->closes->inWords());
+            $said[] = $this->said(
+                $kind->tasks[$late->key]->late, sprintf('Too late for %s', lcfirst($late->name)),
+                'it closed on '.$late->window->closes->inWords(),
+            );
         }
         if ($early !== null && (! $same || $until < $since)) {
-            $said[] = $this->said($kind->tasks[$early->key]->early, sprintf('Too early for %s', lcfirst($early->name)), 'it opens on '.$early->window->opens->inWords());
+            $said[] = $this->said(
+                $kind->tasks[$early->key]->early, sprintf('Too early for %s', lcfirst($early->name)),
+                'it opens on '.$early->window->opens->inWords(),
+            );
         }
 
         return $said;
@@ -283,7 +318,10 @@ final readonly class CutOn
     {
         $next = null;
         foreach ($tasks as $task) {
-            if ($task->window->opens->isAfter($day) && ($next === null || $task->window->opens->isBefore($next->window->opens))) {
+            if (
+                $task->window->opens->isAfter($day)
+                && ($next === null || $task->window->opens->isBefore($next->window->opens))
+            ) {
                 $next = $task;
             }
         }
@@ -296,7 +334,10 @@ final readonly class CutOn
     {
         $previous = null;
         foreach ($tasks as $task) {
-            if ($task->window->closes->isBefore($day) && ($previous === null || $task->window->closes->isAfter($previous->window->closes))) {
+            if (
+                $task->window->closes->isBefore($day)
+                && ($previous === null || $task->window->closes->isAfter($previous->window->closes))
+            ) {
                 $previous = $task;
             }
         }

@@ -31,7 +31,9 @@ final readonly class DayRun
 
     public function goesOnWith(CutVerdict $verdict): bool
     {
-        return $this->state === $verdict->state && $this->tasks === self::names($verdict) && self::rules($this->reasons) === self::rules($verdict->reasons);
+        return $this->state === $verdict->state
+            && $this->tasks === self::names($verdict)
+            && self::rules($this->reasons) === self::rules($verdict->reasons);
     }
 
     public function until(Day $day): self
@@ -42,13 +44,19 @@ final readonly class DayRun
     /** "Closed from 8 September to 10 November: late-season stop" */
     public function inWords(): string
     {
-        return sprintf('%s from %s to %s: %s', ucfirst($this->state->inWords()), $this->from->inWords(), $this->to->inWords(), $this->why());
+        return sprintf(
+            '%s from %s to %s: %s', ucfirst($this->state->inWords()), $this->from->inWords(), $this->to->inWords(),
+            $this->why(),
+        );
     }
 
     /** The tasks, or the rules that speak, in a few words. */
     public function why(): string
     {
-        $said = $this->tasks === [] ? self::rules($this->reasons) : [...$this->tasks, ...array_diff(self::rules($this->reasons), Prescriber::WHEN)];
+        $said =
+            $this->tasks === []
+                ? self::rules($this->reasons)
+                : [...$this->tasks, ...array_diff(self::rules($this->reasons), Prescriber::WHEN)];
 
         return lcfirst(implode('; ', array_map(lcfirst(...), array_values(array_unique($said)))));
     }

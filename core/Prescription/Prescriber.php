@@ -62,7 +62,9 @@ final readonly class Prescriber
         $kindYear = KindYear::of($year, $kind->phenology);
         $circumstances = self::circumstances($plant, $kind, $year, $practice, $this->book->recipes);
         $tasks = [];
-        foreach (self::timed($kind, $kindYear, $circumstances, $plant->rootedFrom(), $within) as [$rule, $timing, $window]) {
+        foreach (
+            self::timed($kind, $kindYear, $circumstances, $plant->rootedFrom(), $within) as [$rule, $timing, $window]
+        ) {
             $tasks[] = $this->task($rule, $timing, $window, $plant, $kind, $kindYear, $circumstances);
         }
 
@@ -85,17 +87,28 @@ final readonly class Prescriber
         $circumstances = self::circumstances($plant, $kind, $year, $practice, $this->book->recipes);
         $packing = Packing::with($this->book->figures);
         $tasks = [];
-        foreach (self::timed($kind, KindYear::of($year, $kind->phenology), $circumstances, $plant->rootedFrom(), $within) as [$rule, , $window]) {
+        foreach (
+            self::timed($kind, KindYear::of($year, $kind->phenology), $circumstances, $plant->rootedFrom(), $within) as [$rule, , $window]
+        ) {
             $recipe = $this->book->recipes->get($rule->method($circumstances));
             $handsOff = HandsOff::of($plant, $kind, $recipe, $this->book->figures, $circumstances->yearInGround);
             if ($handsOff !== null) {
-                $tasks[] = new SeasonTask($rule->key, $rule->name, $recipe->key, $year->season, $window, 0, 1, [Kit::ARBORIST], $handsOff->why);
+                $tasks[] = new SeasonTask(
+                    $rule->key, $rule->name, $recipe->key, $year->season, $window, 0, 1, [Kit::ARBORIST],
+                    $handsOff->why,
+                );
 
                 continue;
             }
             $tasks[] = new SeasonTask(
-                $rule->key, $rule->name, $recipe->key, $year->season, $window,
-                (new EffortRule($rule->effort))->alone($plant, $kind, $rule->key, $this->factor($rule, $plant, $kind, $year->season)),
+                $rule->key,
+                $rule->name,
+                $recipe->key,
+                $year->season,
+                $window,
+                (new EffortRule($rule->effort))->alone(
+                    $plant, $kind, $rule->key, $this->factor($rule, $plant, $kind, $year->season),
+                ),
                 $packing->people($plant, $kind, $rule, $recipe),
                 $packing->skills($plant, $kind, $recipe),
             );
@@ -109,15 +122,25 @@ final readonly class Prescriber
      *
      * @return list<array{TaskRule, TaskWindow, Window}>
      */
-    private static function timed(Kind $kind, KindYear $year, Circumstances $circumstances, ?Day $rooted, ?Span $within): array
-    {
+    private static function timed(
+        Kind $kind,
+        KindYear $year,
+        Circumstances $circumstances,
+        ?Day $rooted,
+        ?Span $within,
+    ): array {
         $timed = [];
         foreach ($kind->tasks as $rule) {
             $timing = $rule->when->holds($circumstances) ? $rule->window($circumstances) : null;
             $window = $timing?->rule->in($year);
             // What was over before it stood there is not its work.
             $before = $window !== null && $rooted !== null && $window->closes->isBefore($rooted);
-            if ($timing !== null && $window !== null && ! $before && ($within === null || $within->touches($window->opens, $window->closes))) {
+            if (
+                $timing !== null
+                && $window !== null
+                && ! $before
+                && ($within === null || $within->touches($window->opens, $window->closes))
+            ) {
                 $timed[] = [$rule, $timing, $window];
             }
         }
@@ -127,8 +150,13 @@ final readonly class Prescriber
     }
 
     /** @throws Fault when the plant is not in the ground in this season */
-    public static function circumstances(Plant $plant, Kind $kind, SiteYear $year, Practice $practice, Recipes $recipes): Circumstances
-    {
+    public static function circumstances(
+        Plant $plant,
+        Kind $kind,
+        SiteYear $year,
+        Practice $practice,
+        Recipes $recipes,
+    ): Circumstances {
         return new Circumstances(
             $year->site->winter,
             $practice->forPlant($plant->practice),
@@ -188,24 +216,57 @@ final readonly class Prescriber
         [$amounts, $because, $workings] = self::amounts($rule, $case, $circumstances);
         $schools = array_map(static fn (string $key): Choice => $circumstances->choice($key), $rule->questions());
         $handsOff = HandsOff::of($plant, $kind, $recipe, $this->book->figures, $circumstances->yearInGround);
-        $cautions = Cautions::from($this->book->cautions, $this->book->figures)->for($kind, $plant, $rule, $window, $year->site, $recipe, $handsOff);
+        $cautions = Cautions::from($this->book->cautions, $this->book->figures)->for(
+            $kind, $plant, $rule, $window, $year->site, $recipe, $handsOff,
+        );
         $when = Reason::of(self::WHEN[0], $timing->because.' ('.$timing->rule->inWords.')', $timing->source);
         if ($handsOff !== null) {
             return new Task(
-                $rule->key, $rule->name, $recipe->name, $recipe->key, $recipe->rank, $season, $schools, $window, [], $handsOff->steps($recipe, $window, $amounts), 0,
-                $cautions, [$handsOff->reason(), $when], Kit::none(), [], $budget, $handsOff->why,
+                $rule->key,
+                $rule->name,
+                $recipe->name,
+                $recipe->key,
+                $recipe->rank,
+                $season,
+                $schools,
+                $window,
+                [],
+                $handsOff->steps($recipe, $window, $amounts),
+                0,
+                $cautions,
+                [$handsOff->reason(), $when],
+                Kit::none(),
+                [],
+                $budget,
+                $handsOff->why,
             );
         }
         $missed = self::missedPass($rule, $plant, $kind, $season);
-        $effort = (new EffortRule($rule->effort))->minutes($plant, $kind, $rule->key, max($missed->factor ?? 1.0, $standing->factor()));
+        $effort = (new EffortRule($rule->effort))->minutes(
+            $plant, $kind, $rule->key, max($missed->factor ?? 1.0, $standing->factor()),
+        );
         $packing = Packing::with($this->book->figures);
-        [$line, $held, $lineBecause] = $recipe->holdsLine ? (new TargetSize($this->book->figures->growing($kind)->extensionMm))->for($case) : [[], [], []];
+        [$line, $held, $lineBecause] = $recipe->holdsLine
+            ? (new TargetSize($this->book->figures->growing($kind)->extensionMm))->for($case)
+            : [[], [], []];
         $amounts = [...$amounts, ...$line];
         [$litres, $debris] = $packing->debris($plant, $kind, $recipe, $amounts, $budget->capPercent);
 
         return new Task(
-            $rule->key, $rule->name, $recipe->name, $recipe->key, $recipe->rank, $season, $schools, $window, $amounts,
-            Steps::for($recipe, $rule, $plant, $circumstances, $amounts, [...($missed === null ? [] : [$missed->step]), ...$standing->steps(), ...$held]),
+            $rule->key,
+            $rule->name,
+            $recipe->name,
+            $recipe->key,
+            $recipe->rank,
+            $season,
+            $schools,
+            $window,
+            $amounts,
+            Steps::for($recipe, $rule, $plant, $circumstances, $amounts, [
+                ...$missed === null ? [] : [$missed->step],
+                ...$standing->steps(),
+                ...$held,
+            ]),
             $effort->minutes,
             $cautions,
             [
@@ -285,11 +346,22 @@ final readonly class Prescriber
             return [];
         }
 
-        return [Reason::commonPractice(self::WHEN[1], sprintf(
-            'best from %s to %s instead of %s to %s, seen from: %s', $window->bestFrom->inWords(), $window->bestTo->inWords(),
-            $usual->bestFrom->inWords(), $usual->bestTo->inWords(),
-            implode('; ', array_diff([$year->site->before()->seen->autumn->inWords(), $year->site->seen->inWords()], [''])),
-        ))];
+        return [
+            Reason::commonPractice(
+                self::WHEN[1],
+                sprintf(
+                    'best from %s to %s instead of %s to %s, seen from: %s', $window->bestFrom->inWords(),
+                    $window->bestTo->inWords(), $usual->bestFrom->inWords(), $usual->bestTo->inWords(),
+                    implode(
+                        '; ',
+                        array_diff(
+                            [$year->site->before()->seen->autumn->inWords(), $year->site->seen->inWords()],
+                            [''],
+                        ),
+                    ),
+                ),
+            ),
+        ];
     }
 
     /**
@@ -310,9 +382,19 @@ final readonly class Prescriber
             }
         }
 
-        return [Reason::commonPractice('Aim', $aim === 'renewal'
-            ? sprintf('the aim renewal changes nothing here: %s', $kind->hardCutting === 'badly' ? 'it answers hard cutting badly, so an old one is replaced' : 'its usual cut renews it as far as it can be')
-            : 'the aim clear stem changes nothing here: it is not grown on a stem')];
+        return [
+            Reason::commonPractice(
+                'Aim',
+                $aim === 'renewal'
+                    ? sprintf(
+                        'the aim renewal changes nothing here: %s',
+                        $kind->hardCutting === 'badly'
+                            ? 'it answers hard cutting badly, so an old one is replaced'
+                            : 'its usual cut renews it as far as it can be',
+                    )
+                    : 'the aim clear stem changes nothing here: it is not grown on a stem',
+            ),
+        ];
     }
 
     /** @return list<Reason> */

@@ -33,12 +33,24 @@ final readonly class ReadAloud
      * What one step forbids, and how another would ask for it all the same.
      */
     private const OPPOSITES = [
-        'shortening' => ['/\bshorten nothing\b/i', '/(?<!nor )\bshorten(?! nothing|(?:s|ing)\b)\b|\bbring (?:it|the \w+) (?:down )?(?:to|by)\b|\bcut each branch\b/i'],
-        'healthy growth' => ['/\ball healthy growth on\b/i', '/\bcut (?:every|all)\b|\btake out \d|\bcount the old stems\b/i'],
+        'shortening' => [
+            '/\bshorten nothing\b/i',
+            '/(?<!nor )\bshorten(?! nothing|(?:s|ing)\b)\b|\bbring (?:it|the \w+) (?:down )?(?:to|by)\b|\bcut each branch\b/i',
+        ],
+        'healthy growth' => [
+            '/\ball healthy growth on\b/i',
+            '/\bcut (?:every|all)\b|\btake out \d|\bcount the old stems\b/i',
+        ],
         'spurs' => ['/\bspurs alone\b/i', '/\bthin\b[^.]*\bspurs?\b/i'],
-        'the height' => ['/\bheight alone\b|\bno top is cut\b/i', '/\btrim the top\b|\bcut each branch\b|\bbring (?:it|the \w+) (?:down )?to\b/i'],
+        'the height' => [
+            '/\bheight alone\b|\bno top is cut\b/i',
+            '/\btrim the top\b|\bcut each branch\b|\bbring (?:it|the \w+) (?:down )?to\b/i',
+        ],
         'old stems' => ['/\btake no old stem\b/i', '/\btake (?:out )?(?:the oldest|\d+ of)\b/i'],
-        'bare wood' => ['/\b(?:never|not) into bare wood\b|\bdo not cut it down\b/i', '/\bback to its stems\b|\bat the ground\b|\bcut all of it\b/i'],
+        'bare wood' => [
+            '/\b(?:never|not) into bare wood\b|\bdo not cut it down\b/i',
+            '/\bback to its stems\b|\bat the ground\b|\bcut all of it\b/i',
+        ],
         'the leaders' => ['/\bleave the leaders\b/i', '/\bshorten the leaders\b/i'],
     ];
 
@@ -101,7 +113,10 @@ final readonly class ReadAloud
     {
         $tasks = [];
         foreach ($kind->tasks as $task) {
-            $circumstances = new Circumstances(WinterClass::Cool, Practice::of($this->book->questions), null, $form, null, $kind->has('grafted'), $kind->traits);
+            $circumstances = new Circumstances(
+                WinterClass::Cool, Practice::of($this->book->questions), null, $form, null, $kind->has('grafted'),
+                $kind->traits,
+            );
             if ($task->when->holds($circumstances)) {
                 $amounts = $this->worked($kind, $task, $this->measured($kind), $circumstances);
                 $recipe = $this->book->recipes->get($task->method($circumstances));
@@ -121,8 +136,13 @@ final readonly class ReadAloud
      * @param  list<Amount>  $amounts  as they are worked out in these circumstances
      * @return list<string>
      */
-    private function reading(Kind $kind, TaskRule $task, Plant $plant, Circumstances $circumstances, array $amounts): array
-    {
+    private function reading(
+        Kind $kind,
+        TaskRule $task,
+        Plant $plant,
+        Circumstances $circumstances,
+        array $amounts,
+    ): array {
         $recipe = $this->book->recipes->get($task->method($circumstances));
         $chosen = Steps::chosen($recipe, $task, $plant, $circumstances, $amounts);
         $spoken = implode("\n", $chosen);
@@ -159,7 +179,9 @@ final readonly class ReadAloud
             $forbidding = self::saying($forbids, $told);
             $asking = array_values(array_diff(self::saying($asks, $told), $forbidding));
             if ($forbidding !== [] && $asking !== []) {
-                $faults[] = sprintf('one step forbids %s and another asks for it: "%s" / "%s"', $what, $forbidding[0], $asking[0]);
+                $faults[] = sprintf(
+                    'one step forbids %s and another asks for it: "%s" / "%s"', $what, $forbidding[0], $asking[0],
+                );
             }
         }
         foreach (self::ONCE as $once) {
@@ -185,7 +207,9 @@ final readonly class ReadAloud
     private function worked(Kind $kind, TaskRule $task, Plant $plant, Circumstances $circumstances): array
     {
         // As the book writes them: what a budget leaves is another matter.
-        $case = new AmountCase($plant, $kind, self::SEASON, $task->method($circumstances), Budget::of(100, '', [], self::SEASON));
+        $case = new AmountCase(
+            $plant, $kind, self::SEASON, $task->method($circumstances), Budget::of(100, '', [], self::SEASON),
+        );
         $amounts = [];
         foreach (Conditional::holding($task->amounts, $circumstances) as $spec) {
             $amounts = [...$amounts, ...AmountRules::of($spec)->for($case)->amounts];
@@ -211,16 +235,30 @@ final readonly class ReadAloud
         $each = [[]];
         foreach ($named as $key => $values) {
             $values = match (true) {
-                $key === 'winter' => array_map(static fn (WinterClass $winter): string => $winter->value, WinterClass::cases()),
+                $key === 'winter' => array_map(
+                    static fn (WinterClass $winter): string => $winter->value,
+                    WinterClass::cases(),
+                ),
                 isset($this->book->questions[$key]) => array_keys($this->book->questions[$key]->options),
                 default => [...array_unique($values), null],
             };
-            $each = array_merge(...array_map(static fn (?string $value): array => array_map(static fn (array $one): array => [...$one, $key => $value], $each), $values));
+            $each = array_merge(
+                ...array_map(
+                    static fn (?string $value): array => array_map(
+                        static fn (array $one): array => [...$one, $key => $value],
+                        $each,
+                    ),
+                    $values,
+                ),
+            );
         }
         foreach ($each as $one) {
             yield new Circumstances(
                 WinterClass::from($one['winter'] ?? WinterClass::Cool->value),
-                Practice::of($this->book->questions, array_filter(array_intersect_key($one, $this->book->questions), is_string(...))),
+                Practice::of(
+                    $this->book->questions,
+                    array_filter(array_intersect_key($one, $this->book->questions), is_string(...)),
+                ),
                 isset($one['year']) ? (int) $one['year'] : null,
                 $one['form'] ?? null,
                 $one['aim'] ?? null,

@@ -42,16 +42,18 @@ final readonly class Standing
         }
         $upkeep = $plant->upkeep($season, $book->recipes->restoring);
         $disease = $state->disease === null ? null : $book->states->disease($state->disease);
-        $keys = array_keys(array_filter([
-            $upkeep->value ?? '' => $upkeep !== null,
-            self::dieback($state->diebackPercent ?? 0, $book->figures->number(Figure::DiebackHeavy)) => ($state->diebackPercent ?? 0) > 0,
-            'variegated' => $state->variegated,
-            $state->stress->value ?? '' => $state->stress !== null,
-            'container' => $state->container,
-            'exposed' => $state->exposed,
-            'one-side' => $state->sides === 1,
-            'transplanted' => $state->transplanted !== null,
-        ]));
+        $keys = array_keys(
+            array_filter([
+                $upkeep->value ?? '' => $upkeep !== null,
+                self::dieback($state->diebackPercent ?? 0, $book->figures->number(Figure::DiebackHeavy)) => ($state->diebackPercent ?? 0) > 0,
+                'variegated' => $state->variegated,
+                $state->stress->value ?? '' => $state->stress !== null,
+                'container' => $state->container,
+                'exposed' => $state->exposed,
+                'one-side' => $state->sides === 1,
+                'transplanted' => $state->transplanted !== null,
+            ]),
+        );
 
         return new self(
             [
@@ -106,10 +108,13 @@ final readonly class Standing
             $this->notes,
         );
         if ($this->leftOut >= 2) {
-            $reasons[] = Reason::commonPractice('Left out', sprintf(
-                'not done for %d seasons: it takes about %s times as long. Where it has grown out of hand, say that it is neglected',
-                $this->leftOut, rtrim(rtrim(number_format($this->leftOutTime, 1), '0'), '.'),
-            ));
+            $reasons[] = Reason::commonPractice(
+                'Left out',
+                sprintf(
+                    'not done for %d seasons: it takes about %s times as long. Where it has grown out of hand, say that it is neglected',
+                    $this->leftOut, rtrim(rtrim(number_format($this->leftOutTime, 1), '0'), '.'),
+                ),
+            );
         }
         if ($this->plant->state->cultivar !== null) {
             $reasons[] = Reason::commonPractice(

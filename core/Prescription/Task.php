@@ -51,7 +51,10 @@ final readonly class Task
     /** The same task as planning sees it. */
     public function timed(): SeasonTask
     {
-        return new SeasonTask($this->key, $this->name, $this->methodKey, $this->season, $this->window, $this->minutes, $this->kit->people, $this->kit->skills, $this->handsOff);
+        return new SeasonTask(
+            $this->key, $this->name, $this->methodKey, $this->season, $this->window, $this->minutes,
+            $this->kit->people, $this->kit->skills, $this->handsOff,
+        );
     }
 
     /** One of its amounts by what it is of, or null where it has no such. */

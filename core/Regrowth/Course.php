@@ -30,8 +30,18 @@ final readonly class Course
     /** @return array<string, int|string|null> the shape of docs/formats/prescription.schema.json */
     public function toArray(): array
     {
-        return ['key' => $this->key, 'name' => $this->name, 'height_after_mm' => $this->heightAfterMm, 'height_at_end_mm' => $this->heightAtEndMm,
-            'flowering_height_mm' => $this->floweringHeightMm, 'flowers_when' => $this->flowersWhen, 'flowers_lost_percent' => $this->flowersLostPercent,
-            'years_to_recover' => $this->yearsToRecover, 'minutes' => $this->minutes, 'share_percent' => $this->sharePercent, 'risk' => $this->risk];
+        return [
+            'key' => $this->key,
+            'name' => $this->name,
+            'height_after_mm' => $this->heightAfterMm,
+            'height_at_end_mm' => $this->heightAtEndMm,
+            'flowering_height_mm' => $this->floweringHeightMm,
+            'flowers_when' => $this->flowersWhen,
+            'flowers_lost_percent' => $this->flowersLostPercent,
+            'years_to_recover' => $this->yearsToRecover,
+            'minutes' => $this->minutes,
+            'share_percent' => $this->sharePercent,
+            'risk' => $this->risk,
+        ];
     }
 }

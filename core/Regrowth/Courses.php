@@ -41,7 +41,9 @@ final readonly class Courses
         $courses = [$this->leave($kind, $height, $task), $this->usual($kind, $height, $task)];
 
         // A tree is never topped: there is no hard cut for it but to a framework it is kept at (ANSI A300, from memory).
-        return $kind->habit === 'tree' && $kind->lowestFrameworkMm === null ? $courses : [...$courses, $this->hard($kind, $height, $task)];
+        return $kind->habit === 'tree' && $kind->lowestFrameworkMm === null
+            ? $courses
+            : [...$courses, $this->hard($kind, $height, $task)];
     }
 
     /**
@@ -64,18 +66,37 @@ final readonly class Courses
 
     private function leave(Kind $kind, int $height, Task $task): Course
     {
-        $flowers = $kind->wood === FloweringWood::None ? null : $height + ($kind->wood === FloweringWood::New ? $this->growth($kind) : 0);
+        $flowers =
+            $kind->wood === FloweringWood::None
+                ? null
+                : $height + ($kind->wood === FloweringWood::New ? $this->growth($kind) : 0);
 
-        return new Course('leave', 'Leave it', $height, $height + $this->extension($kind), $flowers, $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time', 0, 0, 0, 0, sprintf(
-            'Old wood gathers, flowers move up and out of reach%s.', $task->minutes === 0 ? '' : sprintf('; the next cut takes about %d min', $this->times($task->minutes, Figure::LeftOutTime)),
-        ));
+        return new Course(
+            'leave', 'Leave it', $height, $height + $this->extension($kind), $flowers,
+            $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time', 0, 0, 0, 0,
+            sprintf(
+                'Old wood gathers, flowers move up and out of reach%s.',
+                $task->minutes === 0
+                    ? ''
+                    : sprintf('; the next cut takes about %d min', $this->times($task->minutes, Figure::LeftOutTime)),
+            ),
+        );
     }
 
     private function ask(Kind $kind, int $height, string $why): Course
     {
         return new Course(
-            'ask', 'Ask an arborist', $height, $height + $this->extension($kind), $kind->wood === FloweringWood::None ? null : $height,
-            $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time', 0, 0, 0, 0, "It $why: it is not the crew's work.",
+            'ask',
+            'Ask an arborist',
+            $height,
+            $height + $this->extension($kind),
+            $kind->wood === FloweringWood::None ? null : $height,
+            $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time',
+            0,
+            0,
+            0,
+            0,
+            "It $why: it is not the crew's work.",
         );
     }
 
@@ -87,8 +108,16 @@ final readonly class Courses
         $flowers = $task->amount(FloweringHeight::FLOWERS);
 
         return new Course(
-            $name === null ? 'usual' : 'school', $name ?? $task->name, $after, $after + ($kind->wood === FloweringWood::New ? max($this->growth($kind), $this->extension($kind)) : $this->extension($kind)),
-            $kind->wood === FloweringWood::None ? null : ($flowers->target ?? ($kind->wood === FloweringWood::New ? $after + $this->growth($kind) : $after)),
+            $name === null ? 'usual' : 'school',
+            $name ?? $task->name,
+            $after,
+            $after +
+                ($kind->wood === FloweringWood::New
+                    ? max($this->growth($kind), $this->extension($kind))
+                    : $this->extension($kind)),
+            $kind->wood === FloweringWood::None
+                ? null
+                : $flowers->target ?? ($kind->wood === FloweringWood::New ? $after + $this->growth($kind) : $after),
             $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time',
             $kind->wood === FloweringWood::Old && str_contains($task->key, 'winter') ? $share : 0,
             0, $task->minutes, $share, 'Little, in its window.',
@@ -104,10 +133,22 @@ final readonly class Courses
         ));
         $share = $height > 0 ? (int) round(100 * (1 - $after / $height)) : 0;
         [$years, $risk] = match (true) {
-            $kind->lowestFrameworkMm !== null => [Figure::RecoverWell, 'Down to its lowest framework and no further: expect strong shoots, and nothing if frost follows.'],
-            $kind->hardCutting === 'well' => [Figure::RecoverWell, 'It answers hard cutting well: expect strong shoots that want thinning.'],
-            $kind->hardCutting === 'slowly' => [Figure::RecoverSlowly, 'It answers slowly: two or three years bare, and one stem in ten may not break.'],
-            default => [Figure::RecoverBadly, 'It answers badly: what is cut into old wood may never break again. Replace it rather.'],
+            $kind->lowestFrameworkMm !== null => [
+                Figure::RecoverWell,
+                'Down to its lowest framework and no further: expect strong shoots, and nothing if frost follows.',
+            ],
+            $kind->hardCutting === 'well' => [
+                Figure::RecoverWell,
+                'It answers hard cutting well: expect strong shoots that want thinning.',
+            ],
+            $kind->hardCutting === 'slowly' => [
+                Figure::RecoverSlowly,
+                'It answers slowly: two or three years bare, and one stem in ten may not break.',
+            ],
+            default => [
+                Figure::RecoverBadly,
+                'It answers badly: what is cut into old wood may never break again. Replace it rather.',
+            ],
         };
         $regrows = $kind->lowestFrameworkMm !== null || $kind->hardCutting !== 'badly';
         $flowers = $kind->wood === FloweringWood::New ? $after + $this->growth($kind) : $after;
@@ -117,7 +158,10 @@ final readonly class Courses
             $kind->wood === FloweringWood::None || ! $regrows ? null : $flowers,
             match ($kind->wood) {
                 FloweringWood::None => 'it is not grown for flowers',
-                FloweringWood::New => sprintf('about %d days later', $this->book->figures->number(Figure::HardCutLater)),
+                FloweringWood::New => sprintf(
+                    'about %d days later',
+                    $this->book->figures->number(Figure::HardCutLater),
+                ),
                 FloweringWood::Both => 'only the later flowers, on new growth',
                 FloweringWood::Old => 'not before the season after next',
             },

@@ -40,13 +40,24 @@ final readonly class Cautions
      *
      * @throws Fault when a hazard has no words
      */
-    public function for(Kind $kind, Plant $plant, TaskRule $task, Window $window, SiteYear $year, Recipe $recipe, ?HandsOff $handsOff = null): array
-    {
+    public function for(
+        Kind $kind,
+        Plant $plant,
+        TaskRule $task,
+        Window $window,
+        SiteYear $year,
+        Recipe $recipe,
+        ?HandsOff $handsOff = null,
+    ): array {
         $keys = $plant->hazards;
         if (! in_array($kind->habit, self::NO_NESTS, true) && $this->nesting($window, $year)) {
             $keys[] = 'nests';
         }
-        if ($handsOff === null && ! $recipe->low && ($plant->heightMm ?? $kind->typicalHeightMm) > $this->figures->number(Figure::Reach)) {
+        if (
+            $handsOff === null
+            && ! $recipe->low
+            && ($plant->heightMm ?? $kind->typicalHeightMm) > $this->figures->number(Figure::Reach)
+        ) {
             $keys[] = 'ladder';
         }
         if ($plant->state->boundary) {

@@ -36,16 +36,29 @@ final readonly class HandsOff
     public static function of(Plant $plant, Kind $kind, Recipe $recipe, Figures $figures, ?int $yearInGround): ?self
     {
         if (in_array(self::LINE, $plant->hazards, true)) {
-            return new self('within reach of a power line', [
-                'Leave it alone: a power line is near, and nobody works within its reach.',
-                'Ask the utility or a qualified line-clearance arborist for: {task}.',
-            ], $figures->reason(Figure::HandsOffTree, 'Hands off', 'a power line is near: nobody works within its reach'));
+            return new self(
+                'within reach of a power line',
+                [
+                    'Leave it alone: a power line is near, and nobody works within its reach.',
+                    'Ask the utility or a qualified line-clearance arborist for: {task}.',
+                ],
+                $figures->reason(
+                    Figure::HandsOffTree, 'Hands off', 'a power line is near: nobody works within its reach',
+                ),
+            );
         }
         if ($plant->state->protected) {
-            return new self('is protected', [
-                'Leave it until consent is there in writing: it is protected.',
-                'The office asks the local authority for: {task}. Say on the plant when consent is given.',
-            ], Reason::commonPractice('Hands off', 'it is protected: no cut before the local authority has consented in writing'));
+            return new self(
+                'is protected',
+                [
+                    'Leave it until consent is there in writing: it is protected.',
+                    'The office asks the local authority for: {task}. Say on the plant when consent is given.',
+                ],
+                Reason::commonPractice(
+                    'Hands off',
+                    'it is protected: no cut before the local authority has consented in writing',
+                ),
+            );
         }
         if ($recipe->fromGround) {
             return null;
@@ -57,9 +70,14 @@ final readonly class HandsOff
             $as = $plant->heightMm === null ? 'grows taller than' : 'is taller than';
 
             return new self(
-                $why = sprintf('%s %s m%s', $as, $tall / 1000, $plant->heightMm === null ? ' as a rule: measure it' : ''),
+                $why = sprintf(
+                    '%s %s m%s', $as, $tall / 1000, $plant->heightMm === null ? ' as a rule: measure it' : '',
+                ),
                 self::arborist($why),
-                $figures->reason(Figure::HandsOffTree, 'Hands off', sprintf('it %s %s m: work in it is an arborist\'s', $as, $tall / 1000)),
+                $figures->reason(
+                    Figure::HandsOffTree, 'Hands off',
+                    sprintf('it %s %s m: work in it is an arborist\'s', $as, $tall / 1000),
+                ),
             );
         }
         $thick = $figures->number(Figure::HandsOffWood);
@@ -67,7 +85,10 @@ final readonly class HandsOff
             return new self(
                 $why = sprintf('has wood thicker than %d mm', $thick),
                 self::arborist($why),
-                $figures->reason(Figure::HandsOffWood, 'Hands off', sprintf('its oldest wood is thicker than %d mm: that is an arborist\'s', $thick)),
+                $figures->reason(
+                    Figure::HandsOffWood, 'Hands off',
+                    sprintf('its oldest wood is thicker than %d mm: that is an arborist\'s', $thick),
+                ),
             );
         }
 

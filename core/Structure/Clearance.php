@@ -41,11 +41,16 @@ final readonly class Clearance
         $now = array_map(static fn (Stem $stem): Segment => $stem->from(self::STILL, $crown), $stems);
         $then = array_map(static fn (Segment $segment, float $share): Segment => $segment->longer((1 - $share) / $share * self::STILL / (1 - self::STILL)), $now, $still);
         // A stem begins to move at the same place and goes the same way next season, only thicker and longer.
-        $lines = array_map(static fn (Segment $segment, Stem $grown, float $share): array => [
-            $segment->from->x, $segment->from->y, $segment->from->z,
-            $segment->to->x - $segment->from->x, $segment->to->y - $segment->from->y, $segment->to->z - $segment->from->z,
-            $grown->thicknessAt($share) / 2,
-        ], $now, $next, $still);
+        $lines = array_map(
+            static fn (Segment $segment, Stem $grown, float $share): array => [
+                $segment->from->x, $segment->from->y, $segment->from->z, $segment->to->x - $segment->from->x,
+                $segment->to->y - $segment->from->y, $segment->to->z - $segment->from->z,
+                $grown->thicknessAt($share) / 2,
+            ],
+            $now,
+            $next,
+            $still,
+        );
         $rubs = [];
         foreach ($stems as $i => $a) {
             [$ax, $ay, $az, $adx, $ady, $adz, $aHalf] = $lines[$i];
@@ -59,13 +64,21 @@ final readonly class Clearance
                     && $rx * $rx + $ry * $ry + $rz * $rz > ($aHalf + $bHalf) ** 2) {
                     continue;
                 }
-                $rub = $this->between([$a, $now[$i], self::STILL], [$stems[$j], $now[$j], self::STILL], [$next[$i], $then[$i], $still[$i]], [$next[$j], $then[$j], $still[$j]]);
+                $rub = $this->between(
+                    [$a, $now[$i], self::STILL], [$stems[$j], $now[$j], self::STILL],
+                    [$next[$i], $then[$i], $still[$i]], [$next[$j], $then[$j], $still[$j]],
+                );
                 if ($rub !== null) {
                     $rubs[] = $rub;
                 }
             }
         }
-        usort($rubs, static fn (Rub $a, Rub $b): int => [$a->clearanceNextMm, $a->a, $a->b] <=> [$b->clearanceNextMm, $b->a, $b->b]);
+        usort(
+            $rubs,
+            static fn (Rub $a, Rub $b): int => [$a->clearanceNextMm, $a->a, $a->b] <=> [
+                $b->clearanceNextMm, $b->a, $b->b,
+            ],
+        );
 
         return $rubs;
     }
@@ -92,12 +105,17 @@ final readonly class Clearance
     {
         [$air, $s, $t] = self::air($a, $b);
         [$airThen, $sThen, $tThen] = self::air($aNext, $bNext);
-        $converging = ($s > self::FURTHER_UP && $t > self::FURTHER_UP) || ($sThen > self::FURTHER_UP && $tThen > self::FURTHER_UP);
+        $converging =
+            ($s > self::FURTHER_UP && $t > self::FURTHER_UP)
+            || ($sThen > self::FURTHER_UP && $tThen > self::FURTHER_UP);
         if ($air > 0 && $airThen > 0 && ! ($converging && min($air, $airThen) < $this->closeMm)) {
             return null;
         }
 
-        return new Rub($a[0]->ref, $b[0]->ref, (int) round($air), (int) round($airThen), (int) round($a[1]->from->towards($a[1]->to, $s)->z), $converging);
+        return new Rub(
+            $a[0]->ref, $b[0]->ref, (int) round($air), (int) round($airThen),
+            (int) round($a[1]->from->towards($a[1]->to, $s)->z), $converging,
+        );
     }
 
     /**
@@ -111,6 +129,9 @@ final readonly class Clearance
     {
         [$apart, $s, $t] = $a[1]->nearest($b[1]);
 
-        return [$apart - ($a[0]->thicknessAt($a[2] + (1 - $a[2]) * $s) + $b[0]->thicknessAt($b[2] + (1 - $b[2]) * $t)) / 2, $s, $t];
+        return [
+            $apart - ($a[0]->thicknessAt($a[2] + (1 - $a[2]) * $s) + $b[0]->thicknessAt($b[2] + (1 - $b[2]) * $t)) / 2,
+            $s, $t,
+        ];
     }
 }

@@ -23,7 +23,14 @@ final readonly class Cut
     /** @return array{order: int, ref: string, rule: string, because: string, cut: string, free: bool, share_percent: float} */
     public function toArray(): array
     {
-        return ['order' => $this->order, 'ref' => $this->stem->ref, 'rule' => $this->rule, 'because' => $this->because, 'cut' => $this->where,
-            'free' => $this->free, 'share_percent' => round($this->sharePercent, 1)];
+        return [
+            'order' => $this->order,
+            'ref' => $this->stem->ref,
+            'rule' => $this->rule,
+            'because' => $this->because,
+            'cut' => $this->where,
+            'free' => $this->free,
+            'share_percent' => round($this->sharePercent, 1),
+        ];
     }
 }

@@ -41,12 +41,18 @@ final readonly class Judgement
         $cuts = $kept = [];
         foreach ($written['remove'] as $cut) {
             if (isset($stems[$cut['ref']])) {
-                $cuts[] = new Cut($cut['order'], $stems[$cut['ref']], $cut['rule'], $cut['because'], $cut['cut'], $cut['free'], (float) $cut['share_percent']);
+                $cuts[] = new Cut(
+                    $cut['order'], $stems[$cut['ref']], $cut['rule'], $cut['because'], $cut['cut'], $cut['free'],
+                    (float) $cut['share_percent'],
+                );
             }
         }
         foreach ($written['keep'] as $each) {
             if (isset($stems[$each['ref']])) {
-                $kept[] = new Kept($stems[$each['ref']], $each['because'], $each['treat'], $each['goes_next_year'], $each['replaced_by']);
+                $kept[] = new Kept(
+                    $stems[$each['ref']], $each['because'], $each['treat'], $each['goes_next_year'],
+                    $each['replaced_by'],
+                );
             }
         }
 
@@ -54,9 +60,13 @@ final readonly class Judgement
             $aim,
             $cuts,
             $kept,
-            array_map(static fn (array $rub): Rub => new Rub(
-                $rub['a'], $rub['b'], $rub['clearance_now_mm'], $rub['clearance_next_mm'], $rub['height_mm'], $rub['clearance_next_mm'] < $rub['clearance_now_mm'],
-            ), $written['rubs']),
+            array_map(
+                static fn (array $rub): Rub => new Rub(
+                    $rub['a'], $rub['b'], $rub['clearance_now_mm'], $rub['clearance_next_mm'], $rub['height_mm'],
+                    $rub['clearance_next_mm'] < $rub['clearance_now_mm'],
+                ),
+                $written['rubs'],
+            ),
             $written['openness_before_percent'],
             $written['openness_after_percent'],
             (float) $written['share_removed_percent'],

@@ -21,6 +21,12 @@ final readonly class Kept
     /** @return array{ref: string, because: string, treat: ?string, goes_next_year: bool, replaced_by: ?string} */
     public function toArray(): array
     {
-        return ['ref' => $this->stem->ref, 'because' => $this->because, 'treat' => $this->treat, 'goes_next_year' => $this->goesNextYear, 'replaced_by' => $this->replacedBy];
+        return [
+            'ref' => $this->stem->ref,
+            'because' => $this->because,
+            'treat' => $this->treat,
+            'goes_next_year' => $this->goesNextYear,
+            'replaced_by' => $this->replacedBy,
+        ];
     }
 }

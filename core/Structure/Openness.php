@@ -30,7 +30,13 @@ final readonly class Openness
         }
         $crown = Clearance::crown($live);
         $upper = array_map(static fn (Stem $stem): Segment => $stem->from(0.5, $crown), $live);
-        $reach = array_sum(array_map(static fn (Stem $stem): float => $crown + $stem->lengthMm * sin(deg2rad($stem->leanDeg)), $live)) / count($live);
+        $reach =
+            array_sum(
+                array_map(
+                    static fn (Stem $stem): float => $crown + $stem->lengthMm * sin(deg2rad($stem->leanDeg)),
+                    $live,
+                ),
+            ) / count($live);
         // The middle is looked at from the first stem's side on, so that a turned plant has the same openness.
         $turn = $live[0]->azimuthDeg;
         $free = 0;
@@ -39,7 +45,9 @@ final readonly class Openness
             $radius = $reach / 2 * sqrt(($ring + 0.5) / self::RINGS);
             for ($spoke = 0; $spoke < self::SPOKES; $spoke++) {
                 $angle = deg2rad($turn + 360 * $spoke / self::SPOKES);
-                $free += self::isNear($upper, $radius * sin($angle), $radius * cos($angle), self::NEAR * $reach) ? 0 : 1;
+                $free += self::isNear($upper, $radius * sin($angle), $radius * cos($angle), self::NEAR * $reach)
+                    ? 0
+                    : 1;
             }
         }
 

@@ -22,7 +22,10 @@ final readonly class Point
     /** The place a share of the way from here to there: 0 is here, 1 is there. */
     public function towards(self $there, float $share): self
     {
-        return new self($this->x + $share * ($there->x - $this->x), $this->y + $share * ($there->y - $this->y), $this->z + $share * ($there->z - $this->z));
+        return new self(
+            $this->x + $share * ($there->x - $this->x), $this->y + $share * ($there->y - $this->y),
+            $this->z + $share * ($there->z - $this->z),
+        );
     }
 
     public function distanceTo(self $other): float

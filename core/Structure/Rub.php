@@ -23,15 +23,27 @@ final readonly class Rub
     {
         return match (true) {
             $this->clearanceNowMm <= 0 => sprintf('they touch, %d mm up', $this->heightMm),
-            $this->clearanceNextMm <= 0 => sprintf('%d mm apart now, %d mm up, and grown together by next season', $this->clearanceNowMm, $this->heightMm),
-            default => sprintf('%d mm apart and closing, %d mm up: they will rub within the year', $this->clearanceNowMm, $this->heightMm),
+            $this->clearanceNextMm <= 0 => sprintf(
+                '%d mm apart now, %d mm up, and grown together by next season', $this->clearanceNowMm,
+                $this->heightMm,
+            ),
+            default => sprintf(
+                '%d mm apart and closing, %d mm up: they will rub within the year', $this->clearanceNowMm,
+                $this->heightMm,
+            ),
         };
     }
 
     /** @return array{a: string, b: string, clearance_now_mm: int, clearance_next_mm: int, height_mm: int, says: string} */
     public function toArray(): array
     {
-        return ['a' => $this->a, 'b' => $this->b, 'clearance_now_mm' => $this->clearanceNowMm, 'clearance_next_mm' => $this->clearanceNextMm,
-            'height_mm' => $this->heightMm, 'says' => $this->inWords()];
+        return [
+            'a' => $this->a,
+            'b' => $this->b,
+            'clearance_now_mm' => $this->clearanceNowMm,
+            'clearance_next_mm' => $this->clearanceNextMm,
+            'height_mm' => $this->heightMm,
+            'says' => $this->inWords(),
+        ];
     }
 }

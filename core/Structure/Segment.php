@@ -53,7 +53,8 @@ final readonly class Segment
             } else {
                 $ab = $ax * $bx + $ay * $by + $az * $bz;
                 $denominator = $aa * $bb - $ab * $ab;
-                $s = $denominator > self::NOTHING * $aa * $bb ? self::held(($ab * $br - $ar * $bb) / $denominator) : 0.0;
+                $s =
+                    $denominator > self::NOTHING * $aa * $bb ? self::held(($ab * $br - $ar * $bb) / $denominator) : 0.0;
                 $t = ($ab * $s + $br) / $bb;
                 if ($t < 0.0) {
                     [$s, $t] = [self::held(-$ar / $aa), 0.0];

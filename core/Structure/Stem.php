@@ -40,8 +40,17 @@ final readonly class Stem
      *
      * @throws Fault when a measure cannot be, with what was probably meant
      */
-    public static function of(string $ref, float $azimuthDeg, float $leanDeg, int $lengthMm, int $baseMm, ?int $ageYears = null, array $faults = [], array $shoots = [], ?float $fromAzimuthDeg = null): self
-    {
+    public static function of(
+        string $ref,
+        float $azimuthDeg,
+        float $leanDeg,
+        int $lengthMm,
+        int $baseMm,
+        ?int $ageYears = null,
+        array $faults = [],
+        array $shoots = [],
+        ?float $fromAzimuthDeg = null,
+    ): self {
         if ($leanDeg < 0 || $leanDeg > 90) {
             throw new Fault(sprintf('a stem leans between 0 degrees (upright) and 90 (flat), not %s', $leanDeg));
         }
@@ -49,20 +58,33 @@ final readonly class Stem
             throw new Fault('a stem has a length and a thickness above nothing');
         }
         if ($lengthMm < 2 * $baseMm) {
-            throw new Fault(sprintf('%d mm long and %d mm thick at the base is no stem%s', $lengthMm, $baseMm, $lengthMm * 10 >= 20 * $baseMm / 10
-                ? sprintf(': did you mean %d cm long?', $lengthMm) : ': are length and thickness mixed up?'));
+            throw new Fault(
+                sprintf(
+                    '%d mm long and %d mm thick at the base is no stem%s', $lengthMm, $baseMm,
+                    $lengthMm * 10 >= 20 * $baseMm / 10
+                        ? sprintf(': did you mean %d cm long?', $lengthMm)
+                        : ': are length and thickness mixed up?',
+                ),
+            );
         }
         if ($ageYears !== null && ($ageYears < 0 || $ageYears > 300)) {
             throw new Fault(sprintf('a stem is not %d years old', $ageYears));
         }
 
-        return new self($ref, fmod(fmod($azimuthDeg, 360) + 360, 360), $leanDeg, $lengthMm, $baseMm, $ageYears, $faults, $shoots, $fromAzimuthDeg);
+        return new self(
+            $ref, fmod(fmod($azimuthDeg, 360) + 360, 360), $leanDeg, $lengthMm, $baseMm, $ageYears, $faults, $shoots,
+            $fromAzimuthDeg,
+        );
     }
 
     /** The same some years older, or younger: never younger than this year's. */
     public function aged(int $years): self
     {
-        return new self($this->ref, $this->azimuthDeg, $this->leanDeg, $this->lengthMm, $this->baseMm, $this->ageYears === null ? null : max(1, $this->ageYears + $years), $this->faults, $this->shoots, $this->fromAzimuthDeg);
+        return new self(
+            $this->ref, $this->azimuthDeg, $this->leanDeg, $this->lengthMm, $this->baseMm,
+            $this->ageYears === null ? null : max(1, $this->ageYears + $years), $this->faults, $this->shoots,
+            $this->fromAzimuthDeg,
+        );
     }
 
     public function has(StemFault ...$faults): bool
@@ -130,8 +152,13 @@ final readonly class Stem
     /** The same stem after a season's growth. Dead wood does not grow. */
     public function grown(int $extensionMm, float $thickening): self
     {
-        return $this->has(StemFault::Dead) ? $this : new self($this->ref, $this->azimuthDeg, $this->leanDeg, $this->lengthMm + $extensionMm,
-            (int) round($this->baseMm * (1 + $thickening)), $this->ageYears === null ? null : $this->ageYears + 1, $this->faults, $this->shoots, $this->fromAzimuthDeg);
+        return $this->has(StemFault::Dead)
+            ? $this
+            : new self(
+                $this->ref, $this->azimuthDeg, $this->leanDeg, $this->lengthMm + $extensionMm,
+                (int) round($this->baseMm * (1 + $thickening)), $this->ageYears === null ? null : $this->ageYears + 1,
+                $this->faults, $this->shoots, $this->fromAzimuthDeg,
+            );
     }
 
     /** The angle between the ways two stems go, 0 to 180 degrees. */

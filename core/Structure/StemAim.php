@@ -32,8 +32,18 @@ final readonly class StemAim
     }
 
     /** @throws Fault when the numbers contradict each other */
-    public static function of(StemPlan $plan, ?int $keepMin, ?int $keep, ?int $keepMax, int $budgetPercent, string $source, bool $grafted = false, int $youngYears = 2, int $pencilMm = 7, string $school = ''): self
-    {
+    public static function of(
+        StemPlan $plan,
+        ?int $keepMin,
+        ?int $keep,
+        ?int $keepMax,
+        int $budgetPercent,
+        string $source,
+        bool $grafted = false,
+        int $youngYears = 2,
+        int $pencilMm = 7,
+        string $school = '',
+    ): self {
         if ($keep !== null && $keep < 1) {
             throw new Fault('at least one stem must be kept, or there is no plant');
         }
@@ -41,20 +51,35 @@ final readonly class StemAim
             throw new Fault(sprintf('a budget lies between 0 and 100 per cent, not at %d', $budgetPercent));
         }
 
-        return new self($plan, $keepMin, $keep, $keepMax, $budgetPercent, $source, $grafted, $youngYears, $pencilMm, $school);
+        return new self(
+            $plan, $keepMin, $keep, $keepMax, $budgetPercent, $source, $grafted, $youngYears, $pencilMm, $school,
+        );
     }
 
     /** @return array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string, grafted: bool, young: int, pencil: int, school: string} */
     public function toArray(): array
     {
-        return ['plan' => $this->plan->value, 'keep_min' => $this->keepMin, 'keep' => $this->keep, 'keep_max' => $this->keepMax, 'budget' => $this->budgetPercent,
-            'source' => $this->source, 'grafted' => $this->grafted, 'young' => $this->youngYears, 'pencil' => $this->pencilMm, 'school' => $this->school];
+        return [
+            'plan' => $this->plan->value,
+            'keep_min' => $this->keepMin,
+            'keep' => $this->keep,
+            'keep_max' => $this->keepMax,
+            'budget' => $this->budgetPercent,
+            'source' => $this->source,
+            'grafted' => $this->grafted,
+            'young' => $this->youngYears,
+            'pencil' => $this->pencilMm,
+            'school' => $this->school,
+        ];
     }
 
     /** @param  array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string, grafted: bool, young: int, pencil: int, school: string}  $kept  as `toArray` gave it */
     public static function fromArray(array $kept): self
     {
-        return self::of(StemPlan::from($kept['plan']), $kept['keep_min'], $kept['keep'], $kept['keep_max'], $kept['budget'], $kept['source'], $kept['grafted'], $kept['young'], $kept['pencil'], $kept['school']);
+        return self::of(
+            StemPlan::from($kept['plan']), $kept['keep_min'], $kept['keep'], $kept['keep_max'], $kept['budget'],
+            $kept['source'], $kept['grafted'], $kept['young'], $kept['pencil'], $kept['school'],
+        );
     }
 
     /**
@@ -80,7 +105,10 @@ final readonly class StemAim
     /** The same aim on a day on which nothing goes for its age. */
     public function tidying(): self
     {
-        return new self(StemPlan::Tidy, null, null, null, $this->budgetPercent, $this->source, $this->grafted, $this->youngYears, $this->pencilMm, $this->school);
+        return new self(
+            StemPlan::Tidy, null, null, null, $this->budgetPercent, $this->source, $this->grafted, $this->youngYears,
+            $this->pencilMm, $this->school,
+        );
     }
 
     public function isYoung(Stem $stem): bool
@@ -91,6 +119,8 @@ final readonly class StemAim
     /** Wood that comes off however little may go: it does not count against the budget. */
     public function isCleaning(Stem $stem): bool
     {
-        return $stem->faults !== [] && ($stem->has(StemFault::Dead, StemFault::Diseased, StemFault::Damaged) || ($this->grafted && $stem->has(StemFault::Sucker)));
+        return $stem->faults !== []
+            && ($stem->has(StemFault::Dead, StemFault::Diseased, StemFault::Damaged)
+                || ($this->grafted && $stem->has(StemFault::Sucker)));
     }
 }

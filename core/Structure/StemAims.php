@@ -38,7 +38,10 @@ final readonly class StemAims
             default => [Figure::ExtensionMedium, Figure::ThickeningMedium],
         };
 
-        return new Clearance($this->book->figures->number(Figure::RubsWithin), $this->book->figures->number($extension), $this->book->figures->number($thickening) / 100);
+        return new Clearance(
+            $this->book->figures->number(Figure::RubsWithin), $this->book->figures->number($extension),
+            $this->book->figures->number($thickening) / 100,
+        );
     }
 
     /**
@@ -48,8 +51,14 @@ final readonly class StemAims
      *
      * @throws Fault when the numbers cannot be
      */
-    public function for(Kind $kind, Practice $practice, ?string $aim = null, ?bool $grafted = null, ?int $keep = null, ?int $budgetPercent = null): StemAim
-    {
+    public function for(
+        Kind $kind,
+        Practice $practice,
+        ?string $aim = null,
+        ?bool $grafted = null,
+        ?int $keep = null,
+        ?int $budgetPercent = null,
+    ): StemAim {
         // Which stems to keep does not hang on the winter or the age: an established plant in a middling one stands for all.
         $plant = new Circumstances(WinterClass::Cool, $practice, null, null, $aim, $grafted);
         [$plan, $method, $number, $school] = $this->plan($kind, $plant, $aim);
@@ -80,14 +89,27 @@ final readonly class StemAims
             }
             $method = $task->method($plant);
             $number = self::number($task, $plant);
-            $plan = StemPlan::tryFrom($this->book->recipes->get($method)->stems ?? '') ?? ($number === null ? null : StemPlan::Mains);
+            $plan =
+                StemPlan::tryFrom($this->book->recipes->get($method)->stems ?? '') ??
+                ($number === null ? null : StemPlan::Mains);
             if ($plan !== null) {
-                return [$plan, $method, $number, implode(', ', array_map(static fn (string $question): string => $plant->choice($question)->option, $task->questions()))];
+                return [
+                    $plan, $method, $number,
+                    implode(
+                        ', ',
+                        array_map(
+                            static fn (string $question): string => $plant->choice($question)->option,
+                            $task->questions(),
+                        ),
+                    ),
+                ];
             }
             $best[1] ??= $method;
         }
 
-        return $aim === 'renewal' && $kind->hardCutting !== 'badly' && $kind->habit !== 'tree' ? [StemPlan::Thirds, 'renew-by-thirds', null, ''] : $best;
+        return $aim === 'renewal' && $kind->hardCutting !== 'badly' && $kind->habit !== 'tree'
+            ? [StemPlan::Thirds, 'renew-by-thirds', null, '']
+            : $best;
     }
 
     private static function number(TaskRule $task, Circumstances $plant): ?Amount

@@ -31,8 +31,14 @@ final readonly class StemJudge
 
     private function __construct(private Clearance $clearance)
     {
-        $this->rules = [new Dead, new Diseased, new Damaged, new Suckers, new Traced, new Rubbing, new Inward, new Nowhere, new Weak, new Oldest];
-        $this->again = min([count($this->rules), ...array_keys(array_filter($this->rules, static fn (StemRule $rule): bool => $rule->looksAgain()))]);
+        $this->rules = [
+            new Dead, new Diseased, new Damaged, new Suckers, new Traced, new Rubbing, new Inward, new Nowhere,
+            new Weak, new Oldest,
+        ];
+        $this->again = min([
+            count($this->rules),
+            ...array_keys(array_filter($this->rules, static fn (StemRule $rule): bool => $rule->looksAgain())),
+        ]);
     }
 
     public static function with(Clearance $clearance): self
@@ -44,9 +50,18 @@ final readonly class StemJudge
     public function judge(Survey $survey, StemAim $aim, array $also = []): Judgement
     {
         $all = $this->clearance->rubs($survey->stems);
-        $sound = array_sum(array_map(static fn (Stem $stem): float => $aim->isCleaning($stem) ? 0.0 : $stem->section(), $survey->stems));
-        $share = static fn (Stem $stem): float => $sound > 0 && ! $aim->isCleaning($stem) ? 100 * $stem->section() / $sound : 0.0;
-        $gone = array_sum(array_map($share, array_filter($survey->stems, static fn (Stem $stem): bool => in_array($stem->ref, $survey->cut, true))));
+        $sound = array_sum(
+            array_map(static fn (Stem $stem): float => $aim->isCleaning($stem) ? 0.0 : $stem->section(), $survey->stems),
+        );
+        $share = static fn (Stem $stem): float => $sound > 0 && ! $aim->isCleaning($stem)
+            ? 100 * $stem->section() / $sound
+            : 0.0;
+        $gone = array_sum(
+            array_map(
+                $share,
+                array_filter($survey->stems, static fn (Stem $stem): bool => in_array($stem->ref, $survey->cut, true)),
+            ),
+        );
         $after = $survey;
         $cuts = [];
         $blocked = [];
@@ -66,7 +81,10 @@ final readonly class StemJudge
             // A cut makes no stem dead or crossed: the rules before it have had their say, but for those that look again.
             $from = min($index, $this->again);
             $free = $aim->isCleaning($candidate->stem);
-            $cuts[] = new Cut(count($cuts) + 1, $candidate->stem, $rule, $candidate->because, $candidate->cut, $free, $share($candidate->stem));
+            $cuts[] = new Cut(
+                count($cuts) + 1, $candidate->stem, $rule, $candidate->because, $candidate->cut, $free,
+                $share($candidate->stem),
+            );
             $gone += $share($candidate->stem);
             $after = $after->without($candidate->stem->ref);
         }
@@ -90,8 +108,15 @@ final readonly class StemJudge
      * @param  int  $from  the first rule to ask
      * @return ?array{int, string, Candidate} the place of the rule, its name, and what it takes
      */
-    private function next(Survey $survey, StemAim $aim, array $rubs, float $gone, callable $share, array &$blocked, int $from): ?array
-    {
+    private function next(
+        Survey $survey,
+        StemAim $aim,
+        array $rubs,
+        float $gone,
+        callable $share,
+        array &$blocked,
+        int $from,
+    ): ?array {
         $blocked = [];
         $standing = self::among($rubs, $survey);
         $tally = Tally::of($survey, $aim, $gone);
@@ -102,7 +127,10 @@ final readonly class StemJudge
                 // It may go over the budget, and is told where it does.
                 foreach ($survey->standing() as $stem) {
                     if (($survey->word[$stem->ref] ?? null) === Survey::REMOVE && self::leavesAPlant($tally, $stem)) {
-                        return [$index, "The lead's word", new Candidate($stem, 'the lead takes it out', 'out at the base')];
+                        return [
+                            $index, "The lead's word",
+                            new Candidate($stem, 'the lead takes it out', 'out at the base'),
+                        ];
                     }
                 }
             }
@@ -112,9 +140,16 @@ final readonly class StemJudge
                     return [$index, $rule->name(), $candidate];
                 }
                 if ($why !== '') {
-                    $blocked[$candidate->stem->ref] ??= sprintf('%s (%s), but %s', lcfirst($rule->name()), $candidate->because, $why);
+                    $blocked[$candidate->stem->ref] ??= sprintf(
+                        '%s (%s), but %s', lcfirst($rule->name()), $candidate->because, $why,
+                    );
                 }
-                if ($rule instanceof Oldest && $aim->plan->renews() && $aim->plan !== StemPlan::Canes && ! $survey->isKept($candidate->stem)) {
+                if (
+                    $rule instanceof Oldest
+                    && $aim->plan->renews()
+                    && $aim->plan !== StemPlan::Canes
+                    && ! $survey->isKept($candidate->stem)
+                ) {
                     // The oldest waits for its turn: no younger one goes in its place to save per cent.
                     break;
                 }
@@ -129,8 +164,14 @@ final readonly class StemJudge
      *
      * @param  callable(Stem): float  $share
      */
-    private function refusal(Survey $survey, StemAim $aim, Stem $stem, StemRule $rule, Tally $tally, callable $share): ?string
-    {
+    private function refusal(
+        Survey $survey,
+        StemAim $aim,
+        Stem $stem,
+        StemRule $rule,
+        Tally $tally,
+        callable $share,
+    ): ?string {
         if ($survey->isKept($stem)) {
             return 'the lead keeps it';
         }
@@ -165,7 +206,9 @@ final readonly class StemJudge
             }
         }
 
-        return $tally->gone + $share($stem) <= $aim->budgetPercent + StemAim::A_HAIR ? null : sprintf('it would take more than the %d %% that may go', $aim->budgetPercent);
+        return $tally->gone + $share($stem) <= $aim->budgetPercent + StemAim::A_HAIR
+            ? null
+            : sprintf('it would take more than the %d %% that may go', $aim->budgetPercent);
     }
 
     /** Dead wood may always go; the last live stem never does. */
@@ -181,24 +224,39 @@ final readonly class StemJudge
     private function kept(Survey $after, StemAim $aim, array $blocked): array
     {
         $standing = $after->standing();
-        $old = Flagged::sorted(array_filter($standing, static fn (Stem $stem): bool => ! $aim->isYoung($stem) && $stem->ageYears !== null));
-        usort($old, static fn (Stem $a, Stem $b): int => [isset($blocked[$b->ref]), $b->ageYears, $a->ref] <=> [isset($blocked[$a->ref]), $a->ageYears, $b->ref]);
+        $old = Flagged::sorted(
+            array_filter($standing, static fn (Stem $stem): bool => ! $aim->isYoung($stem) && $stem->ageYears !== null),
+        );
+        usort(
+            $old,
+            static fn (Stem $a, Stem $b): int => [isset($blocked[$b->ref]), $b->ageYears, $a->ref] <=> [
+                isset($blocked[$a->ref]), $a->ageYears, $b->ref,
+            ],
+        );
         $next = match ($aim->plan) {
             StemPlan::Thirds, StemPlan::AtOnce => max(1, intdiv(count($standing), 3)),
             StemPlan::Bowl, StemPlan::Mains => 1,
             default => 0,
         };
-        $replaced = $this->replacements(array_slice($old, 0, $next), array_values(array_filter($standing, $aim->isYoung(...))));
+        $replaced = $this->replacements(
+            array_slice($old, 0, $next),
+            array_values(array_filter($standing, $aim->isYoung(...))),
+        );
 
         $rank = array_flip(array_keys($replaced));
 
-        return array_map(static fn (Stem $stem): Kept => new Kept(
-            $stem,
-            ($blocked[$stem->ref] ?? ($after->isKept($stem) ? 'the lead keeps it' : self::worthKeeping($stem, $aim))).self::turn($rank[$stem->ref] ?? null),
-            Treatment::of($stem),
-            array_key_exists($stem->ref, $replaced),
-            $replaced[$stem->ref] ?? null,
-        ), $standing);
+        return array_map(
+            static fn (Stem $stem): Kept => new Kept(
+                $stem,
+                ($blocked[$stem->ref] ??
+                    ($after->isKept($stem) ? 'the lead keeps it' : self::worthKeeping($stem, $aim))).
+                    self::turn($rank[$stem->ref] ?? null),
+                Treatment::of($stem),
+                array_key_exists($stem->ref, $replaced),
+                $replaced[$stem->ref] ?? null,
+            ),
+            $standing,
+        );
     }
 
     /** Whose turn it is next year, said of the next few only. */
@@ -240,7 +298,13 @@ final readonly class StemJudge
     {
         $replaced = [];
         foreach ($old as $stem) {
-            usort($young, static fn (Stem $a, Stem $b): int => [(int) round($stem->apart($a)), $a->ref] <=> [(int) round($stem->apart($b)), $b->ref]);
+            usort(
+                $young,
+                static fn (Stem $a, Stem $b): int => [(int) round($stem->apart($a)), $a->ref] <=> [
+                    (int) round($stem->apart($b)),
+                    $b->ref,
+                ],
+            );
             $replaced[$stem->ref] = array_shift($young)?->ref;
         }
 
@@ -255,33 +319,57 @@ final readonly class StemJudge
     {
         $told = [];
         $standing = $after->standing();
-        if ($aim->plan !== StemPlan::Whole && ($survey->standing() === [] || array_filter($standing, static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead)) === [])) {
-            $told[] = 'Nothing alive is seen: scratch the crown for green, wait until midsummer for shoots from the base, and only then replace the plant.';
-        } elseif ($aim->plan !== StemPlan::Whole && array_filter($standing, static fn (Stem $stem): bool => ! $aim->isCleaning($stem)) === []) {
+        if (
+            $aim->plan !== StemPlan::Whole
+            && ($survey->standing() === []
+                || array_filter($standing, static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead)) === [])
+        ) {
+            $told[] =
+                'Nothing alive is seen: scratch the crown for green, wait until midsummer for shoots from the base, and only then replace the plant.';
+        } elseif (
+            $aim->plan !== StemPlan::Whole
+            && array_filter($standing, static fn (Stem $stem): bool => ! $aim->isCleaning($stem)) === []
+        ) {
             $told[] = 'No sound stem stands: think of replacing the plant.';
         }
         if ($gone > $aim->budgetPercent + StemAim::A_HAIR && self::ledOver($survey, $aim)) {
-            $told[] = sprintf('The lead\'s word takes %d %% of the sound wood; %d %% is the cap. Expect watershoots, fewer flowers and a slower plant; say why in the log.', (int) round($gone), $aim->budgetPercent);
+            $told[] = sprintf(
+                'The lead\'s word takes %d %% of the sound wood; %d %% is the cap. Expect watershoots, fewer flowers and a slower plant; say why in the log.',
+                (int) round($gone), $aim->budgetPercent,
+            );
         }
         $sound = count(array_filter($standing, static fn (Stem $stem): bool => ! $aim->isCleaning($stem)));
         if ($aim->keep !== null && $sound < $aim->keep) {
-            $told[] = sprintf('Only %d sound %s; %d are wanted: keep every new one in the right place.', $sound, $sound === 1 ? 'stem stands' : 'stems stand', $aim->keep);
+            $told[] = sprintf(
+                'Only %d sound %s; %d are wanted: keep every new one in the right place.', $sound,
+                $sound === 1 ? 'stem stands' : 'stems stand', $aim->keep,
+            );
         } elseif ($aim->keepMax !== null && $sound > $aim->keepMax && $aim->plan !== StemPlan::Canes) {
-            $told[] = sprintf('%d still stand where %d are wanted: the budget spreads the rest over the coming years.', $sound, $aim->keepMax);
+            $told[] = sprintf(
+                '%d still stand where %d are wanted: the budget spreads the rest over the coming years.', $sound,
+                $aim->keepMax,
+            );
         }
         $tally = Tally::of($after, $aim, $gone);
         $asked = $aim->asks($tally->oldAtFirst, $tally->soundAtFirst);
         if ($asked !== null && $tally->out() !== $asked) {
-            $told[] = sprintf('By number %d of %d sound ones would go; %d %s: %s.', $asked, $tally->soundAtFirst, $tally->out(), $tally->out() === 1 ? 'does' : 'do', match (true) {
-                $tally->out() > $asked => 'what rubs, grows in or goes back comes out in any case, or weighs little',
-                in_array(Survey::KEEP, $survey->word, true) => 'the lead keeps the others',
-                $aim->plan->goesByNumber() => 'none of the others is ready to go',
-                default => 'they weigh more than may go in a season',
-            });
+            $told[] = sprintf(
+                'By number %d of %d sound ones would go; %d %s: %s.', $asked, $tally->soundAtFirst, $tally->out(),
+                $tally->out() === 1 ? 'does' : 'do',
+                match (true) {
+                    $tally->out() > $asked => 'what rubs, grows in or goes back comes out in any case, or weighs little',
+                    in_array(Survey::KEEP, $survey->word, true) => 'the lead keeps the others',
+                    $aim->plan->goesByNumber() => 'none of the others is ready to go',
+                    default => 'they weigh more than may go in a season',
+                },
+            );
         }
         foreach ($survey->word as $ref => $word) {
             if ($word === Survey::KEEP && isset($blocked[$ref])) {
-                $told[] = sprintf('%s stays by the lead\'s word, although: %s.', $ref, str_replace(', but the lead keeps it', '', $blocked[$ref]));
+                $told[] = sprintf(
+                    '%s stays by the lead\'s word, although: %s.', $ref,
+                    str_replace(', but the lead keeps it', '', $blocked[$ref]),
+                );
             }
         }
 
@@ -302,6 +390,10 @@ final readonly class StemJudge
     {
         $cut = array_flip($survey->cut);
 
-        return $cut === [] ? $rubs : array_values(array_filter($rubs, static fn (Rub $rub): bool => ! isset($cut[$rub->a]) && ! isset($cut[$rub->b])));
+        return $cut === []
+            ? $rubs
+            : array_values(
+                array_filter($rubs, static fn (Rub $rub): bool => ! isset($cut[$rub->a]) && ! isset($cut[$rub->b])),
+            );
     }
 }

@@ -56,7 +56,12 @@ final readonly class Survey
             }
         }
 
-        return new self($stems, $cut, $word, array_values(array_filter($stems, static fn (Stem $stem): bool => ! isset($isCut[$stem->ref]))), $isCut, $faults);
+        return new self(
+            $stems, $cut, $word,
+            array_values(array_filter($stems, static fn (Stem $stem): bool => ! isset($isCut[$stem->ref]))),
+            $isCut,
+            $faults,
+        );
     }
 
     /** @return list<Stem> */
@@ -72,7 +77,9 @@ final readonly class Survey
      */
     public function standingWith(StemFault $fault): array
     {
-        return isset($this->faults[$fault->value]) ? array_filter($this->standing, static fn (Stem $stem): bool => in_array($fault, $stem->faults, true)) : [];
+        return isset($this->faults[$fault->value])
+            ? array_filter($this->standing, static fn (Stem $stem): bool => in_array($fault, $stem->faults, true))
+            : [];
     }
 
     public function stands(Stem $stem): bool
@@ -83,13 +90,22 @@ final readonly class Survey
     /** The same with every stem some years older, or younger. */
     public function aged(int $years): self
     {
-        return self::of(array_map(static fn (Stem $stem): Stem => $stem->aged($years), $this->stems), $this->cut, $this->word);
+        return self::of(
+            array_map(static fn (Stem $stem): Stem => $stem->aged($years), $this->stems),
+            $this->cut,
+            $this->word,
+        );
     }
 
     /** The same once one more stem is out. */
     public function without(string $ref): self
     {
-        return new self($this->stems, [...$this->cut, $ref], $this->word, array_values(array_filter($this->standing, static fn (Stem $stem): bool => $stem->ref !== $ref)), $this->isCut + [$ref => 0], $this->faults);
+        return new self(
+            $this->stems, [...$this->cut, $ref], $this->word,
+            array_values(array_filter($this->standing, static fn (Stem $stem): bool => $stem->ref !== $ref)),
+            $this->isCut + [$ref => 0],
+            $this->faults,
+        );
     }
 
     public function isKept(Stem $stem): bool

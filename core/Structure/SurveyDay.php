@@ -30,9 +30,13 @@ final readonly class SurveyDay
         }
         $picked = $kindYear->day(Anchor::FruitEnd);
         if (! $day->isBefore($kindYear->day(Anchor::BudBreak)) && $day->isBefore($picked)) {
-            return new self($survey, $aim->tidying(), [...$told, sprintf(
-                'Last year\'s canes bear until %s: only what is dead, ill or broken comes out now, and those that have fruited go then.', $picked->inWords(),
-            )]);
+            return new self($survey, $aim->tidying(), [
+                ...$told,
+                sprintf(
+                    'Last year\'s canes bear until %s: only what is dead, ill or broken comes out now, and those that have fruited go then.',
+                    $picked->inWords(),
+                ),
+            ]);
         }
         $rests = ! $day->isBefore($year->day(Anchor::Midwinter)) && $day->isBefore($picked);
 

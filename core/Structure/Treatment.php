@@ -31,7 +31,10 @@ final readonly class Treatment
 
         return $gone === []
             ? sprintf('Lopped: keep %s and shorten the stub into it.', self::names($best))
-            : sprintf('Lopped: at the knuckle keep %s, which go on the way the stem goes; take off %s, and shorten the stub into what stays.', self::names($best), self::names($gone));
+            : sprintf(
+                'Lopped: at the knuckle keep %s, which go on the way the stem goes; take off %s, and shorten the stub into what stays.',
+                self::names($best), self::names($gone),
+            );
     }
 
     /** @param  array<int, Shoot>  $shoots */
@@ -44,7 +47,12 @@ final readonly class Treatment
     public static function ranked(Stem $stem): array
     {
         $shoots = $stem->shoots;
-        usort($shoots, static fn (Shoot $a, Shoot $b): int => [self::bend($stem, $a), -$a->baseMm, $a->ref] <=> [self::bend($stem, $b), -$b->baseMm, $b->ref]);
+        usort(
+            $shoots,
+            static fn (Shoot $a, Shoot $b): int => [self::bend($stem, $a), -$a->baseMm, $a->ref] <=> [
+                self::bend($stem, $b), -$b->baseMm, $b->ref,
+            ],
+        );
 
         return $shoots;
     }
@@ -52,8 +60,11 @@ final readonly class Treatment
     /** Whole steps of 30 degrees between the stem's way and the shoot's. */
     private static function bend(Stem $stem, Shoot $shoot): int
     {
-        $cosine = cos(deg2rad($stem->leanDeg)) * cos(deg2rad($shoot->leanDeg))
-            + sin(deg2rad($stem->leanDeg)) * sin(deg2rad($shoot->leanDeg)) * cos(deg2rad($stem->azimuthDeg - $shoot->azimuthDeg));
+        $cosine =
+            cos(deg2rad($stem->leanDeg)) * cos(deg2rad($shoot->leanDeg)) +
+            sin(deg2rad($stem->leanDeg)) *
+                sin(deg2rad($shoot->leanDeg)) *
+                cos(deg2rad($stem->azimuthDeg - $shoot->azimuthDeg));
 
         return (int) floor(rad2deg(acos(max(-1.0, min(1.0, $cosine)))) / 30 + 1e-6);
     }

@@ -38,7 +38,10 @@ final readonly class Doubt
 
         return $best === null
             ? sprintf('%s? Such a plant usually measures about %s', $said, Length::ofMm($usualMm)->metric())
-            : sprintf('%s? Such a plant usually measures about %s: did you mean %s %s', $said, Length::ofMm($usualMm)->metric(), self::short($number), $best);
+            : sprintf(
+                '%s? Such a plant usually measures about %s: did you mean %s %s', $said,
+                Length::ofMm($usualMm)->metric(), self::short($number), $best,
+            );
     }
 
     private static function short(float $number): string

@@ -17,7 +17,9 @@ final readonly class Forecast
     /** @param  list<DayWeather>  $days */
     public static function of(array $days): self
     {
-        return new self(array_combine(array_map(static fn (DayWeather $weather): int => $weather->day->number, $days), $days));
+        return new self(
+            array_combine(array_map(static fn (DayWeather $weather): int => $weather->day->number, $days), $days),
+        );
     }
 
     public static function none(): self

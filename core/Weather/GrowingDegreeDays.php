@@ -52,7 +52,9 @@ final readonly class GrowingDegreeDays
         }
         $days = $years === [] ? 0 : min(array_map(count(...), $years));
         for ($ahead = 0; $ahead < $days; $ahead++) {
-            $sum += array_sum(array_map(static fn (array $year): float => self::ofDay($year[$ahead]), $years)) / count($years);
+            $sum +=
+                array_sum(array_map(static fn (array $year): float => self::ofDay($year[$ahead]), $years)) /
+                count($years);
             if ($sum >= $wanted - self::NOTHING) {
                 return $until->plus($ahead + 1);
             }

@@ -37,9 +37,16 @@ final readonly class WorkAdvice
     {
         foreach ($days as $day) {
             if ($day->min <= $this->figures->number(Figure::HardFrost)) {
-                return Advice::hold($this->figures->reason(Figure::HardFrost, 'Hold: hard frost', sprintf(
-                    '%d degrees are forecast for %s: fresh cuts die back and frozen wood tears; wait until it has passed', (int) round($day->min), $day->day->inWords(),
-                )));
+                return Advice::hold(
+                    $this->figures->reason(
+                        Figure::HardFrost,
+                        'Hold: hard frost',
+                        sprintf(
+                            '%d degrees are forecast for %s: fresh cuts die back and frozen wood tears; wait until it has passed',
+                            (int) round($day->min), $day->day->inWords(),
+                        ),
+                    ),
+                );
             }
         }
 
@@ -48,15 +55,33 @@ final readonly class WorkAdvice
 
     private function rain(?DayWeather $day): ?Advice
     {
-        return $day === null || $day->rainMm < $this->figures->number(Figure::Rain) ? null : Advice::hold($this->figures->reason(Figure::Rain, 'Hold: rain', sprintf(
-            '%d mm of rain: wet cuts carry disease and ladders slip; box, cherries and roses wait for a dry day', (int) round($day->rainMm),
-        )));
+        return $day === null || $day->rainMm < $this->figures->number(Figure::Rain)
+            ? null
+            : Advice::hold(
+                $this->figures->reason(
+                    Figure::Rain,
+                    'Hold: rain',
+                    sprintf(
+                        '%d mm of rain: wet cuts carry disease and ladders slip; box, cherries and roses wait for a dry day',
+                        (int) round($day->rainMm),
+                    ),
+                ),
+            );
     }
 
     private function heat(?DayWeather $day): ?Advice
     {
-        return $day === null || $day->max < $this->figures->number(Figure::Heat) ? null : Advice::mind($this->figures->reason(Figure::Heat, 'Mind the heat', sprintf(
-            '%d degrees: start early, shade and water for the crew, lay no soft growth bare', (int) round($day->max),
-        )));
+        return $day === null || $day->max < $this->figures->number(Figure::Heat)
+            ? null
+            : Advice::mind(
+                $this->figures->reason(
+                    Figure::Heat,
+                    'Mind the heat',
+                    sprintf(
+                        '%d degrees: start early, shade and water for the crew, lay no soft growth bare',
+                        (int) round($day->max),
+                    ),
+                ),
+            );
     }
 }

@@ -35,6 +35,9 @@ return new class extends Migration
     {
         Schema::dropIfExists('bloom_notes');
         Schema::table('work_logs', static fn (Blueprint $table) => $table->dropColumn('over_cap_reason'));
-        Schema::table('plants', static fn (Blueprint $table) => $table->dropColumn(['prunings_g', 'bud_mortality_percent']));
+        Schema::table(
+            'plants',
+            static fn (Blueprint $table) => $table->dropColumn(['prunings_g', 'bud_mortality_percent']),
+        );
     }
 };

@@ -130,10 +130,19 @@ return new class extends Migration
             $table->boolean('done');
             $table->unique(['plant_id', 'task', 'season']);
             // Each holds all that is counted by it, so that the rows themselves need not be read.
-            $table->index(['garden_id', 'done', 'closes', 'opens', 'best_from', 'best_to', 'plant_id', 'kind'], 'season_tasks_of_gardens');
+            $table->index(
+                ['garden_id', 'done', 'closes', 'opens', 'best_from', 'best_to', 'plant_id', 'kind'],
+                'season_tasks_of_gardens',
+            );
             $table->index(['done', 'closes', 'opens', 'garden_id', 'plant_id', 'kind'], 'season_tasks_closing');
-            $table->index(['done', 'opens', 'closes', 'best_from', 'best_to', 'garden_id', 'plant_id', 'kind'], 'season_tasks_opening');
-            $table->index(['kind', 'done', 'opens', 'closes', 'best_from', 'best_to', 'garden_id', 'plant_id'], 'season_tasks_of_kinds');
+            $table->index(
+                ['done', 'opens', 'closes', 'best_from', 'best_to', 'garden_id', 'plant_id', 'kind'],
+                'season_tasks_opening',
+            );
+            $table->index(
+                ['kind', 'done', 'opens', 'closes', 'best_from', 'best_to', 'garden_id', 'plant_id'],
+                'season_tasks_of_kinds',
+            );
         });
         SearchTables::create();
 
@@ -163,12 +172,17 @@ return new class extends Migration
         foreach (['gardens', 'plants'] as $table) {
             DB::table($table)->whereNotIn('practice', ['{}', '[]'])->update(['own_practice' => true]);
         }
-        DB::table('visit_tasks')->orderBy('id')->select('id', 'prescribed')->chunkById(500, static function ($tasks): void {
-            foreach ($tasks as $task) {
-                $prescribed = json_decode($task->prescribed, true);
-                DB::table('visit_tasks')->where('id', $task->id)->update(['minutes' => $prescribed['minutes'] ?? 0]);
-            }
-        });
+        DB::table('visit_tasks')
+            ->orderBy('id')
+            ->select('id', 'prescribed')
+            ->chunkById(500, static function ($tasks): void {
+                foreach ($tasks as $task) {
+                    $prescribed = json_decode($task->prescribed, true);
+                    DB::table('visit_tasks')
+                        ->where('id', $task->id)
+                        ->update(['minutes' => $prescribed['minutes'] ?? 0]);
+                }
+            });
         DB::statement('update visits set unlogged = (select count(*) from visit_tasks where visit_tasks.visit_id = visits.id
             and not exists (select 1 from work_logs where work_logs.visit_task_id = visit_tasks.id))');
         DB::table('visits')->where('unlogged', '>', 0)->update(['waiting' => true]);

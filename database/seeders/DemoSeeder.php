@@ -33,7 +33,10 @@ final class DemoSeeder extends Seeder
     public function run(DemoWork $work, DemoStems $stems): void
     {
         DB::transaction(function () use ($work, $stems): void {
-            Firm::query()->create(['name' => 'Hollowbrook Garden Care', 'practice' => ['climbing-rose-laterals' => 'two-to-three']]);
+            Firm::query()->create([
+                'name' => 'Hollowbrook Garden Care',
+                'practice' => ['climbing-rose-laterals' => 'two-to-three'],
+            ]);
             $crews = [];
             foreach (['Wren crew', 'Rook crew'] as $name) {
                 $crews[$name] = Crew::query()->create(['name' => $name]);
@@ -47,9 +50,16 @@ final class DemoSeeder extends Seeder
             }
             $today = Today::day();
             foreach (DemoGardens::all() as $index => $data) {
-                $garden = Garden::query()->create([...$data['garden'], 'crew_id' => $crews[$index % 2 === 0 ? 'Wren crew' : 'Rook crew']->id]);
+                $garden = Garden::query()->create([
+                    ...$data['garden'],
+                    'crew_id' => $crews[$index % 2 === 0 ? 'Wren crew' : 'Rook crew']->id,
+                ]);
                 foreach ($data['plants'] as $plant) {
-                    $garden->plants()->create(self::plant($plant, $today))->forceFill(self::measured($plant, $today))->save();
+                    $garden
+                        ->plants()
+                        ->create(self::plant($plant, $today))
+                        ->forceFill(self::measured($plant, $today))
+                        ->save();
                 }
                 $work->signs($garden, $today, $index);
                 $work->past($garden, $today, $people[$index % 2 === 0 ? 1 : 3]);
@@ -69,7 +79,10 @@ final class DemoSeeder extends Seeder
     {
         $on = (string) (($plant['years'] ?? 8) > 2 ? DemoWork::begin($today) : $today);
 
-        return [...(isset($plant['height_mm']) ? ['height_on' => $on] : []), ...(isset($plant['stems_old']) ? ['stems_on' => $on] : [])];
+        return [
+            ...isset($plant['height_mm']) ? ['height_on' => $on] : [],
+            ...isset($plant['stems_old']) ? ['stems_on' => $on] : [],
+        ];
     }
 
     /**

@@ -49,8 +49,16 @@ final readonly class DemoWork
         $site = $this->bridge->site($garden);
         $season = SiteYear::seasonOn($site, $today);
         $lastFrost = SiteYear::of($site, $season)->day(Anchor::LastFrost);
-        foreach (['witch-hazel-bloom' => -118, 'forsythia-bloom' => -47, 'plum-bloom' => -36, 'lilac-bloom' => 1] as $event => $days) {
-            $on = $event === 'witch-hazel-bloom' ? $site->hemisphere()->midwinterOf($season)->plus(6 + $index) : $lastFrost->plus($days + $index % 3);
+        foreach (
+            ['witch-hazel-bloom' => -118, 'forsythia-bloom' => -47, 'plum-bloom' => -36, 'lilac-bloom' => 1] as $event => $days
+        ) {
+            $on =
+                $event === 'witch-hazel-bloom'
+                    ? $site
+                        ->hemisphere()
+                        ->midwinterOf($season)
+                        ->plus(6 + $index)
+                    : $lastFrost->plus($days + $index % 3);
             if (! $on->isAfter($today) && $index % 2 === 0) {
                 $garden->observations()->create(['event' => $event, 'on' => (string) $on, 'season' => $season]);
             }
@@ -63,12 +71,20 @@ final readonly class DemoWork
         $due = array_filter(
             $this->due($garden, $today, $today->minus(self::PAST_DAYS), $today),
             // What closes about now is left for today's planner to find.
-            static fn (array $item): bool => $item['due']->daysLeft() < -3 && self::draw($item['plant'], $item['due'], 12) !== 1,
+            static fn (array $item): bool => $item['due']->daysLeft() < -3
+                && self::draw($item['plant'], $item['due'], 12) !== 1,
         );
         while ($due !== []) {
-            usort($due, static fn (array $a, array $b): int => $a['due']->task->window->bestTo->number <=> $b['due']->task->window->bestTo->number);
+            usort(
+                $due,
+                static fn (array $a, array $b): int => $a['due']->task->window->bestTo->number <=>
+                    $b['due']->task->window->bestTo->number,
+            );
             $first = $due[0]['due']->task->window;
-            $on = Day::earliest($first->bestFrom->plus((int) ($first->bestFrom->daysUntil($first->bestTo) * 0.6)), $today->minus(4));
+            $on = Day::earliest(
+                $first->bestFrom->plus((int) ($first->bestFrom->daysUntil($first->bestTo) * 0.6)),
+                $today->minus(4),
+            );
             $on = $on->minus(max(0, $on->weekday() - 5));
             [$together, $due] = self::takeOpenOn($due, $on);
             if ($together === []) {
@@ -134,7 +150,12 @@ final readonly class DemoWork
         $due = [];
         $agenda = Agenda::with($this->book);
         foreach ($garden->plants as $plant) {
-            foreach ($agenda->between($this->bridge->plant($plant), $this->bridge->years($garden), $this->bridge->practice($garden), $today, $from, $to) as $task) {
+            foreach (
+                $agenda->between(
+                    $this->bridge->plant($plant), $this->bridge->years($garden), $this->bridge->practice($garden),
+                    $today, $from, $to,
+                ) as $task
+            ) {
                 if ($task->task->handsOff === null) {
                     $due[] = ['plant' => $plant, 'due' => $task];
                 }
@@ -166,7 +187,12 @@ final readonly class DemoWork
         return $this->planner->plan(
             $garden,
             $on,
-            array_map(static fn (array $item): TaskChoice => TaskChoice::of($item['plant']->id, $item['due']->task->key, $item['due']->task->season), $items),
+            array_map(
+                static fn (array $item): TaskChoice => TaskChoice::of(
+                    $item['plant']->id, $item['due']->task->key, $item['due']->task->season,
+                ),
+                $items,
+            ),
             null,
             $garden->crew_id,
             $by,
@@ -182,19 +208,36 @@ final readonly class DemoWork
             default => 'done',
         };
         $amounts = array_map(
-            static fn (array $amount): int => min($amount['max'], max($amount['min'], $amount['target'] + ($seed % 3) - 1)),
+            static fn (array $amount): int => min(
+                $amount['max'],
+                max($amount['min'], $amount['target'] + ($seed % 3) - 1),
+            ),
             $task->prescribed['amounts'],
         );
-        $this->logger->log($task, [
-            'outcome' => $outcome,
-            'why' => $outcome === 'done' ? null : ['Ran out of time', 'Weather', 'Could not reach'][$seed % 3],
-            'minutes' => $outcome === 'not-done' ? null : (int) round($task->prescribed['minutes'] * (0.75 + ($seed % 60) / 100)),
-            'removed_percent' => $outcome === 'not-done' ? null : [10, 15, null, 20, 25][$seed % 5],
-            'amounts' => $outcome === 'not-done' ? [] : $amounts,
-            'findings' => [['All well'], ['Dead wood'], ['All well'], ['Weak growth'], ['All well'], ['Broken support'], ['All well'], ['Disease']][$seed % 8],
-            'note' => null,
-            'left_for_next_year' => $seed % 4 === 0 ? ['The oldest stem at the back comes out next year', 'Two ties to renew', 'Fill the gap on the left from the new shoot', 'Check the graft for suckers'][intdiv($seed % 16, 4)] : null,
-        ], $by);
+        $this->logger->log(
+            $task,
+            [
+                'outcome' => $outcome,
+                'why' => $outcome === 'done' ? null : ['Ran out of time', 'Weather', 'Could not reach'][$seed % 3],
+                'minutes' => $outcome === 'not-done'
+                        ? null
+                        : (int) round($task->prescribed['minutes'] * (0.75 + ($seed % 60) / 100)),
+                'removed_percent' => $outcome === 'not-done' ? null : [10, 15, null, 20, 25][$seed % 5],
+                'amounts' => $outcome === 'not-done' ? [] : $amounts,
+                'findings' => [
+                    ['All well'], ['Dead wood'], ['All well'], ['Weak growth'], ['All well'], ['Broken support'],
+                    ['All well'], ['Disease'],
+                ][$seed % 8],
+                'note' => null,
+                'left_for_next_year' => $seed % 4 === 0
+                        ? [
+                            'The oldest stem at the back comes out next year', 'Two ties to renew',
+                            'Fill the gap on the left from the new shoot', 'Check the graft for suckers',
+                        ][intdiv($seed % 16, 4)]
+                        : null,
+            ],
+            $by,
+        );
     }
 
     private static function draw(Plant $plant, DueTask $due, int $of): int

@@ -27,7 +27,9 @@ final class LayersTest
         'Safety' => ['Calendar', 'Plant', 'PlantBook', 'Amount'],
         'Method' => ['Plant', 'PlantBook', 'Amount'],
         'Structure' => ['Calendar', 'Practice', 'Plant', 'PlantBook', 'Amount'],
-        'Prescription' => ['Calendar', 'Practice', 'Plant', 'PlantBook', 'Amount', 'Effort', 'Weather', 'Safety', 'Method'],
+        'Prescription' => [
+            'Calendar', 'Practice', 'Plant', 'PlantBook', 'Amount', 'Effort', 'Weather', 'Safety', 'Method',
+        ],
         'Planning' => ['Calendar', 'Practice', 'Plant', 'PlantBook', 'Prescription'],
         'Regrowth' => ['Plant', 'PlantBook', 'Amount', 'Prescription'],
         'Drawing' => ['Units', 'Calendar', 'Plant', 'PlantBook', 'Amount', 'Structure', 'Prescription', 'Planning'],
@@ -35,8 +37,24 @@ final class LayersTest
 
     /** The folders of the application that anything else may stand on, lowest first; none imports what comes after it. */
     private const ROOMS = [
-        'Support', 'Exchange', 'Search', 'Notifications', 'Models', 'Bridge', 'PlantBook', 'Due', 'Weather', 'Stems', 'Plants', 'Season', 'Visits',
-        'Policies', 'Bench', 'Console', 'Http', 'Providers',
+        'Support',
+        'Exchange',
+        'Search',
+        'Notifications',
+        'Models',
+        'Bridge',
+        'PlantBook',
+        'Due',
+        'Weather',
+        'Stems',
+        'Plants',
+        'Season',
+        'Visits',
+        'Policies',
+        'Bench',
+        'Console',
+        'Http',
+        'Providers',
     ];
 
     public function testCoreDependsOnPhpAlone(): Rule
@@ -46,7 +64,10 @@ final class LayersTest
             ->canOnlyDependOn()
             ->classes(
                 Selector::inNamespace('PruningHook\Core'),
-                Selector::classname('/^(InvalidArgumentException|Stringable|ArrayObject|WeakMap|BackedEnum|UnitEnum)$/', true),
+                Selector::classname(
+                    '/^(InvalidArgumentException|Stringable|ArrayObject|WeakMap|BackedEnum|UnitEnum)$/',
+                    true,
+                ),
             )
             ->because('the computation is tested and used without any framework');
     }
@@ -79,7 +100,12 @@ final class LayersTest
                 yield $room => PHPat::rule()
                     ->classes(Selector::inNamespace("App\\$room"))
                     ->shouldNotDependOn()
-                    ->classes(...array_map(static fn (string $other): SelectorInterface => Selector::inNamespace("App\\$other"), $after))
+                    ->classes(
+                        ...array_map(
+                            static fn (string $other): SelectorInterface => Selector::inNamespace("App\\$other"),
+                            $after,
+                        ),
+                    )
                     ->because('the folders of the application stand in one order: no circles');
             }
         }

@@ -16,9 +16,11 @@ use PHPUnit\Framework\Attributes\DataProvider;
 final class DemoTest extends FeatureTestCase
 {
     /** The kinds that show each sort of work: two passes, thirds, flowering heights, hedges, canes, closures, young plants. */
-    private const KINDS = ['wisteria', 'bush-rose', 'climbing-rose', 'rambling-rose', 'crape-myrtle', 'butterfly-bush', 'forsythia', 'box-hedge',
-        'blackberry', 'grape-vine', 'hardy-kiwi-female', 'hardy-kiwi-male', 'sweet-pepperbush', 'bluebeard', 'panicle-hydrangea', 'sour-cherry',
-        'ornamental-cherry', 'blackcurrant'];
+    private const KINDS = [
+        'wisteria', 'bush-rose', 'climbing-rose', 'rambling-rose', 'crape-myrtle', 'butterfly-bush', 'forsythia',
+        'box-hedge', 'blackberry', 'grape-vine', 'hardy-kiwi-female', 'hardy-kiwi-male', 'sweet-pepperbush',
+        'bluebeard', 'panicle-hydrangea', 'sour-cherry', 'ornamental-cherry', 'blackcurrant',
+    ];
 
     #[DataProvider('days')]
     public function test_the_demo_is_alive(string $today): void

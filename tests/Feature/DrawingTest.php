@@ -24,44 +24,76 @@ final class DrawingTest extends FeatureTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->bluebeard = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bluebeard', 'label' => 'Bluebeard', 'height_mm' => 950, 'flowering_height_mm' => 1100]);
+        $this->bluebeard = Plant::factory()->create([
+            'garden_id' => $this->garden->id,
+            'kind' => 'bluebeard',
+            'label' => 'Bluebeard',
+            'height_mm' => 950,
+            'flowering_height_mm' => 1100,
+        ]);
     }
 
     public function test_the_plants_page_draws_it_with_workings_and_budget(): void
     {
-        $this->actingAs($this->hand())->get("/plants/{$this->bluebeard->id}")->assertOk()
-            ->assertSee('cut at 35 cm')->assertSee('flowers at about 1.1 m')->assertSee('Workings')->assertSee('1100 - 750 mm; framework 300 mm')->assertSee('Budget of the years');
+        $this->actingAs($this->hand())
+            ->get("/plants/{$this->bluebeard->id}")
+            ->assertOk()
+            ->assertSee('cut at 35 cm')
+            ->assertSee('flowers at about 1.1 m')
+            ->assertSee('Workings')
+            ->assertSee('1100 - 750 mm; framework 300 mm')
+            ->assertSee('Budget of the years');
     }
 
     public function test_other_measures_redraw_it_and_keep_nothing(): void
     {
-        $this->actingAs($this->hand())->get("/plants/{$this->bluebeard->id}/drawing?task=spring-cut&flowering_height_cm=130")->assertOk()->assertSee('cut at 55 cm')->assertDontSee('<html', false);
+        $this->actingAs($this->hand())
+            ->get("/plants/{$this->bluebeard->id}/drawing?task=spring-cut&flowering_height_cm=130")
+            ->assertOk()
+            ->assertSee('cut at 55 cm')
+            ->assertDontSee('<html', false);
         self::assertSame(1100, $this->bluebeard->fresh()?->flowering_height_mm);
     }
 
     public function test_an_impossible_wish_gets_the_nearest_possible_and_why(): void
     {
-        $this->actingAs($this->hand())->get("/plants/{$this->bluebeard->id}/drawing?task=spring-cut&flowering_height_cm=70")->assertOk()
-            ->assertSee('The wish cannot be met')->assertSee('the nearest possible');
+        $this->actingAs($this->hand())
+            ->get("/plants/{$this->bluebeard->id}/drawing?task=spring-cut&flowering_height_cm=70")
+            ->assertOk()
+            ->assertSee('The wish cannot be met')
+            ->assertSee('the nearest possible');
     }
 
     public function test_measures_are_kept_and_taken_back(): void
     {
-        $this->actingAs($this->lead())->put("/plants/{$this->bluebeard->id}/measures", ['height_cm' => 90, 'flowering_height_cm' => 120])->assertSessionHasNoErrors();
-        self::assertSame([900, 1200], [$this->bluebeard->fresh()?->height_mm, $this->bluebeard->fresh()?->flowering_height_mm]);
+        $this->actingAs($this->lead())
+            ->put("/plants/{$this->bluebeard->id}/measures", ['height_cm' => 90, 'flowering_height_cm' => 120])
+            ->assertSessionHasNoErrors();
+        self::assertSame(
+            [900, 1200],
+            [$this->bluebeard->fresh()?->height_mm, $this->bluebeard->fresh()?->flowering_height_mm],
+        );
         [$undo, $method] = session('undo');
         $this->call($method, $undo);
-        self::assertSame([950, 1100], [$this->bluebeard->fresh()?->height_mm, $this->bluebeard->fresh()?->flowering_height_mm]);
+        self::assertSame(
+            [950, 1100],
+            [$this->bluebeard->fresh()?->height_mm, $this->bluebeard->fresh()?->flowering_height_mm],
+        );
     }
 
     public function test_a_height_in_the_wrong_unit_is_questioned_and_taken_from_whoever_is_sure(): void
     {
-        $this->actingAs($this->lead())->put("/plants/{$this->bluebeard->id}/measures", ['height_cm' => 950])->assertSessionHasErrors('height_cm');
+        $this->actingAs($this->lead())
+            ->put("/plants/{$this->bluebeard->id}/measures", ['height_cm' => 950])
+            ->assertSessionHasErrors('height_cm');
         $errors = session('errors');
         self::assertInstanceOf(\Illuminate\Support\ViewErrorBag::class, $errors);
         self::assertStringContainsString('did you mean 950 mm?', $errors->first('height_cm'));
         self::assertSame(950, $this->bluebeard->fresh()?->height_mm);
-        $this->put("/plants/{$this->bluebeard->id}/measures", ['height_cm' => 950, 'sure' => 1])->assertSessionHasNoErrors();
+        $this->put("/plants/{$this->bluebeard->id}/measures", [
+            'height_cm' => 950,
+            'sure' => 1,
+        ])->assertSessionHasNoErrors();
         self::assertSame(9500, $this->bluebeard->fresh()?->height_mm);
     }
 
@@ -74,18 +106,34 @@ final class DrawingTest extends FeatureTestCase
     public function test_schools_stand_side_by_side_where_practitioners_differ(): void
     {
         $rose = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bush-rose', 'height_mm' => 900]);
-        $this->actingAs($this->hand())->get("/plants/$rose->id/courses")->assertOk()
-            ->assertSeeInOrder(['By school: bush rose severity', 'An open bowl of 3 to 5 stems', 'A light rounded reduction by a third', '60 cm']);
+        $this->actingAs($this->hand())
+            ->get("/plants/$rose->id/courses")
+            ->assertOk()
+            ->assertSeeInOrder([
+                'By school: bush rose severity', 'An open bowl of 3 to 5 stems',
+                'A light rounded reduction by a third', '60 cm',
+            ]);
     }
 
     public function test_what_it_does_at_bloom_corrects_the_next_cut(): void
     {
         $task = $this->logged(['amounts' => [['what' => 'cut height', 'unit' => 'mm', 'value' => 350]]]);
         self::assertSame(2027, $task->season);
-        $this->actingAs($this->hand())->put("/plants/{$this->bluebeard->id}/bloom", ['flowering_height_cm' => 140, 'score' => 4])->assertSessionHasNoErrors()->assertSessionHas('undo');
-        self::assertSame([1050], $this->app->make(CorePlants::class)->plant($this->bluebeard->fresh(['workLogs', 'bloomNotes']) ?? $this->bluebeard)->growthSeenMm);
+        $this->actingAs($this->hand())
+            ->put("/plants/{$this->bluebeard->id}/bloom", ['flowering_height_cm' => 140, 'score' => 4])
+            ->assertSessionHasNoErrors()
+            ->assertSessionHas('undo');
+        self::assertSame(
+            [1050],
+            $this->app
+                ->make(CorePlants::class)
+                ->plant($this->bluebeard->fresh(['workLogs', 'bloomNotes']) ?? $this->bluebeard)->growthSeenMm,
+        );
         // (2 x 750 + 1050) / 3 = 850, so 1100 - 850 = 250, which is under the framework: 300.
-        $this->get("/plants/{$this->bluebeard->id}")->assertSee('flowered at 1.4 m, many')->assertSee('this plant grew 1.05 m')->assertSee('cut at 30 cm');
+        $this->get("/plants/{$this->bluebeard->id}")
+            ->assertSee('flowered at 1.4 m, many')
+            ->assertSee('this plant grew 1.05 m')
+            ->assertSee('cut at 30 cm');
         $this->delete('/bloom/'.BloomNote::query()->sole()->id)->assertSessionHas('said', 'The note is taken back.');
         self::assertSame(0, BloomNote::query()->count());
         $this->put("/plants/{$this->bluebeard->id}/bloom", [])->assertSessionHasErrors('flowering_height_cm');
@@ -94,9 +142,16 @@ final class DrawingTest extends FeatureTestCase
     public function test_more_than_the_cap_is_logged_only_with_a_reason(): void
     {
         $task = $this->visitTask();
-        $this->actingAs($this->lead())->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 60, 'removed_percent' => 60])->assertSessionHasErrorsIn("task$task->id", ['removed_percent', 'over_cap_reason']);
+        $this->actingAs($this->lead())
+            ->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 60, 'removed_percent' => 60])
+            ->assertSessionHasErrorsIn("task$task->id", ['removed_percent', 'over_cap_reason']);
         self::assertSame(0, WorkLog::query()->count());
-        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 60, 'removed_percent' => 60, 'over_cap_reason' => 'The wall is to be rebuilt.'])->assertSessionHasNoErrors();
+        $this->put("/tasks/$task->id/log", [
+            'outcome' => 'done',
+            'minutes' => 60,
+            'removed_percent' => 60,
+            'over_cap_reason' => 'The wall is to be rebuilt.',
+        ])->assertSessionHasNoErrors();
         self::assertSame('The wall is to be rebuilt.', WorkLog::query()->sole()->over_cap_reason);
         $this->get("/plants/{$this->wisteria->id}")->assertSee('60 %')->assertSee('Already over budget');
     }
@@ -104,47 +159,118 @@ final class DrawingTest extends FeatureTestCase
     public function test_the_sheet_says_what_to_bring(): void
     {
         $visit = $this->visit();
-        $this->actingAs($this->hand())->get("/visits/$visit->id")->assertSee('What to bring, and after')->assertSee('bypass secateurs')->assertSee('Daylight');
+        $this->actingAs($this->hand())
+            ->get("/visits/$visit->id")
+            ->assertSee('What to bring, and after')
+            ->assertSee('bypass secateurs')
+            ->assertSee('Daylight');
     }
 
     /** @param  array<string, mixed>  $said */
     private function logged(array $said): VisitTask
     {
         $visit = $this->visit();
-        $task = $visit->tasks()->create(['plant_id' => $this->bluebeard->id, 'task' => 'spring-cut', 'season' => 2027, 'position' => 1, 'prescribed' => $visit->tasks()->firstOrFail()->prescribed]);
-        WorkLog::query()->create(['visit_task_id' => $task->id, 'plant_id' => $this->bluebeard->id, 'task' => 'spring-cut', 'season' => 2027, 'on' => '2027-02-20', 'outcome' => 'done', ...$said]);
+        $task = $visit
+            ->tasks()
+            ->create([
+                'plant_id' => $this->bluebeard->id,
+                'task' => 'spring-cut',
+                'season' => 2027,
+                'position' => 1,
+                'prescribed' => $visit->tasks()->firstOrFail()->prescribed,
+            ]);
+        WorkLog::query()->create([
+            'visit_task_id' => $task->id,
+            'plant_id' => $this->bluebeard->id,
+            'task' => 'spring-cut',
+            'season' => 2027,
+            'on' => '2027-02-20',
+            'outcome' => 'done',
+            ...$said,
+        ]);
 
         return $task;
     }
 
     public function test_the_log_holds_the_cap_of_the_school_that_was_in_force_when_it_was_planned(): void
     {
-        $rose = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bush-rose', 'practice' => ['bush-rose-severity' => 'light-arc']]);
-        $plan = $this->app->make(PlanVisit::class)->plan($this->garden, Day::parse('2027-03-20'), [TaskChoice::of($rose->id, 'main-pruning', 2027)], 'early', $this->crew->id, null);
+        $rose = Plant::factory()->create([
+            'garden_id' => $this->garden->id,
+            'kind' => 'bush-rose',
+            'practice' => ['bush-rose-severity' => 'light-arc'],
+        ]);
+        $plan = $this->app
+            ->make(PlanVisit::class)
+            ->plan(
+                $this->garden, Day::parse('2027-03-20'), [TaskChoice::of($rose->id, 'main-pruning', 2027)], 'early',
+                $this->crew->id, null,
+            );
         $task = $plan->tasks()->firstOrFail();
-        self::assertSame(['light-arc', 33], [$task->prescribed['recipe'] ?? null, $task->prescribed['cap']['percent'] ?? null]);
+        self::assertSame(
+            ['light-arc', 33],
+            [$task->prescribed['recipe'] ?? null, $task->prescribed['cap']['percent'] ?? null],
+        );
         // Another school since then changes nothing of what the crew was asked to do.
         $rose->update(['practice' => ['bush-rose-severity' => 'open-bowl']]);
-        $this->actingAs($this->lead())->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 30, 'removed_percent' => 70])->assertSessionHasErrorsIn("task$task->id", ['removed_percent', 'over_cap_reason']);
-        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 30, 'removed_percent' => 33])->assertSessionHasNoErrors();
+        $this->actingAs($this->lead())
+            ->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 30, 'removed_percent' => 70])
+            ->assertSessionHasErrorsIn("task$task->id", ['removed_percent', 'over_cap_reason']);
+        $this->put("/tasks/$task->id/log", [
+            'outcome' => 'done',
+            'minutes' => 30,
+            'removed_percent' => 33,
+        ])->assertSessionHasNoErrors();
         self::assertSame('light-arc', WorkLog::query()->firstOrFail()->recipe);
     }
 
     public function test_a_logged_thinning_by_thirds_never_becomes_a_year_of_a_renovation(): void
     {
-        $lilac = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'lilac', 'stems_old' => 9, 'stems_young' => 0]);
+        $lilac = Plant::factory()->create([
+            'garden_id' => $this->garden->id,
+            'kind' => 'lilac',
+            'stems_old' => 9,
+            'stems_young' => 0,
+        ]);
         foreach ([2025 => '2025-06-10', 2026 => '2026-06-10'] as $season => $on) {
             $visit = $this->garden->visits()->create(['on' => $on]);
-            $task = $visit->tasks()->create(['plant_id' => $lilac->id, 'task' => 'after-flowering', 'season' => $season, 'position' => 0, 'minutes' => 30,
-                'prescribed' => ['recipe' => 'renew-by-thirds', 'amounts' => [['what' => 'old stems to take out', 'unit' => 'stems', 'min' => 3, 'target' => 3, 'max' => 3]]]]);
-            $this->app->make(LogWork::class)->log($task, ['outcome' => 'done', 'minutes' => 30, 'amounts' => [3]], null);
+            $task = $visit
+                ->tasks()
+                ->create([
+                    'plant_id' => $lilac->id,
+                    'task' => 'after-flowering',
+                    'season' => $season,
+                    'position' => 0,
+                    'minutes' => 30,
+                    'prescribed' => [
+                        'recipe' => 'renew-by-thirds',
+                        'amounts' => [
+                            [
+                                'what' => 'old stems to take out',
+                                'unit' => 'stems',
+                                'min' => 3,
+                                'target' => 3,
+                                'max' => 3,
+                            ],
+                        ],
+                    ],
+                ]);
+            $this->app
+                ->make(LogWork::class)
+                ->log($task, ['outcome' => 'done', 'minutes' => 30, 'amounts' => [3]], null);
         }
         $lilac->update(['aim' => 'renewal']);
         $this->app->forgetInstance(CorePlants::class);
         $garden = $this->garden->fresh() ?? $this->garden;
         $bridge = $this->app->make(CorePlants::class);
         $task = Prescriber::with($this->app->make(PlantBook::class))
-            ->prescribe($bridge->plant($lilac->fresh() ?? $lilac), $bridge->years($garden)->season(2027), $bridge->practice($garden))->task('after-flowering');
-        self::assertSame(3, $task?->amount('old stems to take out')?->target, 'the first of three years, not the last: nine would have gone');
+            ->prescribe(
+                $bridge->plant($lilac->fresh() ?? $lilac), $bridge->years($garden)->season(2027),
+                $bridge->practice($garden),
+            )
+            ->task('after-flowering');
+        self::assertSame(
+            3, $task?->amount('old stems to take out')?->target,
+            'the first of three years, not the last: nine would have gone',
+        );
     }
 }

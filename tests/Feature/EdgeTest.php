@@ -20,15 +20,22 @@ final class EdgeTest extends FeatureTestCase
     public function test_days_are_said_shortly_and_with_the_year_only_where_it_differs(): void
     {
         self::assertSame(['14 Mar', '14 Mar 2026'], [Say::date('2027-03-14'), Say::date('2026-03-14')]);
-        self::assertSame(['today', 'tomorrow', 'yesterday', 'in 9 days', '9 days ago'], array_map(Say::days(...), [0, 1, -1, 9, -9]));
+        self::assertSame(
+            ['today', 'tomorrow', 'yesterday', 'in 9 days', '9 days ago'],
+            array_map(Say::days(...), [0, 1, -1, 9, -9]),
+        );
         self::assertSame(['89 min', '1 h 30 min', '2 h'], array_map(Say::minutes(...), [89, 90, 120]));
         self::assertNull(Say::length(null));
     }
 
     /** @param  array{what: string, unit: string, min: int, target: int, max: int}  $amount */
     #[DataProvider('lengths')]
-    public function test_lengths_are_asked_for_in_the_unit_that_fits(array $amount, string $unit, int $kept, int $shown): void
-    {
+    public function test_lengths_are_asked_for_in_the_unit_that_fits(
+        array $amount,
+        string $unit,
+        int $kept,
+        int $shown,
+    ): void {
         self::assertSame($unit, LengthField::unit($amount));
         self::assertSame($shown, LengthField::shown($amount, $kept));
         self::assertSame($kept, LengthField::kept($amount, $shown));
@@ -37,7 +44,13 @@ final class EdgeTest extends FeatureTestCase
     /** @return array<string, array{array{what: string, unit: string, min: int, target: int, max: int}, string, int, int}> */
     public static function lengths(): array
     {
-        $amount = static fn (string $unit, int $max): array => ['what' => 'x', 'unit' => $unit, 'min' => 0, 'target' => 0, 'max' => $max];
+        $amount = static fn (string $unit, int $max): array => [
+            'what' => 'x',
+            'unit' => $unit,
+            'min' => 0,
+            'target' => 0,
+            'max' => $max,
+        ];
 
         return [
             'half a metre' => [$amount('mm', 500), 'cm', 480, 48],
@@ -64,8 +77,11 @@ final class EdgeTest extends FeatureTestCase
     {
         $file = tempnam(sys_get_temp_dir(), 'schema');
         self::assertIsString($file);
-        file_put_contents($file, '{"type": "object", "required": ["name"], "additionalProperties": false, "properties": {"name": {"type": "string", "minLength": 1},'
-            .'"rows": {"type": "array", "items": {"type": "object", "properties": {"n": {"type": "integer", "minimum": 1, "maximum": 9}, "kind": {"enum": ["a", "b"]}}}}}}');
+        file_put_contents(
+            $file,
+            '{"type": "object", "required": ["name"], "additionalProperties": false, "properties": {"name": {"type": "string", "minLength": 1},'.
+                '"rows": {"type": "array", "items": {"type": "object", "properties": {"n": {"type": "integer", "minimum": 1, "maximum": 9}, "kind": {"enum": ["a", "b"]}}}}}}',
+        );
         $found = JsonSchema::fromFile($file)->faults(json_decode($json));
         unlink($file);
         self::assertSame($faults, $found);
@@ -79,8 +95,14 @@ final class EdgeTest extends FeatureTestCase
             'a missing field' => ['{"rows": []}', ['$.name: is missing']],
             'an empty text' => ['{"name": ""}', ['$.name: must not be empty']],
             'an unknown field' => ['{"name": "x", "nmae": "y"}', ['$.nmae: no such field is known here']],
-            'deep inside' => ['{"name": "x", "rows": [{"n": 1}, {"n": 0}, {"n": 10}, {"n": "1"}, {"kind": "c"}]}', ['$.rows[1].n: must be at least 1',
-                '$.rows[2].n: must be at most 9', '$.rows[3].n: is string, but must be integer', '$.rows[4].kind: is not one of the values allowed here']],
+            'deep inside' => [
+                '{"name": "x", "rows": [{"n": 1}, {"n": 0}, {"n": 10}, {"n": "1"}, {"kind": "c"}]}',
+                [
+                    '$.rows[1].n: must be at least 1', '$.rows[2].n: must be at most 9',
+                    '$.rows[3].n: is string, but must be integer',
+                    '$.rows[4].kind: is not one of the values allowed here',
+                ],
+            ],
             'not an object at all' => ['[]', ['$: is array, but must be object']],
         ];
     }
@@ -99,7 +121,14 @@ final class EdgeTest extends FeatureTestCase
         }
         $rows = [];
         foreach (range(1, 399) as $number) {
-            $rows[] = ['garden_id' => 1 + $number % 12, 'kind' => $kinds[$number % 8], 'label' => "Plant $number", 'count' => 1, 'hazards' => '[]', 'practice' => '{}'];
+            $rows[] = [
+                'garden_id' => 1 + $number % 12,
+                'kind' => $kinds[$number % 8],
+                'label' => "Plant $number",
+                'count' => 1,
+                'hazards' => '[]',
+                'practice' => '{}',
+            ];
         }
         Plant::query()->insert($rows);
         // The first look works out what is due; from then on it is only read.
@@ -113,7 +142,12 @@ final class EdgeTest extends FeatureTestCase
         self::assertLessThan(30, $queries, 'the number of queries must not grow with the plants');
         $rows = 0;
         foreach (Garden::query()->pluck('id') as $garden) {
-            $rows += substr_count((string) $this->get("/season/groups/$garden?by=garden")->assertOk()->getContent(), 'class="drawing"');
+            $rows += substr_count(
+                (string) $this->get("/season/groups/$garden?by=garden")
+                    ->assertOk()
+                    ->getContent(),
+                'class="drawing"',
+            );
         }
         self::assertSame(400, $rows, 'each line unfolds into its own plants');
     }
@@ -124,7 +158,10 @@ final class EdgeTest extends FeatureTestCase
         foreach (['wisteria' => 'Winter', 'lilac' => 'Later'] as $kind => $label) {
             Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => $kind, 'label' => $label]);
         }
-        $this->actingAs($this->planner())->get('/?by=urgency')->assertOk()->assertSeeInOrder(['The year by urgency', 'Open now', 'Winter', 'Later']);
+        $this->actingAs($this->planner())
+            ->get('/?by=urgency')
+            ->assertOk()
+            ->assertSeeInOrder(['The year by urgency', 'Open now', 'Winter', 'Later']);
         $this->get('/season/groups/open?by=urgency')->assertSee('Winter')->assertDontSee('Later');
     }
 }

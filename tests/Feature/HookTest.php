@@ -40,7 +40,13 @@ final class HookTest extends TestCase
         $run = $this->hook(['demo', '--port', (string) $port]);
         fclose($taken);
         self::assertSame(1, $run->getExitCode());
-        self::assertSame(sprintf('hook: port %d is taken. Stop what uses it, or choose another: ./hook demo --port %d', $port, $port + 1), trim($run->getErrorOutput()));
+        self::assertSame(
+            sprintf(
+                'hook: port %d is taken. Stop what uses it, or choose another: ./hook demo --port %d', $port,
+                $port + 1,
+            ),
+            trim($run->getErrorOutput()),
+        );
     }
 
     public function test_server_and_worker_end_with_the_command_and_leave_nothing_behind(): void
@@ -49,7 +55,18 @@ final class HookTest extends TestCase
         $file = (string) tempnam(sys_get_temp_dir(), 'hook');
         unlink($file);
         $port = 8197;
-        $run = new Process(['./hook', 'serve', '--port', (string) $port], $root, ['DB_DATABASE' => $file, 'HOOK_QUEUE' => 'database', 'APP_ENV' => 'local', 'CACHE_STORE' => 'file', 'SESSION_DRIVER' => 'file'], timeout: 120);
+        $run = new Process(
+            ['./hook', 'serve', '--port', (string) $port],
+            $root,
+            [
+                'DB_DATABASE' => $file,
+                'HOOK_QUEUE' => 'database',
+                'APP_ENV' => 'local',
+                'CACHE_STORE' => 'file',
+                'SESSION_DRIVER' => 'file',
+            ],
+            timeout: 120,
+        );
         $run->start();
         $answer = false;
         for ($tries = 0; $tries < 300 && $answer === false && $run->isRunning(); $tries++) {

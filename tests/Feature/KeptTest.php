@@ -81,14 +81,33 @@ final class KeptTest extends FeatureTestCase
     {
         $garden = Garden::factory()->create();
         $bush = Plant::factory()->create([
-            'garden_id' => $garden->id, 'kind' => 'butterfly-bush', 'count' => 30, 'height_mm' => 2400, 'planted_on' => '2015-03-01',
+            'garden_id' => $garden->id,
+            'kind' => 'butterfly-bush',
+            'count' => 30,
+            'height_mm' => 2400,
+            'planted_on' => '2015-03-01',
         ]);
-        $task = $garden->visits()->create(['on' => '2026-04-02'])->tasks()->create([
-            'plant_id' => $bush->id, 'task' => 'spring-cut', 'season' => 2026, 'position' => 0, 'minutes' => 9, 'prescribed' => ['amounts' => []],
-        ]);
+        $task = $garden
+            ->visits()
+            ->create(['on' => '2026-04-02'])
+            ->tasks()
+            ->create([
+                'plant_id' => $bush->id,
+                'task' => 'spring-cut',
+                'season' => 2026,
+                'position' => 0,
+                'minutes' => 9,
+                'prescribed' => ['amounts' => []],
+            ]);
         WorkLog::query()->create([
-            'visit_task_id' => $task->id, 'plant_id' => $bush->id, 'task' => 'spring-cut', 'recipe' => 'cut-to-flowering-height', 'season' => 2026,
-            'on' => '2026-04-02', 'outcome' => 'done', 'amounts' => [['what' => 'cut height', 'unit' => 'mm', 'value' => 300]],
+            'visit_task_id' => $task->id,
+            'plant_id' => $bush->id,
+            'task' => 'spring-cut',
+            'recipe' => 'cut-to-flowering-height',
+            'season' => 2026,
+            'on' => '2026-04-02',
+            'outcome' => 'done',
+            'amounts' => [['what' => 'cut height', 'unit' => 'mm', 'value' => 300]],
         ]);
         $bush->forceFill(['height_on' => '2026-01-10'])->save();
         $kept = function (): int {
@@ -294,20 +313,47 @@ final class KeptTest extends FeatureTestCase
             41, 42, 43 => $plant->update(['state' => $this->seen()]),
             // A cut at its height and flowers in the same season: what it has shown of its growth.
             44, 45, 46, 47 => [
-                $task->load('visit')->plant->update(['kind' => 'butterfly-bush', 'height_mm' => mt_rand(800, 2500), 'height_on' => '2025-01-01']),
-                WorkLog::query()->updateOrCreate(['visit_task_id' => $task->id], [
-                    'plant_id' => $task->plant_id, 'task' => $task->task, 'recipe' => 'renovate', 'season' => 2026, 'on' => '2026-04-0'.mt_rand(1, 9),
-                    'outcome' => 'done', 'amounts' => [['what' => 'cut height', 'unit' => 'mm', 'value' => mt_rand(200, 600)]],
-                ]),
-                BloomNote::query()->updateOrCreate(['plant_id' => $task->plant_id, 'season' => 2026], ['flowering_height_mm' => mt_rand(900, 2600)]),
+                $task
+                    ->load('visit')
+                    ->plant->update([
+                        'kind' => 'butterfly-bush',
+                        'height_mm' => mt_rand(800, 2500),
+                        'height_on' => '2025-01-01',
+                    ]),
+                WorkLog::query()->updateOrCreate(
+                    ['visit_task_id' => $task->id],
+                    [
+                        'plant_id' => $task->plant_id,
+                        'task' => $task->task,
+                        'recipe' => 'renovate',
+                        'season' => 2026,
+                        'on' => '2026-04-0'.mt_rand(1, 9),
+                        'outcome' => 'done',
+                        'amounts' => [['what' => 'cut height', 'unit' => 'mm', 'value' => mt_rand(200, 600)]],
+                    ],
+                ),
+                BloomNote::query()->updateOrCreate(
+                    ['plant_id' => $task->plant_id, 'season' => 2026],
+                    ['flowering_height_mm' => mt_rand(900, 2600)],
+                ),
             ],
             // An aim that its record has reached, or not.
             48, 49, 50 => [
-                $task->load('visit')->plant->update(['kind' => 'lilac', 'aim' => 'renewal', 'planted_on' => '2010-03-01']),
-                WorkLog::query()->updateOrCreate(['visit_task_id' => $task->id], [
-                    'plant_id' => $task->plant_id, 'task' => 'after-flowering', 'recipe' => ['renovate', 'fruit-bush-reset'][mt_rand(0, 1)], 'season' => 2026,
-                    'on' => '2026-06-10', 'outcome' => 'done', 'amounts' => [],
-                ]),
+                $task
+                    ->load('visit')
+                    ->plant->update(['kind' => 'lilac', 'aim' => 'renewal', 'planted_on' => '2010-03-01']),
+                WorkLog::query()->updateOrCreate(
+                    ['visit_task_id' => $task->id],
+                    [
+                        'plant_id' => $task->plant_id,
+                        'task' => 'after-flowering',
+                        'recipe' => ['renovate', 'fruit-bush-reset'][mt_rand(0, 1)],
+                        'season' => 2026,
+                        'on' => '2026-06-10',
+                        'outcome' => 'done',
+                        'amounts' => [],
+                    ],
+                ),
             ],
             10 => $garden->update([
                 'practice' => mt_rand(0, 1) === 0 ? [] : ['wisteria-look' => 'relaxed', 'crape-myrtle-height' => 'heading'],
@@ -324,8 +370,14 @@ final class KeptTest extends FeatureTestCase
     private function seen(): array
     {
         return [
-            [], ['condition' => 'neglected'], ['condition' => 'congested'], ['stress' => 'drought'], ['protected' => true], ['trunk_mm' => mt_rand(20, 300)],
-            ['transplanted' => '2026-11-01'], ['exposed' => true, 'sides' => 1],
+            [],
+            ['condition' => 'neglected'],
+            ['condition' => 'congested'],
+            ['stress' => 'drought'],
+            ['protected' => true],
+            ['trunk_mm' => mt_rand(20, 300)],
+            ['transplanted' => '2026-11-01'],
+            ['exposed' => true, 'sides' => 1],
         ][mt_rand(0, 7)];
     }
 
@@ -420,9 +472,9 @@ final class KeptTest extends FeatureTestCase
                 foreach ($tasks as $task) {
                     $window = $task->window;
                     if (
-                        $window->closes->number < $covers->covers_from ||
-                        $window->opens->number > $covers->covers_to ||
-                        ($core->planted !== null && $window->closes->isBefore($core->planted))
+                        $window->closes->number < $covers->covers_from
+                        || $window->opens->number > $covers->covers_to
+                        || ($core->planted !== null && $window->closes->isBefore($core->planted))
                     ) {
                         continue;
                     }

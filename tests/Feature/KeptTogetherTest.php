@@ -85,13 +85,22 @@ final class KeptTogetherTest extends TestCase
         });
         $plant->update(['height_mm' => 2000]);
         self::assertContains([1000, $revision], $between, 'it was looked at before both were there');
-        self::assertSame([], array_filter($between, static fn (array $seen): bool => $seen !== [1000, $revision] && $seen !== [2000, $revision + 1]));
+        self::assertSame(
+            [],
+            array_filter(
+                $between,
+                static fn (array $seen): bool => $seen !== [1000, $revision] && $seen !== [2000, $revision + 1],
+            ),
+        );
         Plant::saved(static fn () => throw new RuntimeException('the power went'));
         try {
             $plant->update(['height_mm' => 3000]);
             self::fail('the write must not go through');
         } catch (RuntimeException) {
-            self::assertSame([2000, $revision + 1], $reader->query('select height_mm, revision from plants, gardens')->fetch(PDO::FETCH_NUM));
+            self::assertSame(
+                [2000, $revision + 1],
+                $reader->query('select height_mm, revision from plants, gardens')->fetch(PDO::FETCH_NUM),
+            );
         }
     }
 

@@ -23,12 +23,21 @@ final class OwnKindTest extends FeatureTestCase
     public function test_a_correction_moves_the_window_and_shows_as_the_firms_own(): void
     {
         $this->actingAs($this->planner());
-        $this->correct(['tasks.0.windows.0.best_from' => 'midwinter+30', 'note' => 'Our walls are shaded until February.'])->assertSessionHasNoErrors()->assertSessionHas('undo');
+        $this->correct([
+            'tasks.0.windows.0.best_from' => 'midwinter+30',
+            'note' => 'Our walls are shaded until February.',
+        ])
+            ->assertSessionHasNoErrors()
+            ->assertSessionHas('undo');
         $own = OwnKind::query()->sole();
         self::assertSame(['tasks'], array_keys($own->entry), 'only what differs is kept');
         $this->forgetBook();
-        $this->get('/plant-book/wisteria')->assertSee('Corrected by the firm')->assertSee('Our walls are shaded until February.')
-            ->assertSee('midwinter+14')->assertSee('midwinter+30')->assertSee('Source: the firm&#039;s own', false);
+        $this->get('/plant-book/wisteria')
+            ->assertSee('Corrected by the firm')
+            ->assertSee('Our walls are shaded until February.')
+            ->assertSee('midwinter+14')
+            ->assertSee('midwinter+30')
+            ->assertSee('Source: the firm&#039;s own', false);
         $this->get("/plants/{$this->wisteria->id}")->assertSee('Best 20 Jan to 28 Feb');
         $this->get('/plant-book?q=wisteria')->assertSee("the firm's own", false);
     }
@@ -39,7 +48,10 @@ final class OwnKindTest extends FeatureTestCase
         $this->correct(['about' => 'Ours.', 'note' => 'Words only.']);
         $kind = $this->book()->kind('wisteria');
         self::assertSame('Ours.', $kind->about);
-        self::assertEquals((new PlantBookFiles(base_path('plant-book'), sys_get_temp_dir()))->read()->kind('wisteria')->tasks, $kind->tasks);
+        self::assertEquals(
+            (new PlantBookFiles(base_path('plant-book'), sys_get_temp_dir()))->read()->kind('wisteria')->tasks,
+            $kind->tasks,
+        );
     }
 
     public function test_undo_brings_the_version_before_back(): void
@@ -48,7 +60,10 @@ final class OwnKindTest extends FeatureTestCase
         $this->correct(['vigour' => 'medium', 'note' => 'First.']);
         $this->correct(['vigour' => 'weak', 'note' => 'Second.']);
         self::assertSame('weak', $this->book()->kind('wisteria')->vigour);
-        $this->delete('/own-versions/'.OwnKind::query()->latest('id')->value('id'))->assertSessionHas('said', 'Taken back.');
+        $this->delete('/own-versions/'.OwnKind::query()->latest('id')->value('id'))->assertSessionHas(
+            'said',
+            'Taken back.',
+        );
         self::assertSame('medium', $this->book()->kind('wisteria')->vigour);
         $this->travel(1)->minutes();
         $this->delete('/plant-book/wisteria/own')->assertSessionHas('undo');
@@ -60,44 +75,83 @@ final class OwnKindTest extends FeatureTestCase
 
     public function test_a_kind_of_our_own_is_planted_and_then_stays(): void
     {
-        $this->actingAs($this->planner())->get('/plant-book/new?like=lilac')->assertSee('It takes its tasks and windows from lilac');
-        $this->add(['name' => 'Grey lilac', 'botanical' => 'Syringa cinerea', 'phenology.bloom-start' => 'last-frost+20', 'note' => 'Grown from the old nursery.'])->assertSessionHasNoErrors();
+        $this->actingAs($this->planner())
+            ->get('/plant-book/new?like=lilac')
+            ->assertSee('It takes its tasks and windows from lilac');
+        $this->add([
+            'name' => 'Grey lilac',
+            'botanical' => 'Syringa cinerea',
+            'phenology.bloom-start' => 'last-frost+20',
+            'note' => 'Grown from the old nursery.',
+        ])->assertSessionHasNoErrors();
         $this->forgetBook();
         $this->get('/plant-book/grey-lilac')->assertSee('A kind of our own, like lilac')->assertSee('Syringa cinerea');
         $this->forgetBook();
-        $this->post("/gardens/{$this->garden->id}/plants", ['kind' => 'Syringa cinerea', 'label' => 'By the pond', 'count' => 1])->assertSessionHasNoErrors();
+        $this->post("/gardens/{$this->garden->id}/plants", [
+            'kind' => 'Syringa cinerea',
+            'label' => 'By the pond',
+            'count' => 1,
+        ])->assertSessionHasNoErrors();
         self::assertSame('grey-lilac', Plant::query()->latest('id')->value('kind'));
-        $this->from('/plant-book/grey-lilac')->delete('/plant-book/grey-lilac/own')->assertSessionHasErrors(['own' => '1 plant is of this kind in the gardens, so it stays. Give them another kind first.']);
+        $this->from('/plant-book/grey-lilac')
+            ->delete('/plant-book/grey-lilac/own')
+            ->assertSessionHasErrors([
+                'own' => '1 plant is of this kind in the gardens, so it stays. Give them another kind first.',
+            ]);
         self::assertSame(1, OwnKind::query()->count());
     }
 
     public function test_the_firm_corrects_a_closure_takes_one_away_and_adds_one(): void
     {
-        $this->actingAs($this->planner())->get('/plant-book/apple/own')->assertOk()->assertSee('Days on which it is not cut at all')->assertSee('value="Disease closure"', false);
+        $this->actingAs($this->planner())
+            ->get('/plant-book/apple/own')
+            ->assertOk()
+            ->assertSee('Days on which it is not cut at all')
+            ->assertSee('value="Disease closure"', false);
         $base = $this->app->make(KindForm::class)->base('apple', null);
-        $put = fn (array $changes) => $this->put('/plant-book/apple/own', $this->said($base, ['note' => 'Our valley is wet.', ...$changes]));
+        $put = fn (array $changes) => $this->put(
+            '/plant-book/apple/own',
+            $this->said($base, ['note' => 'Our valley is wet.', ...$changes]),
+        );
         $closed = function (): array {
             $this->forgetBook();
 
-            return array_map(static fn (Closure $closure): array => [$closure->name, (string) $closure->to, $closure->source], Prescriber::closed($this->book()->kind('apple'), SiteYear::of(Sites::southernEngland(), 2027)));
+            return array_map(
+                static fn (Closure $closure): array => [$closure->name, (string) $closure->to, $closure->source],
+                Prescriber::closed($this->book()->kind('apple'), SiteYear::of(Sites::southernEngland(), 2027)),
+            );
         };
         $before = $closed();
         $put(['closures.0.to' => 'bloom-end+14'])->assertSessionHasNoErrors();
         self::assertSame([$before[0][0], "the firm's own"], [$closed()[0][0], $closed()[0][2]]);
         self::assertGreaterThan($before[0][1], $closed()[0][1]);
-        $put(['closures.1.name' => 'Wet weeks', 'closures.1.from' => 'midsummer', 'closures.1.to' => 'midsummer+10', 'closures.1.because' => 'canker spreads'])->assertSessionHasNoErrors();
+        $put([
+            'closures.1.name' => 'Wet weeks',
+            'closures.1.from' => 'midsummer',
+            'closures.1.to' => 'midsummer+10',
+            'closures.1.because' => 'canker spreads',
+        ])->assertSessionHasNoErrors();
         self::assertSame(['Disease closure', 'Wet weeks'], array_column($closed(), 0));
         $put(['closures.0.from' => '', 'closures.0.to' => ''])->assertSessionHasNoErrors();
         self::assertSame([], $closed());
         // The row of the one taken away stays in the form: what is wrong with the next is told beside it.
-        $put(['closures.0.from' => '', 'closures.0.to' => '', 'closures.1.name' => 'Wet weeks', 'closures.1.from' => 'easter', 'closures.1.to' => 'midsummer', 'closures.1.because' => 'so'])
-            ->assertSessionHasErrors('closures.1.from');
+        $put([
+            'closures.0.from' => '',
+            'closures.0.to' => '',
+            'closures.1.name' => 'Wet weeks',
+            'closures.1.from' => 'easter',
+            'closures.1.to' => 'midsummer',
+            'closures.1.because' => 'so',
+        ])->assertSessionHasErrors('closures.1.from');
     }
 
     /** @param  array<string, string>  $said */
     #[DataProvider('faults')]
-    public function test_a_fault_is_told_beside_its_field_and_nothing_is_saved(array $said, string $field, string $says): void
-    {
+    public function test_a_fault_is_told_beside_its_field_and_nothing_is_saved(
+        array $said,
+        string $field,
+        string $says,
+    ): void {
         $this->actingAs($this->planner());
         $response = $this->correct($said + ['note' => 'Why.']);
         $response->assertSessionHasErrors($field);
@@ -113,11 +167,19 @@ final class OwnKindTest extends FeatureTestCase
         return [
             'an unknown anchor' => [['tasks.0.windows.0.opens' => 'easter+3'], 'tasks.0.windows.0.opens', 'easter'],
             'a month for an anchor' => [['phenology.bloom-start' => 'May'], 'phenology.bloom-start', ''],
-            'an event leaning on a later one' => [['phenology.bloom-start' => 'leaf-fall-3'], 'phenology', 'cannot lean on'],
+            'an event leaning on a later one' => [
+                ['phenology.bloom-start' => 'leaf-fall-3'],
+                'phenology',
+                'cannot lean on',
+            ],
             'no reason' => [['note' => ''], 'note', 'Say why'],
             'no name' => [['name' => ''], 'name', 'required'],
             'a name another kind has' => [['name' => 'Lilac'], 'name', 'both called'],
-            'more least than most' => [['growth_mm.min' => '40', 'growth_mm.max' => '20'], 'growth_mm.max', 'cannot be less'],
+            'more least than most' => [
+                ['growth_mm.min' => '40', 'growth_mm.max' => '20'],
+                'growth_mm.max',
+                'cannot be less',
+            ],
             'a share over a hundred' => [['removal_cap.percent' => '140'], 'removal_cap.percent', 'between 0 and 100'],
             'no such use' => [['habit' => 'cactus'], 'habit', ''],
         ];
@@ -126,10 +188,15 @@ final class OwnKindTest extends FeatureTestCase
     public function test_a_kind_is_worked_out_at_every_garden_and_the_reference_sites_before_it_is_kept(): void
     {
         $this->actingAs($this->planner());
-        $this->correct(['phenology.bloom-end' => 'bloom-start-3', 'note' => 'A slip.'])->assertSessionHasErrors('phenology.bloom-end');
+        $this->correct(['phenology.bloom-end' => 'bloom-start-3', 'note' => 'A slip.'])->assertSessionHasErrors(
+            'phenology.bloom-end',
+        );
         $errors = session('errors');
         self::assertInstanceOf(\Illuminate\Support\ViewErrorBag::class, $errors);
-        self::assertStringContainsString('At Millrace House: on this site\'s year its bloom would end on', $errors->first('phenology.bloom-end'));
+        self::assertStringContainsString(
+            'At Millrace House: on this site\'s year its bloom would end on',
+            $errors->first('phenology.bloom-end'),
+        );
         self::assertStringContainsString('And so at 18 more places.', $errors->first('phenology.bloom-end'));
         self::assertSame(0, OwnKind::query()->count());
         // Where the book's own kind goes wrong already, a correction of something else is not held up by it.
@@ -139,7 +206,9 @@ final class OwnKindTest extends FeatureTestCase
     public function test_a_name_the_book_knows_makes_no_new_kind(): void
     {
         $this->actingAs($this->planner());
-        $this->add(['name' => 'Wisteria', 'botanical' => 'Syringa cinerea', 'note' => 'x'])->assertSessionHasErrors('name');
+        $this->add(['name' => 'Wisteria', 'botanical' => 'Syringa cinerea', 'note' => 'x'])->assertSessionHasErrors(
+            'name',
+        );
         self::assertSame(0, OwnKind::query()->count());
     }
 
@@ -149,14 +218,21 @@ final class OwnKindTest extends FeatureTestCase
         foreach ($this->app->make(PlantBookFiles::class)->kinds() as [, $entry]) {
             self::assertIsString($entry['id']);
             $base = $form->base($entry['id'], null);
-            self::assertSame([], KindForm::difference($base, $form->complete($base, $this->fields($base))), $entry['id']);
+            self::assertSame(
+                [], KindForm::difference($base, $form->complete($base, $this->fields($base))), $entry['id'],
+            );
         }
     }
 
     public function test_a_kind_nobody_knows_is_not_found(): void
     {
         $this->actingAs($this->planner())->get('/plant-book/triffid/own')->assertNotFound();
-        $this->put('/plant-book/triffid/own', ['name' => 'x', 'botanical' => 'y', 'note' => 'z', 'typical_height_mm' => 3])->assertNotFound();
+        $this->put('/plant-book/triffid/own', [
+            'name' => 'x',
+            'botanical' => 'y',
+            'note' => 'z',
+            'typical_height_mm' => 3,
+        ])->assertNotFound();
     }
 
     /** @param  array<string, string>  $changes by path */
@@ -172,7 +248,10 @@ final class OwnKindTest extends FeatureTestCase
     /** @param  array<string, string>  $changes by path */
     private function add(array $changes): \Illuminate\Testing\TestResponse
     {
-        return $this->post('/plant-book', ['like' => 'lilac', ...$this->said($this->app->make(KindForm::class)->base('new', 'lilac'), $changes)]);
+        return $this->post('/plant-book', [
+            'like' => 'lilac',
+            ...$this->said($this->app->make(KindForm::class)->base('new', 'lilac'), $changes),
+        ]);
     }
 
     /**

@@ -14,32 +14,92 @@ use Tests\Support\TestBook;
 /** ./hook prescribe, run as a person runs it. */
 final class PrescribeCommandTest extends TestCase
 {
-    private const SITE = ['latitude' => 51.5, 'longitude' => -1.2, 'elevation_m' => 90, 'last_frost' => '04-22', 'first_frost' => '10-28', 'winter' => 'cool'];
+    private const SITE = [
+        'latitude' => 51.5,
+        'longitude' => -1.2,
+        'elevation_m' => 90,
+        'last_frost' => '04-22',
+        'first_frost' => '10-28',
+        'winter' => 'cool',
+    ];
 
     public function test_all_kinds_answer_in_the_documented_shape(): void
     {
-        $plants = array_values(array_map(static fn (Kind $kind): array => ['ref' => $kind->id, 'kind' => $kind->botanical, 'planted' => '2015-03-01',
-            'height_mm' => 2000, 'sure' => true, 'stems' => ['old' => 9, 'young' => 4]], TestBook::read()->all()));
-        $run = $this->prescribe(['season' => 2027, 'site' => self::SITE, 'practice' => ['crape-myrtle-height' => 'natural'], 'plants' => $plants]);
+        $plants = array_values(
+            array_map(
+                static fn (Kind $kind): array => [
+                    'ref' => $kind->id,
+                    'kind' => $kind->botanical,
+                    'planted' => '2015-03-01',
+                    'height_mm' => 2000,
+                    'sure' => true,
+                    'stems' => ['old' => 9, 'young' => 4],
+                ],
+                TestBook::read()->all(),
+            ),
+        );
+        $run = $this->prescribe([
+            'season' => 2027,
+            'site' => self::SITE,
+            'practice' => ['crape-myrtle-height' => 'natural'],
+            'plants' => $plants,
+        ]);
         self::assertSame([0, ''], [$run->getExitCode(), $run->getErrorOutput()]);
         $answer = json_decode($run->getOutput());
-        self::assertSame([], JsonSchema::fromFile($this->root().'/docs/formats/prescription.schema.json')->faults($answer));
+        self::assertSame(
+            [],
+            JsonSchema::fromFile($this->root().'/docs/formats/prescription.schema.json')->faults($answer),
+        );
         self::assertIsObject($answer);
         self::assertSame(array_column($plants, 'ref'), array_column($answer->prescriptions, 'ref'));
     }
 
     public function test_all_that_can_be_said_of_a_plant_is_taken_and_counts_may_be_given_in_part(): void
     {
-        $said = ['condition' => 'congested', 'dieback_percent' => 10, 'variegated' => true, 'transplanted' => '2018-11-01', 'disease' => 'honey fungus',
-            'stress' => 'drought', 'container' => true, 'cultivar' => 'Sensation', 'trunk_mm' => 40, 'boundary' => true, 'exposed' => true, 'stems' => ['old' => 4]];
-        $run = $this->prescribe(['season' => 2027, 'site' => self::SITE, 'plants' => [
-            ['ref' => 'p1', 'kind' => 'lilac', ...$said], ['ref' => 'p2', 'kind' => 'yew', 'run_mm' => 9000, 'target_height_mm' => 1500, 'width_mm' => 600, 'sides' => 1],
-            ['ref' => 'p3', 'kind' => 'apple', 'height_mm' => 3000, 'bearing' => 'tip', 'protected' => true],
-        ]]);
+        $said = [
+            'condition' => 'congested',
+            'dieback_percent' => 10,
+            'variegated' => true,
+            'transplanted' => '2018-11-01',
+            'disease' => 'honey fungus',
+            'stress' => 'drought',
+            'container' => true,
+            'cultivar' => 'Sensation',
+            'trunk_mm' => 40,
+            'boundary' => true,
+            'exposed' => true,
+            'stems' => ['old' => 4],
+        ];
+        $run = $this->prescribe([
+            'season' => 2027,
+            'site' => self::SITE,
+            'plants' => [
+                ['ref' => 'p1', 'kind' => 'lilac', ...$said],
+                [
+                    'ref' => 'p2',
+                    'kind' => 'yew',
+                    'run_mm' => 9000,
+                    'target_height_mm' => 1500,
+                    'width_mm' => 600,
+                    'sides' => 1,
+                ],
+                ['ref' => 'p3', 'kind' => 'apple', 'height_mm' => 3000, 'bearing' => 'tip', 'protected' => true],
+            ],
+        ]);
         self::assertSame([0, ''], [$run->getExitCode(), $run->getErrorOutput()]);
         $answer = $run->getOutput();
-        self::assertSame([], JsonSchema::fromFile($this->root().'/docs/formats/prescription.schema.json')->faults(json_decode($answer)));
-        foreach (['10 % of it has died back', 'Water it deeply', 'plain green shoot', 'Honey fungus', 'Hold the top to 60 cm', 'is protected'] as $words) {
+        self::assertSame(
+            [],
+            JsonSchema::fromFile($this->root().'/docs/formats/prescription.schema.json')->faults(
+                json_decode($answer),
+            ),
+        );
+        foreach (
+            [
+                '10 % of it has died back', 'Water it deeply', 'plain green shoot', 'Honey fungus',
+                'Hold the top to 60 cm', 'is protected',
+            ] as $words
+        ) {
             self::assertStringContainsString($words, $answer);
         }
     }
@@ -56,7 +116,12 @@ final class PrescribeCommandTest extends TestCase
     #[DataProvider('faults')]
     public function test_each_fault_is_one_line_with_its_path(array $input, string $line): void
     {
-        $run = $this->prescribe(array_replace_recursive(['season' => 2027, 'site' => self::SITE, 'plants' => [['ref' => 'p1', 'kind' => 'wisteria']]], $input));
+        $run = $this->prescribe(
+            array_replace_recursive(
+                ['season' => 2027, 'site' => self::SITE, 'plants' => [['ref' => 'p1', 'kind' => 'wisteria']]],
+                $input,
+            ),
+        );
         self::assertSame([2, ''], [$run->getExitCode(), $run->getOutput()]);
         self::assertSame([$line], explode("\n", trim($run->getErrorOutput())));
     }
@@ -65,26 +130,74 @@ final class PrescribeCommandTest extends TestCase
     public static function faults(): array
     {
         return [
-            'an unknown disease' => [['plants' => [['disease' => 'the dwindles', 'kind' => 'lilac']]], '$.plants[0].disease: no disease is known as "the dwindles"; known are '.implode(', ', array_column(TestBook::read()->states->diseases, 'name'))],
-            'die-back of more than all' => [['plants' => [['dieback_percent' => 120]]], '$.plants[0].dieback_percent: must be at most 100'],
-            'moved in the future' => [['today' => '2027-02-01', 'plants' => [['transplanted' => '2027-03-01']]], '$.plants[0].transplanted: 2027-03-01 is in the future of 2027-02-01'],
-            'an unknown kind' => [['plants' => [['kind' => 'wistria']]], '$.plants[0].kind: the plant book has no kind "wistria"; did you mean "wisteria"?'],
-            'an impossible date' => [['plants' => [['planted' => '2020-02-30']]], '$.plants[0].planted: 2020-02-30 is not a day of the calendar'],
-            'an impossible frost' => [['site' => ['last_frost' => '02-30']], '$.site.last_frost: "02-30" is not a day of any year'],
-            'a wrong type' => [['plants' => [['height_mm' => 'tall']]], '$.plants[0].height_mm: is string, but must be integer or null'],
+            'an unknown disease' => [
+                ['plants' => [['disease' => 'the dwindles', 'kind' => 'lilac']]],
+                '$.plants[0].disease: no disease is known as "the dwindles"; known are '.
+                implode(', ', array_column(TestBook::read()->states->diseases, 'name')),
+            ],
+            'die-back of more than all' => [
+                ['plants' => [['dieback_percent' => 120]]],
+                '$.plants[0].dieback_percent: must be at most 100',
+            ],
+            'moved in the future' => [
+                ['today' => '2027-02-01', 'plants' => [['transplanted' => '2027-03-01']]],
+                '$.plants[0].transplanted: 2027-03-01 is in the future of 2027-02-01',
+            ],
+            'an unknown kind' => [
+                ['plants' => [['kind' => 'wistria']]],
+                '$.plants[0].kind: the plant book has no kind "wistria"; did you mean "wisteria"?',
+            ],
+            'an impossible date' => [
+                ['plants' => [['planted' => '2020-02-30']]],
+                '$.plants[0].planted: 2020-02-30 is not a day of the calendar',
+            ],
+            'an impossible frost' => [
+                ['site' => ['last_frost' => '02-30']],
+                '$.site.last_frost: "02-30" is not a day of any year',
+            ],
+            'a wrong type' => [
+                ['plants' => [['height_mm' => 'tall']]],
+                '$.plants[0].height_mm: is string, but must be integer or null',
+            ],
             'a negative length' => [['plants' => [['height_mm' => -4]]], '$.plants[0].height_mm: must be at least 0'],
-            'an unknown field' => [['plants' => [['heigth_mm' => 4]]], '$.plants[0].heigth_mm: no such field is known here'],
-            'an unknown winter' => [['site' => ['winter' => 'mild']], '$.site.winter: is not one of the values allowed here'],
-            'an unknown school' => [['practice' => ['crape-myrtle-height' => 'topping']], '$.practice: "topping" is not an answer to "crape-myrtle-height": choose natural or heading'],
-            'a plant of the future' => [['plants' => [['planted' => '2029-01-01']]], '$.plants[0].planted: planted on 2029-01-01, after season 2027 is over'],
-            'a task it does not have' => [['plants' => [['history' => [['task' => 'mowing', 'season' => 2026, 'on' => '2026-01-01', 'outcome' => 'done']]]]], '$.plants[0].history[0].task: wisteria has no task "mowing"'],
+            'an unknown field' => [
+                ['plants' => [['heigth_mm' => 4]]],
+                '$.plants[0].heigth_mm: no such field is known here',
+            ],
+            'an unknown winter' => [
+                ['site' => ['winter' => 'mild']],
+                '$.site.winter: is not one of the values allowed here',
+            ],
+            'an unknown school' => [
+                ['practice' => ['crape-myrtle-height' => 'topping']],
+                '$.practice: "topping" is not an answer to "crape-myrtle-height": choose natural or heading',
+            ],
+            'a plant of the future' => [
+                ['plants' => [['planted' => '2029-01-01']]],
+                '$.plants[0].planted: planted on 2029-01-01, after season 2027 is over',
+            ],
+            'a task it does not have' => [
+                [
+                    'plants' => [
+                        [
+                            'history' => [
+                                ['task' => 'mowing', 'season' => 2026, 'on' => '2026-01-01', 'outcome' => 'done'],
+                            ],
+                        ],
+                    ],
+                ],
+                '$.plants[0].history[0].task: wisteria has no task "mowing"',
+            ],
         ];
     }
 
     public function test_several_faults_are_all_told(): void
     {
         $run = $this->prescribe(['season' => 'x', 'site' => self::SITE, 'plants' => [['kind' => 'box']]]);
-        self::assertSame(['$.season: is string, but must be integer', '$.plants[0].ref: is missing'], explode("\n", trim($run->getErrorOutput())));
+        self::assertSame(
+            ['$.season: is string, but must be integer', '$.plants[0].ref: is missing'],
+            explode("\n", trim($run->getErrorOutput())),
+        );
     }
 
     public function test_what_is_not_json_or_not_there_is_told(): void
@@ -94,21 +207,44 @@ final class PrescribeCommandTest extends TestCase
         self::assertSame([2, '$: is not JSON: Syntax error'], [$run->getExitCode(), trim($run->getErrorOutput())]);
         $run = new Child(['./hook', 'prescribe', 'nowhere.json'], $this->root());
         $run->run();
-        self::assertSame([2, 'nowhere.json: no such file, or not readable'], [$run->getExitCode(), trim($run->getErrorOutput())]);
+        self::assertSame(
+            [2, 'nowhere.json: no such file, or not readable'],
+            [$run->getExitCode(), trim($run->getErrorOutput())],
+        );
     }
 
     public function test_observations_move_the_season_and_are_questioned(): void
     {
-        $seen = [['event' => 'forsythia-bloom', 'date' => '2027-03-03'], ['event' => 'plum-bloom', 'date' => '2027-03-15']];
-        $ask = fn (array $more): Child => $this->prescribe(['season' => 2027, 'site' => self::SITE, 'plants' => [['ref' => 'l', 'kind' => 'lilac']], ...$more]);
+        $seen = [
+            ['event' => 'forsythia-bloom', 'date' => '2027-03-03'],
+            ['event' => 'plum-bloom', 'date' => '2027-03-15'],
+        ];
+        $ask = fn (array $more): Child => $this->prescribe([
+            'season' => 2027,
+            'site' => self::SITE,
+            'plants' => [['ref' => 'l', 'kind' => 'lilac']],
+            ...$more,
+        ]);
         self::assertStringContainsString('"best_from": "2027-05-20"', $ask([])->getOutput());
-        self::assertStringContainsString('"best_from": "2027-05-10"', $ask(['observations' => $seen, 'today' => '2027-04-01'])->getOutput());
-        $wrong = $ask(['today' => '2027-03-05', 'observations' => [['event' => 'forsythia-bloom', 'date' => '2026-03-02'], ['event' => 'plum-bloom', 'date' => '2027-03-15']]]);
+        self::assertStringContainsString(
+            '"best_from": "2027-05-10"',
+            $ask(['observations' => $seen, 'today' => '2027-04-01'])->getOutput(),
+        );
+        $wrong = $ask([
+            'today' => '2027-03-05',
+            'observations' => [
+                ['event' => 'forsythia-bloom', 'date' => '2026-03-02'],
+                ['event' => 'plum-bloom', 'date' => '2027-03-15'],
+            ],
+        ]);
         self::assertSame(2, $wrong->getExitCode());
-        self::assertSame([
-            '$.observations[0]: forsythia-bloom on 2026-03-02 is 376 days from the usual 2027-03-13; did you mean 2027-03-02?',
-            '$.observations[1].date: 2027-03-15 is in the future of 2027-03-05',
-        ], explode("\n", trim($wrong->getErrorOutput())));
+        self::assertSame(
+            [
+                '$.observations[0]: forsythia-bloom on 2026-03-02 is 376 days from the usual 2027-03-13; did you mean 2027-03-02?',
+                '$.observations[1].date: 2027-03-15 is in the future of 2027-03-05',
+            ],
+            explode("\n", trim($wrong->getErrorOutput())),
+        );
     }
 
     /** @param  list<string>  $arguments */
@@ -131,11 +267,19 @@ final class PrescribeCommandTest extends TestCase
         return [
             'a cost' => [['forsythia', '--site', 'SITE', '--day', '2027-01-20'], 0, '"state": "at-a-cost"'],
             'a best day' => [['Wisteria sinensis', '--site', 'SITE', '--day', '2027-01-20'], 0, '"state": "best"'],
-            'the end of the year belongs to the season running out' => [['sour cherry', '--site', 'SITE', '--day', '2027-12-01'], 0, '"state": "closed"'],
+            'the end of the year belongs to the season running out' => [
+                ['sour cherry', '--site', 'SITE', '--day', '2027-12-01'], 0, '"state": "closed"',
+            ],
             'an unknown kind' => [['wistria', '--site', 'SITE', '--day', '2027-01-20'], 2, 'did you mean "wisteria"?'],
-            'no such day' => [['wisteria', '--site', 'SITE', '--day', '2027-02-30'], 2, '--day: 2027-02-30 is not a day of the calendar'],
+            'no such day' => [
+                ['wisteria', '--site', 'SITE', '--day', '2027-02-30'], 2,
+                '--day: 2027-02-30 is not a day of the calendar',
+            ],
             'no site' => [['wisteria', '--day', '2027-02-20'], 2, '--site: a JSON file is needed'],
-            'no such file' => [['wisteria', '--site', 'nowhere.json', '--day', '2027-02-20'], 2, 'nowhere.json is not a readable JSON file'],
+            'no such file' => [
+                ['wisteria', '--site', 'nowhere.json', '--day', '2027-02-20'], 2,
+                'nowhere.json is not a readable JSON file',
+            ],
         ];
     }
 

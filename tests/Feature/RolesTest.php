@@ -81,7 +81,9 @@ final class RolesTest extends FeatureTestCase
     public function test_each_role_gets_what_it_may(array $row): void
     {
         [$name, $method] = $row;
-        foreach ([$this->planner(), $this->lead(), $this->lead(false), $this->hand(), $this->hand(false)] as $index => $user) {
+        foreach (
+            [$this->planner(), $this->lead(), $this->lead(false), $this->hand(), $this->hand(false)] as $index => $user
+        ) {
             Visit::query()->delete();
             Plant::withTrashed()->find($this->wisteria->id)?->restore();
             $status = $this->actingAs($user)->call(strtoupper($method), $this->address($name))->status();
@@ -131,15 +133,38 @@ final class RolesTest extends FeatureTestCase
         $task = in_array('task', $needs, true) ? $this->visitTask() : null;
 
         $seen = in_array('observation', $needs, true)
-            ? Observation::query()->updateOrCreate(['garden_id' => $this->garden->id, 'event' => 'forsythia-bloom', 'season' => 2027], ['on' => '2027-03-10'])
+            ? Observation::query()->updateOrCreate(
+                ['garden_id' => $this->garden->id, 'event' => 'forsythia-bloom', 'season' => 2027],
+                ['on' => '2027-03-10'],
+            )
             : null;
 
-        $note = in_array('note', $needs, true) ? BloomNote::query()->updateOrCreate(['plant_id' => $this->wisteria->id, 'season' => 2027], ['flowering_height_mm' => 2000]) : null;
-        $version = in_array('version', $needs, true) ? OwnKind::query()->create(['kind' => 'lilac', 'entry' => ['vigour' => 'weak'], 'note' => 'Shade.']) : null;
+        $note = in_array('note', $needs, true)
+            ? BloomNote::query()->updateOrCreate(
+                ['plant_id' => $this->wisteria->id, 'season' => 2027],
+                ['flowering_height_mm' => 2000],
+            )
+            : null;
+        $version = in_array('version', $needs, true)
+            ? OwnKind::query()->create(['kind' => 'lilac', 'entry' => ['vigour' => 'weak'], 'note' => 'Shade.'])
+            : null;
 
-        return route($name, array_intersect_key(
-            ['garden' => $this->garden->id, 'plant' => $this->wisteria->id, 'visit' => $visit?->id, 'task' => $task?->id, 'observation' => $seen?->id, 'kind' => 'lilac', 'group' => (string) $this->garden->id, 'version' => $version?->id, 'note' => $note?->id],
-            array_flip($needs),
-        ) + ($name === 'frost' ? ['latitude' => 52, 'longitude' => -2, 'elevation_m' => 90] : []));
+        return route(
+            $name,
+            array_intersect_key(
+                [
+                    'garden' => $this->garden->id,
+                    'plant' => $this->wisteria->id,
+                    'visit' => $visit?->id,
+                    'task' => $task?->id,
+                    'observation' => $seen?->id,
+                    'kind' => 'lilac',
+                    'group' => (string) $this->garden->id,
+                    'version' => $version?->id,
+                    'note' => $note?->id,
+                ],
+                array_flip($needs),
+            ) + ($name === 'frost' ? ['latitude' => 52, 'longitude' => -2, 'elevation_m' => 90] : []),
+        );
     }
 }

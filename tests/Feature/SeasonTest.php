@@ -12,14 +12,25 @@ final class SeasonTest extends FeatureTestCase
     public function test_the_season_sorts_by_what_closes(): void
     {
         config(['hook.today' => '2027-03-05']);
-        Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'forsythia', 'label' => 'Forsythia at the drive']);
-        $this->actingAs($this->planner())->get('/')->assertOk()
-            ->assertSeeInOrder(['Fri 5 Mar 2027', 'Closing within two weeks', 'Wisteria on the south wall', 'closes in 11 days', 'Coming in six weeks', 'Forsythia at the drive', 'opens in 29 days']);
+        Plant::factory()->create([
+            'garden_id' => $this->garden->id,
+            'kind' => 'forsythia',
+            'label' => 'Forsythia at the drive',
+        ]);
+        $this->actingAs($this->planner())
+            ->get('/')
+            ->assertOk()
+            ->assertSeeInOrder([
+                'Fri 5 Mar 2027', 'Closing within two weeks', 'Wisteria on the south wall', 'closes in 11 days',
+                'Coming in six weeks', 'Forsythia at the drive', 'opens in 29 days',
+            ]);
     }
 
     public function test_the_wall_tells_in_words_what_it_draws(): void
     {
-        $this->actingAs($this->planner())->get('/')->assertSee('Winter pass: open 1 January to 16 March, best 4 January to 28 February', false);
+        $this->actingAs($this->planner())
+            ->get('/')
+            ->assertSee('Winter pass: open 1 January to 16 March, best 4 January to 28 February', false);
     }
 
     public function test_filters_stand_in_the_address(): void
@@ -39,8 +50,13 @@ final class SeasonTest extends FeatureTestCase
     public function test_the_wall_zooms_and_gathers_its_rows_otherwise(): void
     {
         Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'forsythia', 'label' => 'At the drive']);
-        $see = fn (string $query) => $this->actingAs($this->planner())->get("/?$query")->assertOk();
-        $see('by=kind')->assertSeeInOrder(['The year by kind', 'Forsythia', 'At the drive, Millrace House', 'Wisteria on the south wall, Millrace House']);
+        $see = fn (string $query) => $this->actingAs($this->planner())
+            ->get("/?$query")
+            ->assertOk();
+        $see('by=kind')->assertSeeInOrder([
+            'The year by kind', 'Forsythia', 'At the drive, Millrace House',
+            'Wisteria on the south wall, Millrace House',
+        ]);
         $see('by=crew&zoom=month')->assertSeeInOrder(['The month by crew', 'Wren crew', '15 Feb', '22 Feb']);
         $see('zoom=quarter')->assertSee('The quarter by garden')->assertSee('10 May');
         $see('zoom=century&by=mood')->assertSee('The year by garden');

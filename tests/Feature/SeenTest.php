@@ -15,15 +15,39 @@ final class SeenTest extends FeatureTestCase
 
     public function test_a_form_says_all_that_can_be_said_and_keeps_it(): void
     {
-        $this->actingAs($this->planner())->post("/gardens/{$this->garden->id}/plants", [
-            ...self::FORM, 'condition' => 'neglected', 'dieback_percent' => 10, 'disease' => 'Honey Fungus', 'stress' => 'drought', 'variegated' => '1',
-            'transplanted' => '2020-11-01', 'container' => '1', 'cultivar' => 'Sensation', 'trunk_mm' => 60, 'boundary' => '1', 'exposed' => '1',
-        ])->assertSessionHasNoErrors();
+        $this->actingAs($this->planner())
+            ->post("/gardens/{$this->garden->id}/plants", [
+                ...self::FORM,
+                'condition' => 'neglected',
+                'dieback_percent' => 10,
+                'disease' => 'Honey Fungus',
+                'stress' => 'drought',
+                'variegated' => '1',
+                'transplanted' => '2020-11-01',
+                'container' => '1',
+                'cultivar' => 'Sensation',
+                'trunk_mm' => 60,
+                'boundary' => '1',
+                'exposed' => '1',
+            ])
+            ->assertSessionHasNoErrors();
         $plant = Plant::query()->latest('id')->firstOrFail();
-        self::assertSame([
-            'cultivar' => 'Sensation', 'condition' => 'neglected', 'dieback_percent' => 10, 'disease' => 'honey-fungus', 'stress' => 'drought',
-            'variegated' => true, 'transplanted' => '2020-11-01', 'container' => true, 'trunk_mm' => 60, 'boundary' => true, 'exposed' => true,
-        ], $plant->state);
+        self::assertSame(
+            [
+                'cultivar' => 'Sensation',
+                'condition' => 'neglected',
+                'dieback_percent' => 10,
+                'disease' => 'honey-fungus',
+                'stress' => 'drought',
+                'variegated' => true,
+                'transplanted' => '2020-11-01',
+                'container' => true,
+                'trunk_mm' => 60,
+                'boundary' => true,
+                'exposed' => true,
+            ],
+            $plant->state,
+        );
         self::assertSame('2027-02-20', (string) $plant->state_on);
         $this->get("/plants/$plant->id")->assertOk()->assertSee(
             'neglected, died back by 10 %, honey fungus',
@@ -73,10 +97,18 @@ final class SeenTest extends FeatureTestCase
     public function test_a_tap_on_the_sheet_takes_effect_on_it_at_once_and_can_be_taken_back(): void
     {
         $visit = $this->visit();
-        $this->actingAs($this->hand())->get("/visits/$visit->id")->assertSee('Say what you see of it')->assertSee('value="stress:drought"', false);
+        $this->actingAs($this->hand())
+            ->get("/visits/$visit->id")
+            ->assertSee('Say what you see of it')
+            ->assertSee('value="stress:drought"', false);
         $before = $this->steps();
-        $tapped = $this->from("/visits/$visit->id")->put("/plants/{$this->wisteria->id}/seen", ['seen' => 'stress:drought']);
-        $undo = $tapped->assertRedirect("/visits/$visit->id#seen-{$this->wisteria->id}")->getSession()?->get('undo');
+        $tapped = $this->from("/visits/$visit->id")->put("/plants/{$this->wisteria->id}/seen", [
+            'seen' => 'stress:drought',
+        ]);
+        $undo = $tapped
+            ->assertRedirect("/visits/$visit->id#seen-{$this->wisteria->id}")
+            ->getSession()
+            ?->get('undo');
         self::assertSame('drought', $this->wisteria->fresh()?->state['stress'] ?? null);
         self::assertStringContainsString('Water it deeply', implode(' ', $this->steps()));
         $this->get("/visits/$visit->id")->assertSee('value="stress:"', false)->assertSee('aria-pressed="true"', false);
@@ -107,7 +139,9 @@ final class SeenTest extends FeatureTestCase
     public function test_what_cannot_be_tapped_is_told(): void
     {
         $this->actingAs($this->hand());
-        foreach (['disease:box blight', 'stress:boredom', 'dieback_percent:140', 'label:mine', 'nothing'] as $nonsense) {
+        foreach (
+            ['disease:box blight', 'stress:boredom', 'dieback_percent:140', 'label:mine', 'nothing'] as $nonsense
+        ) {
             $this->tap($nonsense)->assertSessionHasErrors('seen');
         }
         self::assertSame([], $this->wisteria->fresh()?->state);
@@ -133,7 +167,9 @@ final class SeenTest extends FeatureTestCase
         $this->put("/plants/$lilac->id", [...self::FORM, 'height_cm' => 90])->assertSessionHasErrors('height_cm');
         $undo = $this->put("/plants/$lilac->id/measures", ['height_cm' => 90, 'sure' => 1])->getSession()?->get('undo');
         $this->put($undo[0])->assertSessionHasNoErrors();
-        self::assertSame(2000, $lilac->fresh()?->height_mm, 'taking a measure back is no new measure to be asked about');
+        self::assertSame(
+            2000, $lilac->fresh()?->height_mm, 'taking a measure back is no new measure to be asked about',
+        );
         $this->put("/plants/$lilac->id/measures", ['stems_old' => 12, 'sure' => 1])->assertSessionHasNoErrors();
         self::assertSame(12, $lilac->fresh()?->stems_old);
     }
@@ -144,7 +180,11 @@ final class SeenTest extends FeatureTestCase
             ['state' => ['stress' => 'drought', 'condition' => 'congested'], 'state_on' => '2026-01-10'],
         );
         $page = $this->actingAs($this->planner())->get("/plants/{$this->wisteria->id}");
-        $page->assertOk()->assertSee('last season: look again')->assertDontSee('Water it deeply')->assertSee('it is congested');
+        $page
+            ->assertOk()
+            ->assertSee('last season: look again')
+            ->assertDontSee('Water it deeply')
+            ->assertSee('it is congested');
     }
 
     private function tap(string $seen): TestResponse

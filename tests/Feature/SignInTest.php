@@ -31,7 +31,9 @@ final class SignInTest extends FeatureTestCase
     public function test_a_wrong_password_says_so_beside_the_field(): void
     {
         $user = $this->planner();
-        $this->from('/sign-in')->post('/sign-in', ['email' => $user->email, 'password' => 'loppers'])->assertSessionHasErrors('email');
+        $this->from('/sign-in')
+            ->post('/sign-in', ['email' => $user->email, 'password' => 'loppers'])
+            ->assertSessionHasErrors('email');
         $this->assertGuest();
         $this->get('/sign-in')->assertSee($user->email);
     }
@@ -41,11 +43,20 @@ final class SignInTest extends FeatureTestCase
         Notification::fake();
         $user = $this->planner();
         $this->post('/forgotten', ['email' => $user->email])->assertSessionHas('status');
-        Notification::assertSentTo($user, ResetPasswordNotification::class, function (ResetPasswordNotification $letter) use ($user): bool {
+        Notification::assertSentTo($user, ResetPasswordNotification::class, function (
+            ResetPasswordNotification $letter,
+        ) use ($user): bool {
             $html = (string) $letter->toMail($user)->render();
             self::assertSame(1, preg_match('#/new-password/(\w+)\?email=#', $html, $link));
-            $this->get('/new-password/'.$link[1].'?email='.urlencode($user->email))->assertOk()->assertSee($user->email);
-            $this->post('/new-password', ['token' => $link[1], 'email' => $user->email, 'password' => 'new-loppers', 'password_confirmation' => 'new-loppers'])->assertRedirect('/');
+            $this->get('/new-password/'.$link[1].'?email='.urlencode($user->email))
+                ->assertOk()
+                ->assertSee($user->email);
+            $this->post('/new-password', [
+                'token' => $link[1],
+                'email' => $user->email,
+                'password' => 'new-loppers',
+                'password_confirmation' => 'new-loppers',
+            ])->assertRedirect('/');
 
             return Hash::check('new-loppers', (string) $user->fresh()?->password);
         });

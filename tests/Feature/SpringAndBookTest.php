@@ -25,8 +25,12 @@ final class SpringAndBookTest extends FeatureTestCase
         $this->see('forsythia-bloom', '2027-03-03')->assertSessionHasNoErrors()->assertSessionHas('undo');
         $this->get("/plants/$lilac->id")->assertSee('Best 20 May to 1 Jul');
         $this->see('plum-bloom', '2027-03-15')->assertSessionHasNoErrors();
-        $this->get("/gardens/{$this->garden->id}/signs")->assertSee('Spring 2027 is 10 days early')->assertSee('Forsythia bloom on 3 March, 10 days early');
-        $this->get("/plants/$lilac->id")->assertSee('Best 10 May to 21 Jun')->assertSee('Moved by this season');
+        $this->get("/gardens/{$this->garden->id}/signs")
+            ->assertSee('Spring 2027 is 10 days early')
+            ->assertSee('Forsythia bloom on 3 March, 10 days early');
+        $this->get("/plants/$lilac->id")
+            ->assertSee('Best 10 May to 21 Jun')
+            ->assertSee('Moved by this season');
     }
 
     public function test_a_neighbouring_garden_hears_of_it_and_a_far_one_does_not(): void
@@ -37,7 +41,9 @@ final class SpringAndBookTest extends FeatureTestCase
         $this->actingAs($this->planner());
         $this->see('forsythia-bloom', '2027-03-03');
         $this->see('plum-bloom', '2027-03-15');
-        $this->get("/gardens/$near->id/signs")->assertSee('Spring 2027 is 10 days early')->assertSee('at Millrace House');
+        $this->get("/gardens/$near->id/signs")
+            ->assertSee('Spring 2027 is 10 days early')
+            ->assertSee('at Millrace House');
         $this->get("/gardens/$far->id/signs")->assertSee('taken as an average one');
     }
 
@@ -53,8 +59,12 @@ final class SpringAndBookTest extends FeatureTestCase
     }
 
     #[DataProvider('doubtful')]
-    public function test_a_doubtful_sign_is_questioned_beside_the_field(string $event, string $on, string $field, string $says): void
-    {
+    public function test_a_doubtful_sign_is_questioned_beside_the_field(
+        string $event,
+        string $on,
+        string $field,
+        string $says,
+    ): void {
         config(['hook.today' => '2027-07-01']);
         $this->actingAs($this->hand())->from("/gardens/{$this->garden->id}/signs");
         $this->see($event, $on)->assertSessionHasErrors($field);
@@ -81,11 +91,18 @@ final class SpringAndBookTest extends FeatureTestCase
         {
             public function days(Site $site, Day $first, Day $last): array
             {
-                return array_map(static fn (int $number): DayWeather => DayWeather::of(Day::fromNumber($number), -6, 1, 0), range($first->number, $last->number));
+                return array_map(
+                    static fn (int $number): DayWeather => DayWeather::of(Day::fromNumber($number), -6, 1, 0),
+                    range($first->number, $last->number),
+                );
             }
         };
         $this->app->instance(WeatherStation::class, $cold);
-        $this->actingAs($this->hand())->get("/visits/$near->id")->assertSee('Forecast: -6 to 1')->assertSee('Hold: hard frost')->assertSee('-6 degrees are forecast for 22 February');
+        $this->actingAs($this->hand())
+            ->get("/visits/$near->id")
+            ->assertSee('Forecast: -6 to 1')
+            ->assertSee('Hold: hard frost')
+            ->assertSee('-6 degrees are forecast for 22 February');
         config(['hook.today' => '2027-01-20']);
         $this->get("/visits/$near->id")->assertDontSee('Forecast');
     }
@@ -104,8 +121,13 @@ final class SpringAndBookTest extends FeatureTestCase
 
     public function test_a_kinds_page_shows_its_year_tasks_schools_sources_and_our_plants(): void
     {
-        $this->actingAs($this->hand())->get('/plant-book/wisteria')->assertOk()
-            ->assertSeeInOrder(['Wisteria sinensis', 'Fabaceae', 'Schools', 'Wisteria look', 'In our gardens', 'Wisteria on the south wall', 'Winter pass', 'Source: RHS, Wisteria', 'Too early:']);
+        $this->actingAs($this->hand())
+            ->get('/plant-book/wisteria')
+            ->assertOk()
+            ->assertSeeInOrder([
+                'Wisteria sinensis', 'Fabaceae', 'Schools', 'Wisteria look', 'In our gardens',
+                'Wisteria on the south wall', 'Winter pass', 'Source: RHS, Wisteria', 'Too early:',
+            ]);
         $this->get('/plant-book/crape-myrtle')->assertOk()->assertSee('None yet');
         $this->get('/plant-book/triffid')->assertNotFound();
         $this->garden->delete();
@@ -116,12 +138,22 @@ final class SpringAndBookTest extends FeatureTestCase
     {
         $house = $this->plant('crape-myrtle');
         $own = $this->plant('crape-myrtle', ['practice' => ['crape-myrtle-height' => 'natural']]);
-        $this->actingAs($this->planner())->put('/house-practice', ['practice' => ['crape-myrtle-height' => 'heading']])->assertSessionHasNoErrors();
+        $this->actingAs($this->planner())
+            ->put('/house-practice', ['practice' => ['crape-myrtle-height' => 'heading']])
+            ->assertSessionHasNoErrors();
         self::assertSame(['crape-myrtle-height' => 'heading'], Firm::ours()->practice);
-        $this->get("/plants/$house->id")->assertSee("the firm's house practice")->assertSee('Head back');
-        $this->get("/plants/$own->id")->assertSee('chosen for this plant')->assertDontSee('Head back');
-        $this->get('/house-practice')->assertOk()->assertSeeInOrder(['Where it is done otherwise', $own->label, 'Crape myrtle']);
-        $this->put('/house-practice', ['practice' => ['crape-myrtle-height' => 'topping']])->assertSessionHasErrors('practice.crape-myrtle-height');
+        $this->get("/plants/$house->id")
+            ->assertSee("the firm's house practice")
+            ->assertSee('Head back');
+        $this->get("/plants/$own->id")
+            ->assertSee('chosen for this plant')
+            ->assertDontSee('Head back');
+        $this->get('/house-practice')
+            ->assertOk()
+            ->assertSeeInOrder(['Where it is done otherwise', $own->label, 'Crape myrtle']);
+        $this->put('/house-practice', ['practice' => ['crape-myrtle-height' => 'topping']])->assertSessionHasErrors(
+            'practice.crape-myrtle-height',
+        );
     }
 
     public function test_hands_read_the_house_practice_and_do_not_change_it(): void
@@ -137,6 +169,11 @@ final class SpringAndBookTest extends FeatureTestCase
     /** @param  array<string, mixed>  $more */
     private function plant(string $kind, array $more = []): Plant
     {
-        return Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => $kind, 'label' => ucfirst($kind).' '.Plant::query()->count(), ...$more]);
+        return Plant::factory()->create([
+            'garden_id' => $this->garden->id,
+            'kind' => $kind,
+            'label' => ucfirst($kind).' '.Plant::query()->count(),
+            ...$more,
+        ]);
     }
 }

@@ -18,12 +18,21 @@ final class StemsTest extends FeatureTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->rose = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bush-rose', 'label' => 'Rose by the step', 'height_mm' => 900, 'grafted' => true]);
+        $this->rose = Plant::factory()->create([
+            'garden_id' => $this->garden->id,
+            'kind' => 'bush-rose',
+            'label' => 'Rose by the step',
+            'height_mm' => 900,
+            'grafted' => true,
+        ]);
     }
 
     public function test_an_empty_survey_says_how_to_begin(): void
     {
-        $this->actingAs($this->hand())->get("/plants/{$this->rose->id}/stems")->assertOk()->assertSee('No stem is surveyed yet');
+        $this->actingAs($this->hand())
+            ->get("/plants/{$this->rose->id}/stems")
+            ->assertOk()
+            ->assertSee('No stem is surveyed yet');
     }
 
     public function test_stems_are_tapped_in_and_judged_after_each(): void
@@ -35,7 +44,10 @@ final class StemsTest extends FeatureTestCase
         $this->tap(['op' => 'set', 'ref' => 'C', 'age_years' => 9]);
         self::assertSame(['A', 'B', 'C', 'D', 'E'], array_column($this->survey()->state['stems'], 'ref'));
         self::assertSame(900, $this->survey()->state['stems'][0]['length_mm'], 'as long as the plant is tall');
-        $board = $this->withHeaders(['X-Board' => '1'])->put("/plants/{$this->rose->id}/stems", ['op' => 'fault', 'ref' => 'A', 'fault' => 'dead'])->assertOk()->assertDontSee('<html', false);
+        $board = $this->withHeaders(['X-Board' => '1'])
+            ->put("/plants/{$this->rose->id}/stems", ['op' => 'fault', 'ref' => 'A', 'fault' => 'dead'])
+            ->assertOk()
+            ->assertDontSee('<html', false);
         $board->assertSeeInOrder(['Cuts, in order', 'Stem A', 'it is dead', 'What stays']);
         self::assertSame(['dead'], $this->survey()->state['stems'][0]['faults']);
     }
@@ -110,13 +122,26 @@ final class StemsTest extends FeatureTestCase
         }
         $this->tap(['op' => 'fault', 'ref' => 'B', 'fault' => 'dead']);
         $visit = $this->visit();
-        $task = $visit->tasks()->create(['plant_id' => $this->rose->id, 'task' => 'main-pruning', 'season' => 2027, 'position' => 1, 'prescribed' => $visit->tasks()->firstOrFail()->prescribed]);
-        $this->post("/plants/{$this->rose->id}/stems/plan", ['task' => $task->id])->assertRedirect("/visits/$visit->id");
+        $task = $visit
+            ->tasks()
+            ->create([
+                'plant_id' => $this->rose->id,
+                'task' => 'main-pruning',
+                'season' => 2027,
+                'position' => 1,
+                'prescribed' => $visit->tasks()->firstOrFail()->prescribed,
+            ]);
+        $this->post("/plants/{$this->rose->id}/stems/plan", ['task' => $task->id])->assertRedirect(
+            "/visits/$visit->id",
+        );
         $this->tap(['op' => 'fault', 'ref' => 'B', 'fault' => 'dead']);
         $this->get("/visits/$visit->id")->assertSee('Cut plan, stem by stem')->assertSee('it is dead');
         // Five were surveyed, all of last year, and one is dead.
         self::assertSame([0, 4], [$this->rose->fresh()?->stems_old, $this->rose->fresh()?->stems_young]);
-        self::assertSame(['dead'], VisitTask::query()->findOrFail($task->id)->cut_plan['state']['stems'][1]['faults'] ?? null);
+        self::assertSame(
+            ['dead'],
+            VisitTask::query()->findOrFail($task->id)->cut_plan['state']['stems'][1]['faults'] ?? null,
+        );
         // Whatever the rules say of such stems by then: the sheet says what was said when it was planned.
         $row = VisitTask::query()->findOrFail($task->id);
         $kept = $row->cut_plan ?? self::fail('no cut plan');
@@ -137,16 +162,38 @@ final class StemsTest extends FeatureTestCase
         }
         $put(['op' => 'fault', 'ref' => 'F', 'fault' => 'dead']);
         $visit = $this->visit('2027-02-20');
-        $prescribed = [...$visit->tasks()->firstOrFail()->prescribed, 'amounts' => [['what' => 'old stems to take out', 'unit' => 'stems', 'min' => 2, 'target' => 2, 'max' => 2]]];
-        $task = $visit->tasks()->create(['plant_id' => $lilac->id, 'task' => 'after-flowering', 'season' => 2027, 'position' => 1, 'prescribed' => $prescribed]);
+        $prescribed = [
+            ...$visit->tasks()->firstOrFail()->prescribed,
+            'amounts' => [
+                ['what' => 'old stems to take out', 'unit' => 'stems', 'min' => 2, 'target' => 2, 'max' => 2],
+            ],
+        ];
+        $task = $visit
+            ->tasks()
+            ->create([
+                'plant_id' => $lilac->id,
+                'task' => 'after-flowering',
+                'season' => 2027,
+                'position' => 1,
+                'prescribed' => $prescribed,
+            ]);
         $this->post("/plants/$lilac->id/stems/plan", ['task' => $task->id])->assertSessionHasNoErrors();
         self::assertSame([5, 1], [$lilac->fresh()?->stems_old, $lilac->fresh()?->stems_young]);
         $cut = static fn (): array => StemSurvey::query()->where('plant_id', $lilac->id)->sole()->state['cut'];
         $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 40])->assertSessionHasNoErrors();
         self::assertSame(['F', 'A', 'B'], $cut(), 'the dead one, then the two oldest');
-        self::assertSame([['what' => 'old stems to take out', 'unit' => 'stems', 'value' => 2]], $task->fresh()?->log?->amounts, 'nobody counts them once more');
+        self::assertSame(
+            [['what' => 'old stems to take out', 'unit' => 'stems', 'value' => 2]],
+            $task->fresh()?->log?->amounts,
+            'nobody counts them once more',
+        );
         $this->get("/plants/$lilac->id")->assertSee('3 old, 1 young');
-        $this->put("/tasks/$task->id/log", ['outcome' => 'partly', 'why' => 'Weather', 'minutes' => 40, 'amounts' => [1]])->assertSessionHasNoErrors();
+        $this->put("/tasks/$task->id/log", [
+            'outcome' => 'partly',
+            'why' => 'Weather',
+            'minutes' => 40,
+            'amounts' => [1],
+        ])->assertSessionHasNoErrors();
         self::assertSame(['F', 'A'], $cut(), 'one old stem was as far as they came');
         $this->put("/tasks/$task->id/log", ['outcome' => 'not-done', 'why' => 'Weather'])->assertSessionHasNoErrors();
         self::assertSame([], $cut());
@@ -160,7 +207,9 @@ final class StemsTest extends FeatureTestCase
         $this->actingAs($this->lead());
         $this->tap(['op' => 'add', 'azimuth_deg' => 10]);
         $this->tap(['op' => 'fault', 'ref' => 'A', 'fault' => 'dead']);
-        $undo = fn (): TestResponse => $this->withHeaders(['X-Board' => '1'])->post("/plants/{$this->rose->id}/stems/undo", ['ref' => 'A'])->assertOk();
+        $undo = fn (): TestResponse => $this->withHeaders(['X-Board' => '1'])
+            ->post("/plants/{$this->rose->id}/stems/undo", ['ref' => 'A'])
+            ->assertOk();
         $undo()->assertSeeHtml('id="hand-title"');
         $undo()->assertDontSeeHtml('id="hand-title"')->assertSee('No stem is surveyed yet');
     }
@@ -178,8 +227,12 @@ final class StemsTest extends FeatureTestCase
     {
         $this->actingAs($this->lead());
         $visit = $this->visit();
-        $this->post("/plants/{$this->wisteria->id}/stems/plan", ['task' => $visit->tasks()->firstOrFail()->id])->assertSessionHasErrors('task');
-        $this->post("/plants/{$this->rose->id}/stems/plan", ['task' => $visit->tasks()->firstOrFail()->id])->assertSessionHasErrors('task');
+        $this->post("/plants/{$this->wisteria->id}/stems/plan", [
+            'task' => $visit->tasks()->firstOrFail()->id,
+        ])->assertSessionHasErrors('task');
+        $this->post("/plants/{$this->rose->id}/stems/plan", [
+            'task' => $visit->tasks()->firstOrFail()->id,
+        ])->assertSessionHasErrors('task');
     }
 
     public function test_a_tap_sent_again_because_its_answer_never_came_is_kept_once(): void
@@ -205,7 +258,9 @@ final class StemsTest extends FeatureTestCase
         $this->tap(['op' => 'add', 'azimuth_deg' => 10]);
         $this->tap($said)->assertRedirect();
         self::assertSame(['A'], $this->survey()->state['cut']);
-        $this->putJson("/plants/{$this->rose->id}/stems", ['op' => 'cut', 'ref' => 'Q'])->assertUnprocessable()->assertJsonPath('message', 'That stem is not in the survey any more.');
+        $this->putJson("/plants/{$this->rose->id}/stems", ['op' => 'cut', 'ref' => 'Q'])
+            ->assertUnprocessable()
+            ->assertJsonPath('message', 'That stem is not in the survey any more.');
     }
 
     public function test_letters_go_on_after_z_and_are_not_used_twice(): void

@@ -23,7 +23,10 @@ final class StepsTest extends TestCase
                 $steps->add($changes, $from, $to, $many);
             }
             foreach ($steps->standing($changes ?? []) as $first => $count) {
-                $touching = array_filter($stretches, static fn (array $one): bool => $one[0] <= $first + $days - 1 && $one[1] >= $first);
+                $touching = array_filter(
+                    $stretches,
+                    static fn (array $one): bool => $one[0] <= $first + $days - 1 && $one[1] >= $first,
+                );
                 self::assertSame(array_sum(array_column($touching, 2)), $count, "steps of $days days, from $first");
             }
         }

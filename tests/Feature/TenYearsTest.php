@@ -203,8 +203,15 @@ final class TenYearsTest extends FeatureTestCase
             $row = $this->planned($plant, $task, $on);
             $now = $row->prescribed;
             if ($told['tasks'] === 0) {
-                $told += ['height' => $core->heightMm, 'old' => $core->stems->old ?? 0, 'young' => $core->stems->young ?? 0, 'recipe' => $now['recipe'] ?? '', 'cap' => $now['cap']['percent'] ?? 0,
-                    'does' => implode('; ', array_map(self::does(...), $now['amounts'])), 'first' => $now['minutes']];
+                $told += [
+                    'height' => $core->heightMm,
+                    'old' => $core->stems->old ?? 0,
+                    'young' => $core->stems->young ?? 0,
+                    'recipe' => $now['recipe'] ?? '',
+                    'cap' => $now['cap']['percent'] ?? 0,
+                    'does' => implode('; ', array_map(self::does(...), $now['amounts'])),
+                    'first' => $now['minutes'],
+                ];
             }
             $told['tasks']++;
             $told['minutes'] += $now['minutes'];
@@ -217,7 +224,10 @@ final class TenYearsTest extends FeatureTestCase
                     $now['amounts'],
                 ),
             );
-            $share = $core->stems === null || $core->stems->all() === 0 ? null : (int) floor(100 * $out / $core->stems->all());
+            $share =
+                $core->stems === null || $core->stems->all() === 0
+                    ? null
+                    : (int) floor(100 * $out / $core->stems->all());
             $told['share'] = max($told['share'], $share ?? 0);
             $this->app->make(LogWork::class)->log($row, [
                 'outcome' => 'done', 'minutes' => $now['minutes'], 'removed_percent' => $share,
@@ -285,7 +295,9 @@ final class TenYearsTest extends FeatureTestCase
     {
         $lines = ['# Ten years of five plants', '',
             'Planned and logged each year as prescribed, and never counted anew: every number is carried by the record. Made and held by',
-            '`tests/Feature/TenYearsTest.php`. Height and stems are before the season\'s first work, minutes are for the whole season.', ''];
+            '`tests/Feature/TenYearsTest.php`. Height and stems are before the season\'s first work, minutes are for the whole season.',
+            '',
+        ];
         foreach ($walks as $name => $years) {
             $lines = [
                 ...$lines,

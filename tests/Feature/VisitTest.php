@@ -29,22 +29,45 @@ final class VisitTest extends FeatureTestCase
         self::assertSame(0, Visit::query()->count());
         $this->get($this->planPage())->assertSee('20 March is outside the days they share, 1 January to 16 March');
         $this->plan(['on' => '2027-03-20', 'outside_reason' => 'Scaffolding until then'])->assertSessionHasNoErrors();
-        $this->get('/visits/'.Visit::query()->firstOrFail()->id)->assertSee('Outside the common days: Scaffolding until then');
+        $this->get('/visits/'.Visit::query()->firstOrFail()->id)->assertSee(
+            'Outside the common days: Scaffolding until then',
+        );
     }
 
     public function test_tasks_that_share_no_day_are_refused_together(): void
     {
-        $this->plan(['on' => '2027-02-25', 'tasks' => [$this->choice('winter-pass'), $this->choice('summer-pass')]])->assertSessionHasErrors('on');
-        $this->get("/gardens/{$this->garden->id}/visits/common-days?tasks[]={$this->choice('winter-pass')}&tasks[]={$this->choice('summer-pass')}")
-            ->assertOk()->assertSee('share no open day');
+        $this->plan([
+            'on' => '2027-02-25',
+            'tasks' => [$this->choice('winter-pass'), $this->choice('summer-pass')],
+        ])->assertSessionHasErrors('on');
+        $this->get(
+            "/gardens/{$this->garden->id}/visits/common-days?tasks[]={$this->choice(
+                'winter-pass',
+            )}&tasks[]={$this->choice('summer-pass')}",
+        )
+            ->assertOk()
+            ->assertSee('share no open day');
     }
 
     public function test_the_common_days_of_two_kinds_are_shown(): void
     {
-        $rose = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bush-rose', 'label' => 'Roses', 'count' => 4, 'height_mm' => 900]);
+        $rose = Plant::factory()->create([
+            'garden_id' => $this->garden->id,
+            'kind' => 'bush-rose',
+            'label' => 'Roses',
+            'count' => 4,
+            'height_mm' => 900,
+        ]);
         $this->actingAs($this->planner())
-            ->get("/gardens/{$this->garden->id}/visits/common-days?tasks[]={$this->choice('winter-pass')}&tasks[]=$rose->id:main-pruning:2027&on=2027-02-16")
-            ->assertSee('1 Feb to 16 Mar')->assertSee('best for all 15 Feb to 28 Feb')->assertSee('Tue 16 Feb 2027')->assertSee('is a best day');
+            ->get(
+                "/gardens/{$this->garden->id}/visits/common-days?tasks[]={$this->choice(
+                    'winter-pass',
+                )}&tasks[]=$rose->id:main-pruning:2027&on=2027-02-16",
+            )
+            ->assertSee('1 Feb to 16 Mar')
+            ->assertSee('best for all 15 Feb to 28 Feb')
+            ->assertSee('Tue 16 Feb 2027')
+            ->assertSee('is a best day');
     }
 
     /** @param  array<string, mixed>  $change */
@@ -73,15 +96,22 @@ final class VisitTest extends FeatureTestCase
     public function test_a_planned_task_is_no_longer_offered(): void
     {
         $this->visit('2027-02-25');
-        $this->actingAs($this->planner())->get($this->planPage())->assertDontSee($this->choice('winter-pass'))->assertSee($this->choice('summer-pass'));
+        $this->actingAs($this->planner())
+            ->get($this->planPage())
+            ->assertDontSee($this->choice('winter-pass'))
+            ->assertSee($this->choice('summer-pass'));
         $this->get('/')->assertSee('visit 25 Feb');
-        $this->plan(['on' => '2027-02-26'])->assertSessionHasErrors(['tasks' => 'Winter pass of Wisteria on the south wall is already planned for 25 February.']);
+        $this->plan(['on' => '2027-02-26'])->assertSessionHasErrors([
+            'tasks' => 'Winter pass of Wisteria on the south wall is already planned for 25 February.',
+        ]);
     }
 
     public function test_a_visit_moves_under_the_same_rule(): void
     {
         $visit = $this->visit();
-        $this->actingAs($this->lead())->put("/visits/$visit->id", ['on' => '2027-03-30'])->assertSessionHasErrors(['on', 'outside_reason']);
+        $this->actingAs($this->lead())
+            ->put("/visits/$visit->id", ['on' => '2027-03-30'])
+            ->assertSessionHasErrors(['on', 'outside_reason']);
         $this->put("/visits/$visit->id", ['on' => '2027-03-10'])->assertSessionHasNoErrors();
         self::assertSame('2027-03-10', (string) $visit->fresh()?->on);
     }
@@ -99,13 +129,27 @@ final class VisitTest extends FeatureTestCase
     public function test_work_is_logged_and_stands_in_the_record(): void
     {
         $task = $this->visitTask();
-        $this->actingAs($this->hand())->put("/tasks/$task->id/log", ['outcome' => 'partly', 'why' => 'Weather', 'minutes' => '35', 'amounts' => ['3'],
-            'findings' => ['Dead wood'], 'note' => 'wire loose', 'left_for_next_year' => 'Renew the top wire'])->assertSessionHasNoErrors()->assertSessionHas('undo');
+        $this->actingAs($this->hand())
+            ->put("/tasks/$task->id/log", [
+                'outcome' => 'partly',
+                'why' => 'Weather',
+                'minutes' => '35',
+                'amounts' => ['3'],
+                'findings' => ['Dead wood'],
+                'note' => 'wire loose',
+                'left_for_next_year' => 'Renew the top wire',
+            ])
+            ->assertSessionHasNoErrors()
+            ->assertSessionHas('undo');
         $log = WorkLog::query()->firstOrFail();
         self::assertSame([['what' => 'buds per lateral', 'unit' => 'buds', 'value' => 3]], $log->amounts);
-        $this->get("/plants/{$this->wisteria->id}/record")
-            ->assertSeeInOrder(['Season 2027', '20 Feb', 'Winter pass', 'Partly done', 'weather', '3 buds', 'Dead wood', 'wire loose', 'Renew the top wire', '35']);
-        $this->get("/plants/{$this->wisteria->id}")->assertSee('Left for this year')->assertSee('Renew the top wire');
+        $this->get("/plants/{$this->wisteria->id}/record")->assertSeeInOrder([
+            'Season 2027', '20 Feb', 'Winter pass', 'Partly done', 'weather', '3 buds', 'Dead wood', 'wire loose',
+            'Renew the top wire', '35',
+        ]);
+        $this->get("/plants/{$this->wisteria->id}")
+            ->assertSee('Left for this year')
+            ->assertSee('Renew the top wire');
     }
 
     public function test_logging_again_replaces_and_undo_takes_back(): void
@@ -113,15 +157,31 @@ final class VisitTest extends FeatureTestCase
         $task = $this->visitTask();
         $this->actingAs($this->hand())->put("/tasks/$task->id/log", ['outcome' => 'not-done', 'why' => 'Nest found']);
         $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => '50']);
-        self::assertSame(['done', 50, null], [WorkLog::query()->sole()->outcome->value, WorkLog::query()->sole()->minutes, WorkLog::query()->sole()->why]);
+        self::assertSame(
+            ['done', 50, null],
+            [
+                WorkLog::query()->sole()->outcome->value, WorkLog::query()->sole()->minutes,
+                WorkLog::query()->sole()->why,
+            ],
+        );
         $this->delete("/tasks/$task->id/log");
         self::assertSame(0, WorkLog::query()->count());
     }
 
     public function test_lengths_are_kept_in_millimetres(): void
     {
-        $bush = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'sweet-pepperbush', 'label' => 'Pepperbush', 'flowering_height_mm' => 1100]);
-        $this->actingAs($this->planner())->post("/gardens/{$this->garden->id}/visits", ['on' => '2027-03-10', 'tasks' => ["$bush->id:height-cut:2027"]])->assertSessionHasNoErrors();
+        $bush = Plant::factory()->create([
+            'garden_id' => $this->garden->id,
+            'kind' => 'sweet-pepperbush',
+            'label' => 'Pepperbush',
+            'flowering_height_mm' => 1100,
+        ]);
+        $this->actingAs($this->planner())
+            ->post("/gardens/{$this->garden->id}/visits", [
+                'on' => '2027-03-10',
+                'tasks' => ["$bush->id:height-cut:2027"],
+            ])
+            ->assertSessionHasNoErrors();
         $task = Visit::query()->firstOrFail()->tasks->firstOrFail();
         $this->get("/visits/$task->visit_id")->assertSee('Cut height, cm')->assertSee('Asked for: 50 cm');
         $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => '9', 'amounts' => ['52', '']]);
@@ -159,7 +219,9 @@ final class VisitTest extends FeatureTestCase
         $this->actingAs($this->planner())->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => '80']);
         $this->get('/')->assertSee('Nothing is due now');
         config(['hook.today' => '2028-02-01']);
-        $this->get("/plants/{$this->wisteria->id}")->assertSee('drawn towards the 80 min it took on average over 1 logged visit');
+        $this->get("/plants/{$this->wisteria->id}")->assertSee(
+            'drawn towards the 80 min it took on average over 1 logged visit',
+        );
     }
 
     public function test_planning_can_be_taken_back_at_once(): void
@@ -171,15 +233,23 @@ final class VisitTest extends FeatureTestCase
     {
         $this->visit('2027-02-20');
         $this->visit('2027-07-20', 'summer-pass');
-        $this->actingAs($this->hand())->get('/round')->assertSeeInOrder(['Today', 'Millrace House', '0 of 1 logged', 'Coming', '20 Jul']);
+        $this->actingAs($this->hand())
+            ->get('/round')
+            ->assertSeeInOrder(['Today', 'Millrace House', '0 of 1 logged', 'Coming', '20 Jul']);
         $this->actingAs($this->hand(false))->get('/round')->assertSee('No visit today');
     }
 
     /** @param  array<string, mixed>  $change */
     private function plan(array $change): \Illuminate\Testing\TestResponse
     {
-        return $this->actingAs($this->planner())->from($this->planPage())
-            ->post("/gardens/{$this->garden->id}/visits", ['on' => '2027-02-25', 'tasks' => [$this->choice('winter-pass')], 'crew_id' => $this->crew->id, ...$change]);
+        return $this->actingAs($this->planner())
+            ->from($this->planPage())
+            ->post("/gardens/{$this->garden->id}/visits", [
+                'on' => '2027-02-25',
+                'tasks' => [$this->choice('winter-pass')],
+                'crew_id' => $this->crew->id,
+                ...$change,
+            ]);
     }
 
     private function planPage(): string
@@ -194,33 +264,76 @@ final class VisitTest extends FeatureTestCase
 
     public function test_an_arborists_job_is_said_everywhere_and_planned_nowhere(): void
     {
-        $oak = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'oak', 'label' => 'Gate oak', 'height_mm' => 25000]);
+        $oak = Plant::factory()->create([
+            'garden_id' => $this->garden->id,
+            'kind' => 'oak',
+            'label' => 'Gate oak',
+            'height_mm' => 25000,
+        ]);
         $choice = (string) TaskChoice::of($oak->id, 'winter-structure', 2027);
         $this->actingAs($this->planner());
-        $this->get("/plants/$oak->id")->assertOk()->assertSee('An arborist', false)->assertSee('is taller than 5 m')->assertSee('What to ask for')->assertDontSee('pruning saw')->assertDontSee('ladder on firm ground')->assertDontSeeHtml('data-key="p"');
-        $this->get("/gardens/{$this->garden->id}/visits/plan")->assertOk()->assertSee('Gate oak')
-            ->assertSeeHtml('value="'.$choice.'" disabled')->assertSee('it is taller than 5 m');
-        $this->post("/gardens/{$this->garden->id}/visits", ['on' => '2027-02-22', 'tasks' => [$choice]])->assertSessionHasErrors('tasks');
+        $this->get("/plants/$oak->id")
+            ->assertOk()
+            ->assertSee('An arborist', false)
+            ->assertSee('is taller than 5 m')
+            ->assertSee('What to ask for')
+            ->assertDontSee('pruning saw')
+            ->assertDontSee('ladder on firm ground')
+            ->assertDontSeeHtml('data-key="p"');
+        $this->get("/gardens/{$this->garden->id}/visits/plan")
+            ->assertOk()
+            ->assertSee('Gate oak')
+            ->assertSeeHtml('value="'.$choice.'" disabled')
+            ->assertSee('it is taller than 5 m');
+        $this->post("/gardens/{$this->garden->id}/visits", [
+            'on' => '2027-02-22',
+            'tasks' => [$choice],
+        ])->assertSessionHasErrors('tasks');
         self::assertSame(0, Visit::query()->count());
         $this->get('/?show=open')->assertSee('Gate oak')->assertSee("an arborist's", false);
     }
 
     public function test_stems_logged_out_stand_no_longer_and_the_next_prescription_knows(): void
     {
-        $lilac = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'lilac', 'label' => 'Lilac', 'height_mm' => 2000]);
+        $lilac = Plant::factory()->create([
+            'garden_id' => $this->garden->id,
+            'kind' => 'lilac',
+            'label' => 'Lilac',
+            'height_mm' => 2000,
+        ]);
         $this->actingAs($this->planner());
         $lilac->update(['stems_old' => 9, 'stems_young' => 4]);
         self::assertSame('2027-02-20', (string) $lilac->fresh()?->stems_on, 'dated by the day it was counted');
         config(['hook.today' => '2027-06-01']);
-        $visit = $this->app->make(PlanVisit::class)->plan($this->garden->fresh() ?? $this->garden, Day::parse('2027-06-01'), [TaskChoice::of($lilac->id, 'after-flowering', 2027)], null, $this->crew->id, null);
+        $visit = $this->app
+            ->make(PlanVisit::class)
+            ->plan(
+                $this->garden->fresh() ?? $this->garden, Day::parse('2027-06-01'),
+                [TaskChoice::of($lilac->id, 'after-flowering', 2027)], null, $this->crew->id, null,
+            );
         $task = $visit->tasks()->firstOrFail();
-        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 40, 'amounts' => [3]])->assertSessionHasNoErrors();
-        $this->get("/plants/$lilac->id")->assertSee('6 old, 4 young')->assertSee('9 old and 4 young counted on 20 February 2027, 3 taken out on 1 June 2027');
+        $this->put("/tasks/$task->id/log", [
+            'outcome' => 'done',
+            'minutes' => 40,
+            'amounts' => [3],
+        ])->assertSessionHasNoErrors();
+        $this->get("/plants/$lilac->id")
+            ->assertSee('6 old, 4 young')
+            ->assertSee('9 old and 4 young counted on 20 February 2027, 3 taken out on 1 June 2027');
         config(['hook.today' => '2028-05-20']);
-        $this->get("/plants/$lilac->id")->assertSee('8 old, 5 young')->assertSee('since then 2 grew old and 3 came from the base');
+        $this->get("/plants/$lilac->id")
+            ->assertSee('8 old, 5 young')
+            ->assertSee('since then 2 grew old and 3 came from the base');
         // Counting again begins anew.
-        $this->put("/plants/$lilac->id/measures", ['task' => 'after-flowering', 'height_cm' => 200, 'stems_old' => 5, 'stems_young' => 5])->assertSessionHasNoErrors();
-        $this->get("/plants/$lilac->id")->assertSee('5 old, 5 young')->assertDontSee('counted on');
+        $this->put("/plants/$lilac->id/measures", [
+            'task' => 'after-flowering',
+            'height_cm' => 200,
+            'stems_old' => 5,
+            'stems_young' => 5,
+        ])->assertSessionHasNoErrors();
+        $this->get("/plants/$lilac->id")
+            ->assertSee('5 old, 5 young')
+            ->assertDontSee('counted on');
     }
 
     public function test_what_closed_yesterday_is_chosen_where_a_visit_is_planned_from_its_plant(): void

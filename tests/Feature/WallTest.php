@@ -45,7 +45,10 @@ final class WallTest extends FeatureTestCase
             $said[KeptTasks::due($row, $this->today)->urgency->value][] = (int) $row->id;
         }
         foreach (KeptTasks::URGENCIES as $urgency) {
-            $found = KeptTasks::urgent(KeptTasks::query($ready), $urgency, $this->today)->pluck('id')->map(intval(...))->all();
+            $found = KeptTasks::urgent(KeptTasks::query($ready), $urgency, $this->today)
+                ->pluck('id')
+                ->map(intval(...))
+                ->all();
             self::assertEqualsCanonicalizing($said[$urgency->value] ?? [], $found, $urgency->value);
         }
         self::assertNotEmpty($said[Urgency::Open->value]);
@@ -68,14 +71,21 @@ final class WallTest extends FeatureTestCase
         };
         $groups = $tasks->whereIn('id', $shown)->groupBy($key)->except(['later', 'done']);
         self::assertNotEmpty($groups);
-        $weights = $this->app->make(Weight::class)->of($filter, array_map(strval(...), $groups->keys()->all()), $this->today, $ready);
+        $weights = $this->app
+            ->make(Weight::class)
+            ->of($filter, array_map(strval(...), $groups->keys()->all()), $this->today, $ready);
         $span = $filter->zoom->span($this->today);
         $step = Pressure::step($span);
         foreach ($groups as $name => $members) {
-            for ($day = $step === 7 ? $span->from->monday() : $span->from; ! $day->isAfter($span->to); $day = $day->plus($step)) {
+            for (
+                $day = $step === 7 ? $span->from->monday() : $span->from;
+                ! $day->isAfter($span->to);
+                $day = $day->plus($step)
+            ) {
                 $last = $day->number + $step - 1;
                 $standing = fn (string $from, string $to): int => $members
-                    ->filter(static fn (object $row): bool => $row->{$from} <= $last && $row->{$to} >= $day->number)->count();
+                    ->filter(static fn (object $row): bool => $row->{$from} <= $last && $row->{$to} >= $day->number)
+                    ->count();
                 // Days before those that are kept are not looked at: the first week may begin before them.
                 if ($day->isBefore($span->from)) {
                     continue;
@@ -93,7 +103,16 @@ final class WallTest extends FeatureTestCase
     public static function views(): array
     {
         return array_map(static fn (string $address): array => [$address], [
-            '/', '/?by=crew', '/?by=kind', '/?by=urgency', '/?zoom=quarter', '/?zoom=month', '/?zoom=week&by=crew', '/?by=garden&kind=bush-rose', '/?q=rose', '/?by=kind&zoom=month',
+            '/',
+            '/?by=crew',
+            '/?by=kind',
+            '/?by=urgency',
+            '/?zoom=quarter',
+            '/?zoom=month',
+            '/?zoom=week&by=crew',
+            '/?by=garden&kind=bush-rose',
+            '/?q=rose',
+            '/?by=kind&zoom=month',
         ]);
     }
 
@@ -118,17 +137,30 @@ final class WallTest extends FeatureTestCase
         $garden = Garden::factory()->create();
         Plant::factory()->count(130)->create(['garden_id' => $garden->id]);
         $this->actingAs($this->planner());
-        $this->get("/season/groups/$garden->id")->assertOk()->assertSee('70 of 130');
-        $last = (string) $this->get("/season/groups/$garden->id?rows=3")->assertOk()->assertDontSee('of 130')->getContent();
+        $this->get("/season/groups/$garden->id")
+            ->assertOk()
+            ->assertSee('70 of 130');
+        $last = (string) $this->get("/season/groups/$garden->id?rows=3")
+            ->assertOk()
+            ->assertDontSee('of 130')
+            ->getContent();
         self::assertSame(10, substr_count($last, 'class="drawing"'));
-        self::assertSame($last, (string) $this->get("/season/groups/$garden->id?rows=77")->getContent(), 'the nearest page that is there');
+        self::assertSame(
+            $last, (string) $this->get("/season/groups/$garden->id?rows=77")->getContent(),
+            'the nearest page that is there',
+        );
     }
 
     public function test_a_long_list_comes_a_page_at_a_time(): void
     {
         $garden = Garden::factory()->create(['name' => 'Long Garden']);
-        Plant::factory()->count(70)->create(['garden_id' => $garden->id]);
-        $page = fn (string $more): string => (string) $this->actingAs($this->planner())->get("/?garden=$garden->id&show=open$more")->assertOk()->getContent();
+        Plant::factory()
+            ->count(70)
+            ->create(['garden_id' => $garden->id]);
+        $page = fn (string $more): string => (string) $this->actingAs($this->planner())
+            ->get("/?garden=$garden->id&show=open$more")
+            ->assertOk()
+            ->getContent();
         self::assertStringContainsString('1 to 50 of 70', $page(''));
         self::assertStringContainsString('51 to 70 of 70', $page('&list=2'));
         self::assertStringContainsString('51 to 70 of 70', $page('&list=9'));
@@ -142,17 +174,33 @@ final class WallTest extends FeatureTestCase
         $plant = Plant::factory()->create(['garden_id' => $garden->id, 'label' => 'The waiting one']);
         foreach (range(1, 8) as $number) {
             $visit = $garden->visits()->create(['crew_id' => $crew->id, 'on' => sprintf('2027-02-%02d', $number)]);
-            $visit->tasks()->create(['plant_id' => $plant->id, 'task' => "task-$number", 'season' => 2027, 'position' => 0, 'minutes' => 20, 'prescribed' => ['amounts' => [], 'minutes' => 20]]);
+            $visit
+                ->tasks()
+                ->create([
+                    'plant_id' => $plant->id,
+                    'task' => "task-$number",
+                    'season' => 2027,
+                    'position' => 0,
+                    'minutes' => 20,
+                    'prescribed' => ['amounts' => [], 'minutes' => 20],
+                ]);
             \App\Models\Visit::recount($visit->id);
         }
-        $this->actingAs($this->planner())->get('/round')->assertOk()->assertSee('1 to 6 of 8 visits')->assertSee('0 of 1 logged, 20 min')->assertSee('The waiting one');
+        $this->actingAs($this->planner())
+            ->get('/round')
+            ->assertOk()
+            ->assertSee('1 to 6 of 8 visits')
+            ->assertSee('0 of 1 logged, 20 min')
+            ->assertSee('The waiting one');
         $this->get('/round?waiting=2')->assertOk()->assertSee('7 to 8 of 8 visits');
         $this->get('/round?waiting=40')->assertOk()->assertSee('7 to 8 of 8 visits');
     }
 
     public function test_the_house_practice_lists_who_does_otherwise_a_page_at_a_time(): void
     {
-        Plant::factory()->count(23)->create(['garden_id' => Garden::factory()->create()->id, 'practice' => ['wisteria-look' => 'relaxed']]);
+        Plant::factory()
+            ->count(23)
+            ->create(['garden_id' => Garden::factory()->create()->id, 'practice' => ['wisteria-look' => 'relaxed']]);
         $own = Plant::query()->where('own_practice', true)->count();
         $this->actingAs($this->planner())->get('/house-practice')->assertOk()->assertSee("1 to 20 of $own plants");
         $this->get('/house-practice?plants=2')->assertOk()->assertSee("21 to $own of $own plants");

@@ -19,8 +19,14 @@ final class WeatherTest extends FeatureTestCase
     public function test_a_hard_frost_ahead_holds_what_is_open_and_says_until_when(): void
     {
         $this->station(['2027-02-21' => [-6.0, 2.0, 0.0]]);
-        $this->actingAs($this->planner())->get('/')->assertOk()->assertSee('Hold: hard frost')->assertSee('can go on from 22 Feb');
-        $this->get("/plants/{$this->wisteria->id}")->assertSee('If it is cut today: possible at a cost')->assertSee('-6 degrees are forecast for 21 February');
+        $this->actingAs($this->planner())
+            ->get('/')
+            ->assertOk()
+            ->assertSee('Hold: hard frost')
+            ->assertSee('can go on from 22 Feb');
+        $this->get("/plants/{$this->wisteria->id}")
+            ->assertSee('If it is cut today: possible at a cost')
+            ->assertSee('-6 degrees are forecast for 21 February');
     }
 
     public function test_mild_and_dry_weather_holds_nothing(): void
@@ -32,7 +38,16 @@ final class WeatherTest extends FeatureTestCase
 
     public function test_frost_all_week_says_so(): void
     {
-        $this->station(array_fill_keys(array_map(static fn (int $day): string => sprintf('2027-02-%02d', $day), range(20, 28)) + [9 => '2027-03-01', 10 => '2027-03-02', 11 => '2027-03-03'], [-8.0, -1.0, 0.0]));
+        $this->station(
+            array_fill_keys(
+                array_map(static fn (int $day): string => sprintf('2027-02-%02d', $day), range(20, 28)) + [
+                    9 => '2027-03-01',
+                    10 => '2027-03-02',
+                    11 => '2027-03-03',
+                ],
+                [-8.0, -1.0, 0.0],
+            ),
+        );
         $this->actingAs($this->planner())->get('/')->assertSee('all week');
     }
 
@@ -59,7 +74,9 @@ final class WeatherTest extends FeatureTestCase
             $cold[(string) $day] = [0.0, 5.0, 0.0];
         }
         $this->station($cold, [10.0, 14.0, 0.0]);
-        $warmth = $this->app->make(Outlook::class)->warmth(SiteYear::of(Sites::missouri(), 2027), Day::parse('2027-03-10'));
+        $warmth = $this->app
+            ->make(Outlook::class)
+            ->warmth(SiteYear::of(Sites::missouri(), 2027), Day::parse('2027-03-10'));
         $days = [];
         foreach ($warmth as $each) {
             $days[$each['kind']->id] = [(string) $each['reached'], (string) $each['foretold']];
@@ -69,14 +86,21 @@ final class WeatherTest extends FeatureTestCase
         self::assertSame(112, $warmth[0]['sum']);
         config(['hook.today' => '2027-03-10']);
         $this->garden->update(['winter' => 'cold', 'last_frost' => '04-15']);
-        $this->actingAs($this->hand())->get("/gardens/{$this->garden->id}/signs")->assertSeeInOrder(['degree days', 'Forsythia in flower', 'reached 3 Mar', 'Lilac in flower', 'about 13 Apr']);
+        $this->actingAs($this->hand())
+            ->get("/gardens/{$this->garden->id}/signs")
+            ->assertSeeInOrder([
+                'degree days', 'Forsythia in flower', 'reached 3 Mar', 'Lilac in flower', 'about 13 Apr',
+            ]);
     }
 
     public function test_a_published_sum_that_does_not_fit_the_climate_is_not_shown(): void
     {
         // Half a degree day a day: forsythia would flower in June.
         $this->station([], [10.0, 10.6, 0.0]);
-        self::assertSame([], $this->app->make(Outlook::class)->warmth(SiteYear::of(Sites::missouri(), 2027), Day::parse('2027-03-10')));
+        self::assertSame(
+            [],
+            $this->app->make(Outlook::class)->warmth(SiteYear::of(Sites::missouri(), 2027), Day::parse('2027-03-10')),
+        );
     }
 
     /**

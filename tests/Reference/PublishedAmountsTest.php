@@ -35,9 +35,15 @@ final class PublishedAmountsTest extends TestCase
         return [
             'Cornell, Concord 30 + 10: one pound (from memory)' => [1.0, 30, 10, 60, 30],
             'Cornell, Concord 30 + 10: three pounds leave fifty (from memory)' => [3.0, 30, 10, 60, 50],
-            'Ohio State, Midwest Grape Production Guide, Concord 30 + 10: two pounds (from memory)' => [2.0, 30, 10, 60, 40],
-            'Ohio State, Midwest Grape Production Guide, Niagara 25 + 10: two pounds (from memory)' => [2.0, 25, 10, 60, 35],
-            'Ohio State, Midwest Grape Production Guide, Fredonia 40 + 10: three pounds (from memory)' => [3.0, 40, 10, 70, 60],
+            'Ohio State, Midwest Grape Production Guide, Concord 30 + 10: two pounds (from memory)' => [
+                2.0, 30, 10, 60, 40,
+            ],
+            'Ohio State, Midwest Grape Production Guide, Niagara 25 + 10: two pounds (from memory)' => [
+                2.0, 25, 10, 60, 35,
+            ],
+            'Ohio State, Midwest Grape Production Guide, Fredonia 40 + 10: three pounds (from memory)' => [
+                3.0, 40, 10, 70, 60,
+            ],
             'common practice, no source: under a pound the first count holds' => [0.4, 30, 10, 60, 30],
             'common practice, no source: the ceiling holds' => [9.0, 30, 10, 60, 60],
         ];
@@ -48,17 +54,28 @@ final class PublishedAmountsTest extends TestCase
     {
         self::assertSame([4, 4, 4], Renovation::plan(12, 3));
         self::assertSame([3, 4, 3], Renovation::plan(10, 3));
-        $take = $this->amount($this->task(new Plant('l', 'lilac', stems: StemCount::of(12, 2), aim: 'renewal'), 'after-flowering'), 'old stems to take out');
+        $take = $this->amount(
+            $this->task(new Plant('l', 'lilac', stems: StemCount::of(12, 2), aim: 'renewal'), 'after-flowering'),
+            'old stems to take out',
+        );
         self::assertSame(4, $take->target);
     }
 
     /** RHS, Blackcurrants, renovating an old bush: up to two thirds at once, at the price of a crop (from memory). */
     public function test_an_old_blackcurrant_loses_two_thirds_once(): void
     {
-        $task = $this->task(new Plant('c', 'blackcurrant', stems: StemCount::of(12, 3), aim: 'renewal'), 'winter-renewal');
+        $task = $this->task(
+            new Plant('c', 'blackcurrant', stems: StemCount::of(12, 3), aim: 'renewal'),
+            'winter-renewal',
+        );
         $out = $this->amount($task, 'old stems to take out');
-        self::assertSame([5, 10, 10], [$out->min, $out->target, $out->max], 'half of that at the least, or it is no renovation');
-        self::assertStringContainsString("this year's crop is the price", $this->saysBecause($task, 'Two thirds at once'));
+        self::assertSame(
+            [5, 10, 10], [$out->min, $out->target, $out->max], 'half of that at the least, or it is no renovation',
+        );
+        self::assertStringContainsString(
+            "this year's crop is the price",
+            $this->saysBecause($task, 'Two thirds at once'),
+        );
     }
 
     /** ANSI A300 Part 1, pre-2017 text: at most 25 % of the crown in a year (from memory). */
@@ -66,7 +83,16 @@ final class PublishedAmountsTest extends TestCase
     {
         [$cap] = TestBook::read()->caps->for(TestBook::read()->kind('lime'), 'thin');
         self::assertSame(25, $cap);
-        $spent = Budget::of($cap, 'ANSI A300', [new \PruningHook\Core\Plant\LoggedWork('winter-structure', 2027, $this->day('2027-01-10'), \PruningHook\Core\Plant\Outcome::Done, 60, 20)], 2027);
+        $spent = Budget::of(
+            $cap,
+            'ANSI A300',
+            [
+                new \PruningHook\Core\Plant\LoggedWork(
+                    'winter-structure', 2027, $this->day('2027-01-10'), \PruningHook\Core\Plant\Outcome::Done, 60, 20,
+                ),
+            ],
+            2027,
+        );
         // 5 of the 80 that still stand.
         self::assertSame(6, $spent->leftPercent());
     }
@@ -74,7 +100,10 @@ final class PublishedAmountsTest extends TestCase
     /** ANSI A300 and ISA best practice: live crown at least two thirds of the height (from memory): a 6 m tree is cleared to 2 m. */
     public function test_a_six_metre_tree_is_cleared_to_two_metres(): void
     {
-        $clear = $this->amount($this->task(new Plant('t', 'lime', heightMm: 6000, aim: 'clear-stem'), 'winter-structure'), 'clear stem');
+        $clear = $this->amount(
+            $this->task(new Plant('t', 'lime', heightMm: 6000, aim: 'clear-stem'), 'winter-structure'),
+            'clear stem',
+        );
         self::assertSame(2000, $clear->max);
     }
 
@@ -88,8 +117,14 @@ final class PublishedAmountsTest extends TestCase
 
     /** @param  array<string, string>  $firm */
     #[DataProvider('figures')]
-    public function test_the_figure(string $kind, string $task, string $what, int $min, int $max, array $firm = []): void
-    {
+    public function test_the_figure(
+        string $kind,
+        string $task,
+        string $what,
+        int $min,
+        int $max,
+        array $firm = [],
+    ): void {
         $this->assertAmount($kind, $task, $what, $min, $max, $firm);
     }
 
@@ -97,10 +132,18 @@ final class PublishedAmountsTest extends TestCase
     public static function figures(): array
     {
         return [
-            'RHS, Redcurrants: side shoots to one to three buds in winter (from memory)' => ['redcurrant', 'winter-pass', 'buds per lateral', 1, 3],
-            'RHS, Redcurrants and gooseberries: new shoots to five leaves in summer (from memory)' => ['gooseberry', 'summer-pass', 'leaves per new shoot', 5, 5],
-            'RHS, Pruning trained apples: new laterals to three leaves in summer (from memory)' => ['apple-espalier', 'summer-pass', 'leaves per new lateral', 3, 3],
-            'RHS, Raspberries: six to ten of the strongest canes a plant (from memory)' => ['raspberry-summer', 'fruited-canes', 'canes to keep', 6, 10],
+            'RHS, Redcurrants: side shoots to one to three buds in winter (from memory)' => [
+                'redcurrant', 'winter-pass', 'buds per lateral', 1, 3,
+            ],
+            'RHS, Redcurrants and gooseberries: new shoots to five leaves in summer (from memory)' => [
+                'gooseberry', 'summer-pass', 'leaves per new shoot', 5, 5,
+            ],
+            'RHS, Pruning trained apples: new laterals to three leaves in summer (from memory)' => [
+                'apple-espalier', 'summer-pass', 'leaves per new lateral', 3, 3,
+            ],
+            'RHS, Raspberries: six to ten of the strongest canes a plant (from memory)' => [
+                'raspberry-summer', 'fruited-canes', 'canes to keep', 6, 10,
+            ],
         ];
     }
 
@@ -110,15 +153,30 @@ final class PublishedAmountsTest extends TestCase
         foreach ([[3, 0, 3], [3, 25, 4], [3, 50, 6], [8, 20, 10], [3, 95, 15]] as [$wanted, $dead, $leave]) {
             self::assertSame($leave, BudsWithLosses::leave($wanted, $dead), "$wanted wanted, $dead % dead");
         }
-        self::assertSame(4, $this->amount($this->task(new Plant('v', 'grape-vine', budMortalityPercent: 25), 'final-pass'), 'nodes per spur')->target);
+        self::assertSame(
+            4,
+            $this->amount(
+                $this->task(new Plant('v', 'grape-vine', budMortalityPercent: 25), 'final-pass'),
+                'nodes per spur',
+            )->target,
+        );
     }
 
     /** Common practice, no source: a bent cane of 2.4 m breaks every 15 cm, sixteen flowering laterals. */
     public function test_a_bent_rose_cane(): void
     {
-        self::assertSame(16, $this->amount($this->task(new Plant('r', 'climbing-rose', heightMm: 2400), 'prune-and-train'), 'flowering laterals to a bent cane')->target);
+        self::assertSame(
+            16,
+            $this->amount(
+                $this->task(new Plant('r', 'climbing-rose', heightMm: 2400), 'prune-and-train'),
+                'flowering laterals to a bent cane',
+            )->target,
+        );
         // Positions on a length at a spacing: floor(L / s) + 1.
-        self::assertSame([1, 7, 21], [Positions::along(100, 150), Positions::along(900, 150), Positions::along(3000, 150)]);
+        self::assertSame(
+            [1, 7, 21],
+            [Positions::along(100, 150), Positions::along(900, 150), Positions::along(3000, 150)],
+        );
     }
 
     /** Common practice, no source: growth is drawn from the kind's figure towards what the plant itself has shown. */
@@ -127,16 +185,24 @@ final class PublishedAmountsTest extends TestCase
         self::assertSame(600, FloweringHeight::growth(600, []));
         self::assertSame(700, FloweringHeight::growth(600, [900]));
         self::assertSame(750, FloweringHeight::growth(600, [900, 900]));
-        $learned = $this->task(new Plant('s', 'sweet-pepperbush', heightMm: 1600, floweringHeightMm: 1100, growthSeenMm: [750, 750]), 'height-cut');
+        $learned = $this->task(
+            new Plant('s', 'sweet-pepperbush', heightMm: 1600, floweringHeightMm: 1100, growthSeenMm: [750, 750]),
+            'height-cut',
+        );
         // (2 x 600 + 750 + 750) / 4 = 675, so 1100 - 675 = 425.
         self::assertSame(425, $this->amount($learned, 'cut height')->target);
-        self::assertStringContainsString('this plant grew 75 cm, 75 cm', $this->saysBecause($learned, 'Growth learned'));
+        self::assertStringContainsString(
+            'this plant grew 75 cm, 75 cm',
+            $this->saysBecause($learned, 'Growth learned'),
+        );
     }
 
     /** Common practice, no source: a trimmer does 0.7 to 1.2 square metres of face a minute, and a trim leaves 10 to 20 litres a square metre. */
     public function test_a_hedge_takes_time_and_leaves_cuttings_by_its_face(): void
     {
-        $hedge = static fn (int $height): Plant => new Plant('h', 'privet', heightMm: $height, spreadMm: 600, runMm: 10000);
+        $hedge = static fn (int $height): Plant => new Plant(
+            'h', 'privet', heightMm: $height, spreadMm: 600, runMm: 10000,
+        );
         foreach ([1000 => 26.0, 2000 => 46.0] as $height => $face) {
             $task = $this->task($hedge($height), 'first-trim');
             self::assertGreaterThanOrEqual($face / 1.2, $task->minutes);
@@ -149,16 +215,25 @@ final class PublishedAmountsTest extends TestCase
     /** Common practice, no source: few dead buds change nothing, half of them double the count. */
     public function test_one_dead_bud_in_a_hundred_is_not_one_more(): void
     {
-        self::assertSame([3, 3, 4, 6], array_map(static fn (int $dead): int => BudsWithLosses::leave(3, $dead), [1, 10, 20, 50]));
+        self::assertSame(
+            [3, 3, 4, 6],
+            array_map(static fn (int $dead): int => BudsWithLosses::leave(3, $dead), [1, 10, 20, 50]),
+        );
     }
 
     /** RHS, Climbing roses: wires (from memory): the first about 45 cm from the ground, then every 30 to 45 cm; a bent cane reaches to one side. */
     public function test_a_climbing_rose_on_its_wires(): void
     {
-        $task = $this->task(new Plant('r', 'climbing-rose', heightMm: 2400, spreadMm: 3000, form: 'wall'), 'prune-and-train');
+        $task = $this->task(
+            new Plant('r', 'climbing-rose', heightMm: 2400, spreadMm: 3000, form: 'wall'),
+            'prune-and-train',
+        );
         self::assertSame(450, $this->amount($task, 'first wire')->target);
         $apart = $this->amount($task, 'wires apart')->target;
         self::assertTrue($apart >= 300 && $apart <= 450);
-        self::assertSame(10, $this->amount($task, 'flowering laterals to a bent cane')->target, 'half of 3 m, a lateral every 15 cm');
+        self::assertSame(
+            10, $this->amount($task, 'flowering laterals to a bent cane')->target,
+            'half of 3 m, a lateral every 15 cm',
+        );
     }
 }

@@ -28,13 +28,22 @@ final class PublishedCalendarTest extends TestCase
     private const TOLERANCE = 14;
 
     #[DataProvider('published')]
-    public function test_the_best_days_lie_in_the_months_published(string $kind, string $task, Site $site, string $from, string $to): void
-    {
+    public function test_the_best_days_lie_in_the_months_published(
+        string $kind,
+        string $task,
+        Site $site,
+        string $from,
+        string $to,
+    ): void {
         $window = $this->task(new Plant('p', $kind), $task, $site)->window;
         $first = Day::parse($from);
         $last = Day::parse($to);
-        self::assertGreaterThanOrEqual($first->minus(self::TOLERANCE)->number, $window->bestFrom->number, "best from $window->bestFrom");
-        self::assertLessThanOrEqual($last->plus(self::TOLERANCE)->number, $window->bestTo->number, "best to $window->bestTo");
+        self::assertGreaterThanOrEqual(
+            $first->minus(self::TOLERANCE)->number, $window->bestFrom->number, "best from $window->bestFrom",
+        );
+        self::assertLessThanOrEqual(
+            $last->plus(self::TOLERANCE)->number, $window->bestTo->number, "best to $window->bestTo",
+        );
         $shared = Day::latest($first, $window->bestFrom)->daysUntil(Day::earliest($last, $window->bestTo)) + 1;
         self::assertGreaterThanOrEqual($first->daysUntil($last) / 3, $shared, "$shared days in common");
     }
@@ -45,28 +54,72 @@ final class PublishedCalendarTest extends TestCase
         $england = Sites::southernEngland();
 
         return [
-            'RHS, Wisteria: pruning: January or February' => ['wisteria', 'winter-pass', $england, '2027-01-01', '2027-02-28'],
-            'RHS, Wisteria: pruning: July or August' => ['wisteria', 'summer-pass', $england, '2027-07-01', '2027-08-31'],
-            'RHS, Rose pruning: bush roses: February and March' => ['bush-rose', 'main-pruning', $england, '2027-02-01', '2027-03-31'],
-            'Missouri Botanical Garden, Roses: hybrid teas pruned in March, as forsythia flowers' => ['bush-rose', 'main-pruning', Sites::missouri(), '2027-03-01', '2027-04-07'],
-            'RHS, Rose pruning: climbing: late winter, to the end of February' => ['climbing-rose', 'prune-and-train', $england, '2027-01-15', '2027-02-28'],
-            'RHS, Rose pruning: rambling: after flowering, July to September' => ['rambling-rose', 'after-flowering', $england, '2027-07-15', '2027-09-15'],
-            'NC State Extension, Lagerstroemia indica: late winter, February and March' => ['crape-myrtle', 'winter-structure', Sites::northCarolina(), '2027-02-01', '2027-03-31'],
-            'RHS, Pruning group 6: Buddleja davidii: March and April' => ['butterfly-bush', 'spring-cut', $england, '2027-03-01', '2027-04-30'],
-            'RHS, Pruning group 6: Caryopteris: March and April' => ['bluebeard', 'spring-cut', $england, '2027-03-15', '2027-04-30'],
-            'RHS, Pruning group 6: Hydrangea paniculata: March' => ['panicle-hydrangea', 'spring-shortening', $england, '2027-03-01', '2027-03-31'],
-            'RHS, Pruning group 2: Forsythia: after flowering, April and May' => ['forsythia', 'after-flowering', $england, '2027-04-01', '2027-05-31'],
-            'RHS, Box: trimming: from late May into June' => ['box-hedge', 'first-trim', $england, '2027-05-20', '2027-06-30'],
-            'RHS, Box: trimming: August, done by mid-September' => ['box-hedge', 'second-trim', $england, '2027-08-01', '2027-09-10'],
-            'RHS, Blackberries: fruited canes out after harvest, to October' => ['blackberry', 'fruited-canes', $england, '2027-09-01', '2027-10-31'],
-            'RHS, Grapes: main pruning in dormancy, from late November' => ['grape-vine', 'rough-pass', $england, '2026-11-25', '2027-01-31'],
-            'PNW 507, Growing kiwifruit: dormant pruning December to February' => ['hardy-kiwi-female', 'winter-pass', Sites::oregon(), '2026-12-01', '2027-02-28'],
-            'PNW 507, Growing kiwifruit: summer pruning of females June to August' => ['hardy-kiwi-female', 'summer-pass', Sites::oregon(), '2027-06-01', '2027-08-31'],
-            'PNW 507, Growing kiwifruit: males right after bloom, June' => ['hardy-kiwi-male', 'after-flowering', Sites::oregon(), '2027-06-01', '2027-06-30'],
-            'Missouri Botanical Garden, Clethra alnifolia: late winter' => ['sweet-pepperbush', 'height-cut', Sites::missouri(), '2027-02-15', '2027-03-31'],
-            'RHS, Cherries: sour cherries after harvest, July and August' => ['sour-cherry', 'after-cropping', $england, '2027-07-15', '2027-08-31'],
-            'RHS, Prunus: ornamental cherries in midsummer' => ['ornamental-cherry', 'summer-tidy', $england, '2027-06-01', '2027-08-15'],
-            'RHS, Blackcurrants: dormant, November to February' => ['blackcurrant', 'winter-renewal', $england, '2026-11-15', '2027-02-28'],
+            'RHS, Wisteria: pruning: January or February' => [
+                'wisteria', 'winter-pass', $england, '2027-01-01', '2027-02-28',
+            ],
+            'RHS, Wisteria: pruning: July or August' => [
+                'wisteria', 'summer-pass', $england, '2027-07-01', '2027-08-31',
+            ],
+            'RHS, Rose pruning: bush roses: February and March' => [
+                'bush-rose', 'main-pruning', $england, '2027-02-01', '2027-03-31',
+            ],
+            'Missouri Botanical Garden, Roses: hybrid teas pruned in March, as forsythia flowers' => [
+                'bush-rose', 'main-pruning', Sites::missouri(), '2027-03-01', '2027-04-07',
+            ],
+            'RHS, Rose pruning: climbing: late winter, to the end of February' => [
+                'climbing-rose', 'prune-and-train', $england, '2027-01-15', '2027-02-28',
+            ],
+            'RHS, Rose pruning: rambling: after flowering, July to September' => [
+                'rambling-rose', 'after-flowering', $england, '2027-07-15', '2027-09-15',
+            ],
+            'NC State Extension, Lagerstroemia indica: late winter, February and March' => [
+                'crape-myrtle', 'winter-structure', Sites::northCarolina(), '2027-02-01', '2027-03-31',
+            ],
+            'RHS, Pruning group 6: Buddleja davidii: March and April' => [
+                'butterfly-bush', 'spring-cut', $england, '2027-03-01', '2027-04-30',
+            ],
+            'RHS, Pruning group 6: Caryopteris: March and April' => [
+                'bluebeard', 'spring-cut', $england, '2027-03-15', '2027-04-30',
+            ],
+            'RHS, Pruning group 6: Hydrangea paniculata: March' => [
+                'panicle-hydrangea', 'spring-shortening', $england, '2027-03-01', '2027-03-31',
+            ],
+            'RHS, Pruning group 2: Forsythia: after flowering, April and May' => [
+                'forsythia', 'after-flowering', $england, '2027-04-01', '2027-05-31',
+            ],
+            'RHS, Box: trimming: from late May into June' => [
+                'box-hedge', 'first-trim', $england, '2027-05-20', '2027-06-30',
+            ],
+            'RHS, Box: trimming: August, done by mid-September' => [
+                'box-hedge', 'second-trim', $england, '2027-08-01', '2027-09-10',
+            ],
+            'RHS, Blackberries: fruited canes out after harvest, to October' => [
+                'blackberry', 'fruited-canes', $england, '2027-09-01', '2027-10-31',
+            ],
+            'RHS, Grapes: main pruning in dormancy, from late November' => [
+                'grape-vine', 'rough-pass', $england, '2026-11-25', '2027-01-31',
+            ],
+            'PNW 507, Growing kiwifruit: dormant pruning December to February' => [
+                'hardy-kiwi-female', 'winter-pass', Sites::oregon(), '2026-12-01', '2027-02-28',
+            ],
+            'PNW 507, Growing kiwifruit: summer pruning of females June to August' => [
+                'hardy-kiwi-female', 'summer-pass', Sites::oregon(), '2027-06-01', '2027-08-31',
+            ],
+            'PNW 507, Growing kiwifruit: males right after bloom, June' => [
+                'hardy-kiwi-male', 'after-flowering', Sites::oregon(), '2027-06-01', '2027-06-30',
+            ],
+            'Missouri Botanical Garden, Clethra alnifolia: late winter' => [
+                'sweet-pepperbush', 'height-cut', Sites::missouri(), '2027-02-15', '2027-03-31',
+            ],
+            'RHS, Cherries: sour cherries after harvest, July and August' => [
+                'sour-cherry', 'after-cropping', $england, '2027-07-15', '2027-08-31',
+            ],
+            'RHS, Prunus: ornamental cherries in midsummer' => [
+                'ornamental-cherry', 'summer-tidy', $england, '2027-06-01', '2027-08-15',
+            ],
+            'RHS, Blackcurrants: dormant, November to February' => [
+                'blackcurrant', 'winter-renewal', $england, '2026-11-15', '2027-02-28',
+            ],
         ];
     }
 
@@ -115,6 +168,9 @@ final class PublishedCalendarTest extends TestCase
 
     private function budBreak(string $kind): Day
     {
-        return KindYear::of(SiteYear::of(Sites::southernEngland(), 2027), TestBook::read()->kind($kind)->phenology)->day(Anchor::BudBreak);
+        return KindYear::of(
+            SiteYear::of(Sites::southernEngland(), 2027),
+            TestBook::read()->kind($kind)->phenology,
+        )->day(Anchor::BudBreak);
     }
 }

@@ -17,8 +17,14 @@ final class PublishedFiguresTest extends TestCase
 
     /** @param  array<string, string>  $firm */
     #[DataProvider('figures')]
-    public function test_the_figure(string $kind, string $task, string $what, int $min, int $max, array $firm = []): void
-    {
+    public function test_the_figure(
+        string $kind,
+        string $task,
+        string $what,
+        int $min,
+        int $max,
+        array $firm = [],
+    ): void {
         $this->assertAmount($kind, $task, $what, $min, $max, $firm);
     }
 
@@ -26,40 +32,80 @@ final class PublishedFiguresTest extends TestCase
     public static function figures(): array
     {
         return [
-            'RHS, Wisteria: two or three buds in winter (from memory)' => ['wisteria', 'winter-pass', 'buds per lateral', 2, 3],
-            'RHS, Wisteria: five or six leaves in summer (from memory)' => ['wisteria', 'summer-pass', 'leaves per whip', 5, 6],
-            'common practice, no source: climbing rose laterals to 2 or 3 buds' => ['climbing-rose', 'prune-and-train', 'buds per lateral', 2, 3],
-            'common practice, no source: the school of 3 or 4 buds' => ['climbing-rose', 'prune-and-train', 'buds per lateral', 3, 4, ['climbing-rose-laterals' => 'three-to-four']],
-            'common practice, no source: the school of the second bud' => ['climbing-rose', 'prune-and-train', 'buds per lateral', 2, 2, ['climbing-rose-laterals' => 'second-bud']],
-            'common practice, no source: a climber keeps four or five mains' => ['climbing-rose', 'prune-and-train', 'mains to keep', 4, 5],
-            'common practice, no source: a bush rose keeps three to five stems' => ['bush-rose', 'main-pruning', 'stems to keep', 3, 5],
-            'common practice, no source: blackberry keeps three to eight canes' => ['blackberry', 'fruited-canes', 'canes to keep', 3, 8],
-            'common practice, no source: blackberry laterals of 30 to 45 cm' => ['blackberry', 'laterals', 'lateral length', 300, 450],
-            'common practice, no source: vine canes of six to eight buds at the rough pass' => ['grape-vine', 'rough-pass', 'buds per cane', 6, 8],
-            'common practice, no source: two or three canes of insurance' => ['grape-vine', 'rough-pass', 'canes kept for each one needed', 2, 3],
-            'common practice, no source: crape myrtle on three to five trunks' => ['crape-myrtle', 'winter-structure', 'trunks to keep', 3, 5],
-            'common practice, no source: heading 15 to 23 cm above last year\'s cut' => ['crape-myrtle', 'winter-structure', "length left above last year's cut", 150, 230, ['crape-myrtle-height' => 'heading']],
-            'ANSI A300 Part 1, pre-2017 text: at most a quarter of the live crown (from memory)' => ['crape-myrtle', 'winter-structure', 'live crown taken', 0, 25],
+            'RHS, Wisteria: two or three buds in winter (from memory)' => [
+                'wisteria', 'winter-pass', 'buds per lateral', 2, 3,
+            ],
+            'RHS, Wisteria: five or six leaves in summer (from memory)' => [
+                'wisteria', 'summer-pass', 'leaves per whip', 5, 6,
+            ],
+            'common practice, no source: climbing rose laterals to 2 or 3 buds' => [
+                'climbing-rose', 'prune-and-train', 'buds per lateral', 2, 3,
+            ],
+            'common practice, no source: the school of 3 or 4 buds' => [
+                'climbing-rose', 'prune-and-train', 'buds per lateral', 3, 4,
+                ['climbing-rose-laterals' => 'three-to-four'],
+            ],
+            'common practice, no source: the school of the second bud' => [
+                'climbing-rose', 'prune-and-train', 'buds per lateral', 2, 2,
+                ['climbing-rose-laterals' => 'second-bud'],
+            ],
+            'common practice, no source: a climber keeps four or five mains' => [
+                'climbing-rose', 'prune-and-train', 'mains to keep', 4, 5,
+            ],
+            'common practice, no source: a bush rose keeps three to five stems' => [
+                'bush-rose', 'main-pruning', 'stems to keep', 3, 5,
+            ],
+            'common practice, no source: blackberry keeps three to eight canes' => [
+                'blackberry', 'fruited-canes', 'canes to keep', 3, 8,
+            ],
+            'common practice, no source: blackberry laterals of 30 to 45 cm' => [
+                'blackberry', 'laterals', 'lateral length', 300, 450,
+            ],
+            'common practice, no source: vine canes of six to eight buds at the rough pass' => [
+                'grape-vine', 'rough-pass', 'buds per cane', 6, 8,
+            ],
+            'common practice, no source: two or three canes of insurance' => [
+                'grape-vine', 'rough-pass', 'canes kept for each one needed', 2, 3,
+            ],
+            'common practice, no source: crape myrtle on three to five trunks' => [
+                'crape-myrtle', 'winter-structure', 'trunks to keep', 3, 5,
+            ],
+            'common practice, no source: heading 15 to 23 cm above last year\'s cut' => [
+                'crape-myrtle', 'winter-structure', "length left above last year's cut", 150, 230,
+                ['crape-myrtle-height' => 'heading'],
+            ],
+            'ANSI A300 Part 1, pre-2017 text: at most a quarter of the live crown (from memory)' => [
+                'crape-myrtle', 'winter-structure', 'live crown taken', 0, 25,
+            ],
         ];
     }
 
     /** RHS, Rose pruning: cut no more than 5 mm above a bud, sloping away from it (from memory). */
     public function test_the_cut_over_a_bud(): void
     {
-        self::assertContains('Cut 5 mm above an outward bud, sloping gently away from it.', $this->task(new Plant('r', 'bush-rose'), 'main-pruning')->steps);
+        self::assertContains(
+            'Cut 5 mm above an outward bud, sloping gently away from it.',
+            $this->task(new Plant('r', 'bush-rose'), 'main-pruning')->steps,
+        );
     }
 
     /** Common practice, no source: opposite buds are cut straight across. */
     public function test_the_cut_over_a_pair_of_buds(): void
     {
-        self::assertContains('Cut straight across, just above a pair of buds.', $this->task(new Plant('b', 'butterfly-bush'), 'spring-cut')->steps);
+        self::assertContains(
+            'Cut straight across, just above a pair of buds.',
+            $this->task(new Plant('b', 'butterfly-bush'), 'spring-cut')->steps,
+        );
     }
 
     /** ANSI A300 Part 1 (from memory): live crown at least two thirds of the height. */
     public function test_two_thirds_of_the_height_stay_in_leaf(): void
     {
         foreach ([1500, 3000, 4500, 5000] as $height) {
-            $clear = $this->amount($this->task(new Plant('c', 'crape-myrtle', heightMm: $height), 'winter-structure'), 'clear stem');
+            $clear = $this->amount(
+                $this->task(new Plant('c', 'crape-myrtle', heightMm: $height), 'winter-structure'),
+                'clear stem',
+            );
             self::assertGreaterThanOrEqual(2 / 3, ($height - $clear->max) / $height);
         }
     }
@@ -84,7 +130,10 @@ final class PublishedFiguresTest extends TestCase
     /** RHS, Blackcurrants: up to a third of the oldest stems a year (from memory). */
     public function test_a_blackcurrant_loses_a_third_of_its_oldest(): void
     {
-        $take = $this->amount($this->task(new Plant('c', 'blackcurrant', stems: StemCount::of(9, 6)), 'winter-renewal'), 'old stems to take out');
+        $take = $this->amount(
+            $this->task(new Plant('c', 'blackcurrant', stems: StemCount::of(9, 6)), 'winter-renewal'),
+            'old stems to take out',
+        );
         self::assertSame(3, $take->target);
         self::assertLessThanOrEqual(5, $take->max);
     }
@@ -98,7 +147,10 @@ final class PublishedFiguresTest extends TestCase
         $trunks = 10;
         $years = 0;
         do {
-            $out = $this->amount($this->task(new Plant('c', 'crape-myrtle', stems: StemCount::of($trunks, 0)), 'winter-structure'), 'trunks to take out')->target;
+            $out = $this->amount(
+                $this->task(new Plant('c', 'crape-myrtle', stems: StemCount::of($trunks, 0)), 'winter-structure'),
+                'trunks to take out',
+            )->target;
             self::assertLessThanOrEqual($trunks / 4, $out);
             $trunks -= $out;
             $years += $out > 0 ? 1 : 0;

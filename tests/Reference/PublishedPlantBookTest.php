@@ -114,12 +114,21 @@ final class PublishedPlantBookTest extends TestCase
     ];
 
     #[DataProvider('rows')]
-    public function test_the_best_days_are_those_published(string $guide, string $kind, string $task, string $from, string $to): void
-    {
+    public function test_the_best_days_are_those_published(
+        string $guide,
+        string $kind,
+        string $task,
+        string $from,
+        string $to,
+    ): void {
         $window = $this->task(new Plant('p', $kind), $task, self::site($guide))->window;
         [$first, $last] = [self::day2027($from), self::day2027($to)];
-        self::assertGreaterThanOrEqual($first->minus(self::TOLERANCE)->number, $window->bestFrom->number, "best from $window->bestFrom");
-        self::assertLessThanOrEqual($last->plus(self::TOLERANCE)->number, $window->bestTo->number, "best to $window->bestTo");
+        self::assertGreaterThanOrEqual(
+            $first->minus(self::TOLERANCE)->number, $window->bestFrom->number, "best from $window->bestFrom",
+        );
+        self::assertLessThanOrEqual(
+            $last->plus(self::TOLERANCE)->number, $window->bestTo->number, "best to $window->bestTo",
+        );
         $shared = Day::latest($first, $window->bestFrom)->daysUntil(Day::earliest($last, $window->bestTo)) + 1;
         self::assertGreaterThanOrEqual($first->daysUntil($last) / 3, $shared, "$shared days in common");
     }
@@ -134,8 +143,13 @@ final class PublishedPlantBookTest extends TestCase
 
     /** What docs/disagreements.md says we do otherwise, and from memory of the guide. */
     #[DataProvider('disagreements')]
-    public function test_we_differ_where_we_say_so(string $guide, string $kind, string $task, string $from, string $to): void
-    {
+    public function test_we_differ_where_we_say_so(
+        string $guide,
+        string $kind,
+        string $task,
+        string $from,
+        string $to,
+    ): void {
         $window = $this->task(new Plant('p', $kind), $task, self::site($guide))->window;
         $agrees = ! $window->bestFrom->isBefore(self::day2027($from)->minus(self::TOLERANCE))
             && ! $window->bestTo->isAfter(self::day2027($to)->plus(self::TOLERANCE));

@@ -202,7 +202,9 @@ final class PublishedYoungPlantsTest extends TestCase
             'RHS, Clematis group 2: late winter, and after the first flush (from memory)' => [
                 'large-clematis', 'wall', null, ['shorten-to-buds', 'after-flush'],
             ],
-            'Iowa State Extension: an old forsythia renewed over three years (from memory)' => ['forsythia', null, 'renewal', ['renovate']],
+            'Iowa State Extension: an old forsythia renewed over three years (from memory)' => [
+                'forsythia', null, 'renewal', ['renovate'],
+            ],
             'RHS, Rugosa roses: lightly (from memory)' => ['rugosa-rose', null, null, ['light-tidy']],
             'RHS, Old and species roses: lightly after bloom (from memory)' => [
                 'old-shrub-rose',

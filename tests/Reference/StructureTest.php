@@ -25,15 +25,20 @@ final class StructureTest extends TestCase
 
     public function test_the_distance_of_two_segments_is_what_a_fine_search_finds(): void
     {
-        $this->limitTo(120)->forAll(Generators::choose(1, 1_000_000))->then(function (int $seed): void {
-            mt_srand($seed);
-            $at = static fn (): Point => Point::at(mt_rand(-500, 500), mt_rand(-500, 500), mt_rand(0, 1000));
-            [$a, $b] = [new Segment($at(), $at()), new Segment($at(), $at())];
-            mt_srand();
-            [$distance, $s, $t] = $a->nearest($b);
-            self::assertEqualsWithDelta($a->from->towards($a->to, $s)->distanceTo($b->from->towards($b->to, $t)), $distance, 1e-6, 'the shares belong to the distance');
-            self::assertEqualsWithDelta(self::searched($a, $b), $distance, 0.05);
-        });
+        $this->limitTo(120)
+            ->forAll(Generators::choose(1, 1_000_000))
+            ->then(function (int $seed): void {
+                mt_srand($seed);
+                $at = static fn (): Point => Point::at(mt_rand(-500, 500), mt_rand(-500, 500), mt_rand(0, 1000));
+                [$a, $b] = [new Segment($at(), $at()), new Segment($at(), $at())];
+                mt_srand();
+                [$distance, $s, $t] = $a->nearest($b);
+                self::assertEqualsWithDelta(
+                    $a->from->towards($a->to, $s)->distanceTo($b->from->towards($b->to, $t)), $distance, 1e-6,
+                    'the shares belong to the distance',
+                );
+                self::assertEqualsWithDelta(self::searched($a, $b), $distance, 0.05);
+            });
     }
 
     /** The least distance by narrowing a grid round its best point, which knows nothing of algebra. */
@@ -63,10 +68,15 @@ final class StructureTest extends TestCase
     {
         $segment = self::segment(...);
         // Two lines that cross at right angles, one 30 above the other.
-        self::assertSame([30.0, 0.5, 0.5], $segment([-10, 0, 0], [10, 0, 0])->nearest($segment([0, -10, 30], [0, 10, 30])));
+        self::assertSame(
+            [30.0, 0.5, 0.5],
+            $segment([-10, 0, 0], [10, 0, 0])->nearest($segment([0, -10, 30], [0, 10, 30])),
+        );
         self::assertSame(40.0, $segment([0, 0, 0], [0, 0, 100])->nearest($segment([40, 0, 20], [40, 0, 80]))[0]);
         self::assertSame(0.0, $segment([0, 0, 0], [0, 0, 100])->nearest($segment([-50, 0, 50], [50, 0, 50]))[0]);
-        self::assertEqualsWithDelta(5.0, $segment([0, 0, 0], [0, 0, 0])->nearest($segment([3, 4, 0], [3, 4, 0]))[0], 1e-9);
+        self::assertEqualsWithDelta(
+            5.0, $segment([0, 0, 0], [0, 0, 0])->nearest($segment([3, 4, 0], [3, 4, 0]))[0], 1e-9,
+        );
     }
 
     public function test_the_share_of_wood_goes_with_the_square_of_the_thickness(): void
@@ -74,7 +84,10 @@ final class StructureTest extends TestCase
         // Pipe model, Shinozaki et al. 1964 (from memory): leaves go with cross-section. Sections by the circle's area.
         $stems = [self::stem('a', 10, faults: [StemFault::Inward]), self::stem('b', 20), self::stem('c', 30)];
         $area = static fn (int $mm): float => M_PI * ($mm / 2) ** 2;
-        $judged = StemJudge::with(new Clearance(0, 0, 0))->judge(Survey::of($stems), StemAim::of(StemPlan::Tidy, null, null, null, 10, 'test'));
+        $judged = StemJudge::with(new Clearance(0, 0, 0))->judge(
+            Survey::of($stems),
+            StemAim::of(StemPlan::Tidy, null, null, null, 10, 'test'),
+        );
         self::assertCount(1, $judged->cuts);
         self::assertEqualsWithDelta(100 * $area(10) / ($area(10) + $area(20) + $area(30)), $judged->sharePercent, 1e-9);
     }
@@ -92,7 +105,10 @@ final class StructureTest extends TestCase
     {
         $ring = array_map(static fn (int $way): Stem => Stem::of("s$way", $way, 40, 1000, 15), range(0, 300, 60));
         self::assertGreaterThan(80, Openness::of($ring));
-        $upright = [...$ring, ...array_map(static fn (int $way): Stem => Stem::of("u$way", $way, 4, 1000, 15), range(0, 315, 45))];
+        $upright = [
+            ...$ring,
+            ...array_map(static fn (int $way): Stem => Stem::of("u$way", $way, 4, 1000, 15), range(0, 315, 45)),
+        ];
         self::assertLessThan(Openness::of($ring), Openness::of($upright));
     }
 

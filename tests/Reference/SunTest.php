@@ -11,20 +11,34 @@ use PruningHook\Core\Calendar\Sun;
 /** Sunrise and sunset against npm's suncalc and a published table. */
 final class SunTest extends TestCase
 {
-    private const DAYS = ['2027-01-05', '2027-03-20', '2027-05-01', '2027-06-21', '2027-08-14', '2027-09-23', '2027-11-11', '2027-12-21', '2028-02-29'];
+    private const DAYS = [
+        '2027-01-05', '2027-03-20', '2027-05-01', '2027-06-21', '2027-08-14', '2027-09-23', '2027-11-11',
+        '2027-12-21', '2028-02-29',
+    ];
 
-    private const PLACES = [[52.2, -2.4], [0.0, 0.0], [25.0, -80.2], [60.0, 25.0], [-34.0, 151.0], [-46.0, 170.5], [38.6, -90.2], [45.0, 141.0]];
+    private const PLACES = [
+        [52.2, -2.4], [0.0, 0.0], [25.0, -80.2], [60.0, 25.0], [-34.0, 151.0], [-46.0, 170.5], [38.6, -90.2],
+        [45.0, 141.0],
+    ];
 
     public function test_it_agrees_with_suncalc_within_two_minutes(): void
     {
-        $script = 'import("suncalc").then(m => { const get = m.getTimes ?? m.default.getTimes; const out = []; for (const [day, lat, lng] of JSON.parse(process.argv[1])) { const t = get(new Date(day + "T12:00:00Z"), lat, lng); const min = d => (d - new Date(day + "T00:00:00Z")) / 60000; out.push([min(t.sunrise), min(t.sunset)]); } console.log(JSON.stringify(out)); })';
+        $script =
+            'import("suncalc").then(m => { const get = m.getTimes ?? m.default.getTimes; const out = []; for (const [day, lat, lng] of JSON.parse(process.argv[1])) { const t = get(new Date(day + "T12:00:00Z"), lat, lng); const min = d => (d - new Date(day + "T00:00:00Z")) / 60000; out.push([min(t.sunrise), min(t.sunset)]); } console.log(JSON.stringify(out)); })';
         $asked = [];
         foreach (self::DAYS as $day) {
             foreach (self::PLACES as [$latitude, $longitude]) {
                 $asked[] = [$day, $latitude, $longitude];
             }
         }
-        exec(sprintf('cd %s && node -e %s %s', escapeshellarg(dirname(__DIR__, 2)), escapeshellarg($script), escapeshellarg(json_encode($asked, JSON_THROW_ON_ERROR))), $lines, $code);
+        exec(
+            sprintf(
+                'cd %s && node -e %s %s', escapeshellarg(dirname(__DIR__, 2)), escapeshellarg($script),
+                escapeshellarg(json_encode($asked, JSON_THROW_ON_ERROR)),
+            ),
+            $lines,
+            $code,
+        );
         self::assertSame(0, $code);
         /** @var list<array{float, float}> $theirs */
         $theirs = json_decode($lines[0], true, flags: JSON_THROW_ON_ERROR);
@@ -32,8 +46,12 @@ final class SunTest extends TestCase
         foreach ($asked as $index => [$day, $latitude, $longitude]) {
             $ours = Sun::on(Day::parse($day), $latitude, $longitude);
             // suncalc picks the noon nearest to the moment asked for, which east of 90 degrees may be a day off ours.
-            self::assertEqualsWithDelta(0, self::apart($theirs[$index][0], $ours->rise), 2, "$day at $latitude, $longitude: rise");
-            self::assertEqualsWithDelta(0, self::apart($theirs[$index][1], $ours->set), 2, "$day at $latitude, $longitude: set");
+            self::assertEqualsWithDelta(
+                0, self::apart($theirs[$index][0], $ours->rise), 2, "$day at $latitude, $longitude: rise",
+            );
+            self::assertEqualsWithDelta(
+                0, self::apart($theirs[$index][1], $ours->set), 2, "$day at $latitude, $longitude: set",
+            );
         }
     }
 

@@ -51,12 +51,20 @@ final class Sites
     /** @return list<Site> */
     public static function all(): array
     {
-        return [self::southernEngland(), self::southernEnglandMirrored(), self::missouri(), self::northCarolina(), self::oregon(),
-            self::frostless(), self::site(60.0, '05-25', '09-15', WinterClass::Cold), self::site(-43.5, '10-15', '04-25', WinterClass::Cool)];
+        return [
+            self::southernEngland(), self::southernEnglandMirrored(), self::missouri(), self::northCarolina(),
+            self::oregon(), self::frostless(), self::site(60.0, '05-25', '09-15', WinterClass::Cold),
+            self::site(-43.5, '10-15', '04-25', WinterClass::Cool),
+        ];
     }
 
-    private static function site(float $latitude, string $last, string $first, WinterClass $winter, ?Region $region = null): Site
-    {
+    private static function site(
+        float $latitude,
+        string $last,
+        string $first,
+        WinterClass $winter,
+        ?Region $region = null,
+    ): Site {
         return Site::of($latitude, -1.2, 90, MonthDay::parse($last), MonthDay::parse($first), $winter, $region);
     }
 }

@@ -75,7 +75,9 @@ final class BenchCommand extends Command
         }
         $prescriber = Prescriber::with($book);
         $practice = Practice::of($book->questions);
-        foreach (['prescribed in full' => [2027], 'windows alone, as a wall asks for them' => [2026, 2027, 2028]] as $what => $seasons) {
+        foreach (
+            ['prescribed in full' => [2027], 'windows alone, as a wall asks for them' => [2026, 2027, 2028]] as $what => $seasons
+        ) {
             gc_collect_cycles();
             memory_reset_peak_usage();
             $tasks = 0;
@@ -83,12 +85,21 @@ final class BenchCommand extends Command
                 foreach ($plants as $index => $plant) {
                     foreach ($seasons as $season) {
                         $year = $years[$index % self::GARDENS]->season($season);
-                        $tasks += count(count($seasons) === 1 ? $prescriber->prescribe($plant, $year, $practice)->tasks : $prescriber->windows($plant, $year, $practice));
+                        $tasks += count(
+                            count($seasons) === 1
+                                ? $prescriber->prescribe($plant, $year, $practice)->tasks
+                                : $prescriber->windows($plant, $year, $practice),
+                        );
                     }
                 }
             });
-            $this->line(sprintf('%d plants, %d %s, %d tasks %s: %.2f s, %d plants a second, peak %.0f MB', self::PLANTS, count($seasons), count($seasons) === 1 ? 'season' : 'seasons',
-                $tasks, $what, $whole, self::PLANTS / $whole, memory_get_peak_usage() / 1e6));
+            $this->line(
+                sprintf(
+                    '%d plants, %d %s, %d tasks %s: %.2f s, %d plants a second, peak %.0f MB', self::PLANTS,
+                    count($seasons), count($seasons) === 1 ? 'season' : 'seasons', $tasks, $what, $whole,
+                    self::PLANTS / $whole, memory_get_peak_usage() / 1e6,
+                ),
+            );
         }
 
         return self::SUCCESS;
@@ -97,10 +108,18 @@ final class BenchCommand extends Command
     /** A garden's years, this spring and the last as its signs tell them. */
     private static function years(int $garden): SiteYears
     {
-        $seen = static fn (int $late): SeasonSeen => SeasonSeen::of(Shift::of($late, ['forsythia bloom on 12 March, as seen', 'plum bloom on 20 March, as seen']), Shift::of(-$late, ['birch leaf fall, as seen', 'lilac leaf fall, as seen']));
+        $seen = static fn (int $late): SeasonSeen => SeasonSeen::of(
+            Shift::of($late, ['forsythia bloom on 12 March, as seen', 'plum bloom on 20 March, as seen']),
+            Shift::of(-$late, ['birch leaf fall, as seen', 'lilac leaf fall, as seen']),
+        );
 
-        return SiteYears::of(Site::of(50 + $garden / 100, -2, $garden, MonthDay::parse(sprintf('04-%02d', 1 + $garden % 30)), MonthDay::parse(sprintf('10-%02d', 1 + $garden % 30)), WinterClass::Cool),
-            [2026 => $seen($garden % 15 - 7), 2027 => $seen($garden % 11 - 5)]);
+        return SiteYears::of(
+            Site::of(
+                50 + $garden / 100, -2, $garden, MonthDay::parse(sprintf('04-%02d', 1 + $garden % 30)),
+                MonthDay::parse(sprintf('10-%02d', 1 + $garden % 30)), WinterClass::Cool,
+            ),
+            [2026 => $seen($garden % 15 - 7), 2027 => $seen($garden % 11 - 5)],
+        );
     }
 
     private static function plant(Kind $kind, int $index): Plant
@@ -108,11 +127,17 @@ final class BenchCommand extends Command
         $history = [];
         foreach (array_slice(array_keys($kind->tasks), 0, 2) as $number => $task) {
             foreach ([2025, 2026] as $season) {
-                $history[] = new LoggedWork($task, $season, Day::of($season, 3 + 4 * $number, 1 + $index % 28), $index % 13 === 0 ? Outcome::Partly : Outcome::Done, 10 + $index % 50, 10 + $index % 20);
+                $history[] = new LoggedWork(
+                    $task, $season, Day::of($season, 3 + 4 * $number, 1 + $index % 28),
+                    $index % 13 === 0 ? Outcome::Partly : Outcome::Done, 10 + $index % 50, 10 + $index % 20,
+                );
             }
         }
 
-        return new Plant("p$index", $kind->id, planted: Day::of(2003 + $index % 24, 1 + $index % 4, 1 + $index % 28), heightMm: 800 + $index % 3000, count: 1 + $index % 5, history: $history);
+        return new Plant(
+            "p$index", $kind->id, planted: Day::of(2003 + $index % 24, 1 + $index % 4, 1 + $index % 28),
+            heightMm: 800 + $index % 3000, count: 1 + $index % 5, history: $history,
+        );
     }
 
     /** 1,000 random plants of 30 stems: none may come out over its cap. */
@@ -125,7 +150,13 @@ final class BenchCommand extends Command
         $cases = [];
         for ($index = 0; $index < self::JUDGED; $index++) {
             $kind = $kinds[$index % count($kinds)];
-            $cases[] = [StemJudge::with($aims->clearance($kind)), Survey::of(self::stems()), $aims->for($kind, $practice, null, mt_rand(0, 1) === 1, null, mt_rand(0, 3) === 0 ? mt_rand(0, 100) : null)];
+            $cases[] = [
+                StemJudge::with($aims->clearance($kind)),
+                Survey::of(self::stems()),
+                $aims->for(
+                    $kind, $practice, null, mt_rand(0, 1) === 1, null, mt_rand(0, 3) === 0 ? mt_rand(0, 100) : null,
+                ),
+            ];
         }
         $over = 0;
         $slowest = 0.0;
@@ -138,11 +169,24 @@ final class BenchCommand extends Command
             $whole += $took;
             $slowest = max($slowest, $took);
             // What has turned back to green goes whatever the budget.
-            $reverted = array_sum(array_map(static fn (Cut $cut): float => $cut->stem->has(StemFault::Reverted) ? $cut->sharePercent : 0.0, $judged->cuts));
-            $over += $aim->plan->isWeighed() && $judged->sharePercent - $reverted > $aim->budgetPercent + StemAim::A_HAIR ? 1 : 0;
+            $reverted = array_sum(
+                array_map(
+                    static fn (Cut $cut): float => $cut->stem->has(StemFault::Reverted) ? $cut->sharePercent : 0.0,
+                    $judged->cuts,
+                ),
+            );
+            $over +=
+                $aim->plan->isWeighed() && $judged->sharePercent - $reverted > $aim->budgetPercent + StemAim::A_HAIR
+                    ? 1
+                    : 0;
             $cuts += count($judged->cuts);
         }
-        $this->line(sprintf('%d plants of %d stems, %d cuts: %.2f ms each, the slowest %.2f ms, %d over 5 ms; over the cap: %d', self::JUDGED, self::STEMS, $cuts, 1000 * $whole / self::JUDGED, 1000 * $slowest, $slow, $over));
+        $this->line(
+            sprintf(
+                '%d plants of %d stems, %d cuts: %.2f ms each, the slowest %.2f ms, %d over 5 ms; over the cap: %d',
+                self::JUDGED, self::STEMS, $cuts, 1000 * $whole / self::JUDGED, 1000 * $slowest, $slow, $over,
+            ),
+        );
 
         return $over === 0 ? self::SUCCESS : self::FAILURE;
     }
@@ -170,7 +214,10 @@ final class BenchCommand extends Command
         for ($index = 0; $index < self::STEMS; $index++) {
             $base = mt_rand(5, 40);
             $faults = mt_rand(0, 4) === 0 ? [StemFault::cases()[mt_rand(0, count(StemFault::cases()) - 1)]] : [];
-            $stems[] = Stem::of("s$index", mt_rand(0, 359), mt_rand(0, 60), mt_rand(10, 60) * $base, $base, mt_rand(0, 5) === 0 ? null : mt_rand(1, 12), $faults);
+            $stems[] = Stem::of(
+                "s$index", mt_rand(0, 359), mt_rand(0, 60), mt_rand(10, 60) * $base, $base,
+                mt_rand(0, 5) === 0 ? null : mt_rand(1, 12), $faults,
+            );
         }
 
         return $stems;

@@ -82,7 +82,10 @@ final class CheckPlantBookCommand extends Command
         }
 
         return [
-            sprintf('%d kinds, no fault; %d recipes; %d amounts, all said; 0 contradictions', count($book->names), count($book->recipes->all()), $amounts),
+            sprintf(
+                '%d kinds, no fault; %d recipes; %d amounts, all said; 0 contradictions', count($book->names),
+                count($book->recipes->all()), $amounts,
+            ),
             $faults,
         ];
     }
@@ -115,7 +118,13 @@ final class CheckPlantBookCommand extends Command
             }
         }
 
-        return [sprintf('%d windows at %d places, 0 under %d days (%d spread to that)', $all, count($places), Window::LEAST_BEST, $spread), $faults];
+        return [
+            sprintf(
+                '%d windows at %d places, 0 under %d days (%d spread to that)', $all, count($places),
+                Window::LEAST_BEST, $spread,
+            ),
+            $faults,
+        ];
     }
 
     /** @return list<string> */

@@ -29,11 +29,18 @@ final class JudgeCommand extends Command
         $book = $files->read();
         try {
             $schema = JsonSchema::fromFile(base_path('docs/formats/judge-input.schema.json'));
-            [$kind, $survey, $aim, $told] = JudgeInput::read($this->given(), $book, $schema, (new ReferenceSites($files))->first());
+            [$kind, $survey, $aim, $told] = JudgeInput::read(
+                $this->given(), $book, $schema, (new ReferenceSites($files))->first(),
+            );
         } catch (InputFaults $faults) {
             return $this->refused($faults->faults);
         }
-        $this->print(['kind' => $kind->id, ...StemJudge::with(StemAims::with($book)->clearance($kind))->judge($survey, $aim, $told)->toArray()]);
+        $this->print([
+            'kind' => $kind->id,
+            ...StemJudge::with(StemAims::with($book)->clearance($kind))
+                ->judge($survey, $aim, $told)
+                ->toArray(),
+        ]);
 
         return self::SUCCESS;
     }

@@ -42,7 +42,9 @@ final class PrescribeCommand extends Command
         $prescriber = Prescriber::with($book);
         $prescriptions = [];
         foreach ($plants as $plant) {
-            $prescriptions[] = self::withCourses($prescriber->prescribe($plant, $year, $practice), $plant, Courses::with($book));
+            $prescriptions[] = self::withCourses(
+                $prescriber->prescribe($plant, $year, $practice), $plant, Courses::with($book),
+            );
         }
         $this->print(['prescriptions' => $prescriptions]);
 

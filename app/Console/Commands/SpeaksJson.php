@@ -28,7 +28,12 @@ trait SpeaksJson
     /** @param  array<string, mixed>  $answer */
     private function print(array $answer): void
     {
-        $this->output->write(json_encode($answer, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
+        $this->output->write(
+            json_encode(
+                $answer,
+                JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+            )."\n",
+        );
     }
 
     /** @param  list<string>  $faults */

@@ -53,9 +53,16 @@ final class WindowCommand extends Command
         // Which season a day belongs to depends on the hemisphere, which only the site tells.
         [$year] = $this->read($book, ['observations' => []] + $given, $day->year(), []);
         $season = SiteYears::of($year->site)->holding($day)->season;
-        [$seen, $practice, $plants] = $this->read($book, $given, $season, [['ref' => 'plant', 'kind' => $this->argument('kind')]]);
+        [$seen, $practice, $plants] = $this->read($book, $given, $season, [
+            ['ref' => 'plant', 'kind' => $this->argument('kind')],
+        ]);
 
-        return CutOn::with($book)->judge($plants[0], SiteYears::of($seen->site, [$seen->season => $seen->seen]), $day, $practice);
+        return CutOn::with($book)->judge(
+            $plants[0],
+            SiteYears::of($seen->site, [$seen->season => $seen->seen]),
+            $day,
+            $practice,
+        );
     }
 
     /**
@@ -96,7 +103,9 @@ final class WindowCommand extends Command
         $json = is_string($file) && is_file($file) ? file_get_contents($file) : false;
         $data = $json === false ? null : json_decode($json, true);
         if (! is_array($data)) {
-            throw new InputFaults(['--site: '.(is_string($file) ? "$file is not a readable JSON file" : 'a JSON file is needed')]);
+            throw new InputFaults([
+                '--site: '.(is_string($file) ? "$file is not a readable JSON file" : 'a JSON file is needed'),
+            ]);
         }
 
         return isset($data['latitude']) ? ['site' => $data] : array_diff_key($data, ['season' => 0, 'plants' => 0]);
@@ -105,7 +114,11 @@ final class WindowCommand extends Command
     /** @return array<string, mixed> the shape of docs/formats/README.md */
     private static function shape(CutVerdict $verdict): array
     {
-        $task = static fn (Task $task): array => ['key' => $task->key, 'name' => $task->name, 'window' => $task->window->toArray()];
+        $task = static fn (Task $task): array => [
+            'key' => $task->key,
+            'name' => $task->name,
+            'window' => $task->window->toArray(),
+        ];
 
         return [
             'day' => (string) $verdict->day,

@@ -18,10 +18,17 @@ final class BloomController extends Controller
     {
         $note = BloomNote::query()->updateOrCreate(
             ['plant_id' => $plant->id, 'season' => $bridge->years($plant->garden)->holding(Today::day())->season],
-            ['flowering_height_mm' => $request->integer('flowering_height_cm') * 10, 'score' => $request->filled('score') ? $request->integer('score') : null, 'noted_by' => $request->user()?->id],
+            [
+                'flowering_height_mm' => $request->integer('flowering_height_cm') * 10,
+                'score' => $request->filled('score') ? $request->integer('score') : null,
+                'noted_by' => $request->user()?->id,
+            ],
         );
 
-        return redirect()->route('plants.show', $plant)->with('said', 'Noted. Its growth is learned from it.')->with('undo', [route('bloom.destroy', $note), 'DELETE']);
+        return redirect()
+            ->route('plants.show', $plant)
+            ->with('said', 'Noted. Its growth is learned from it.')
+            ->with('undo', [route('bloom.destroy', $note), 'DELETE']);
     }
 
     public function destroy(BloomNote $note): RedirectResponse

@@ -15,12 +15,21 @@ final class DrawingController extends Controller
 {
     public function show(MeasuresRequest $request, Plant $plant, PlantDrawing $drawing): View
     {
-        return view('plants.drawing', $drawing->show($plant->load(['garden', 'workLogs']), $request->string('task')->toString() ?: null, $request->measures()));
+        return view(
+            'plants.drawing',
+            $drawing->show(
+                $plant->load(['garden', 'workLogs']), $request->string('task')->toString() ?: null,
+                $request->measures(),
+            ),
+        );
     }
 
     public function compare(MeasuresRequest $request, Plant $plant, PlantDrawing $drawing): View
     {
-        return view('plants.compare', $drawing->show($plant->load(['garden', 'workLogs']), $request->string('task')->toString() ?: null));
+        return view(
+            'plants.compare',
+            $drawing->show($plant->load(['garden', 'workLogs']), $request->string('task')->toString() ?: null),
+        );
     }
 
     public function update(MeasuresRequest $request, Plant $plant): RedirectResponse
@@ -29,10 +38,13 @@ final class DrawingController extends Controller
         $plant->update($request->measures());
         $back = [];
         foreach ($before as $field => $value) {
-            $back[str_replace('_mm', '_cm', $field)] = str_ends_with($field, '_mm') && is_numeric($value) ? intdiv((int) $value, 10) : $value;
+            $back[str_replace('_mm', '_cm', $field)] =
+                str_ends_with($field, '_mm') && is_numeric($value) ? intdiv((int) $value, 10) : $value;
         }
 
-        return redirect()->route('plants.show', $plant)->with('said', 'The measures are kept. Its prescription is worked out anew.')
+        return redirect()
+            ->route('plants.show', $plant)
+            ->with('said', 'The measures are kept. Its prescription is worked out anew.')
             ->with('undo', [route('plants.measure', [$plant, ...$back, 'sure' => 1]), 'PUT']);
     }
 }

@@ -39,7 +39,9 @@ final class GardenController extends Controller
     {
         $garden = Garden::query()->create($request->facts());
 
-        return redirect()->route('gardens.show', $garden)->with('said', "$garden->name is in the book. Add its plants next.");
+        return redirect()
+            ->route('gardens.show', $garden)
+            ->with('said', "$garden->name is in the book. Add its plants next.");
     }
 
     public function edit(Garden $garden, PlantBook $book): View
@@ -53,7 +55,9 @@ final class GardenController extends Controller
     {
         $garden->update($request->facts());
 
-        return redirect()->route('gardens.show', $garden)->with('said', 'Saved. All windows of this garden are worked out anew.');
+        return redirect()
+            ->route('gardens.show', $garden)
+            ->with('said', 'Saved. All windows of this garden are worked out anew.');
     }
 
     private function form(Garden $garden, PlantBook $book): View
@@ -62,7 +66,14 @@ final class GardenController extends Controller
             'garden' => $garden,
             'crews' => Crew::names(),
             'questions' => $book->questions,
-            'regions' => array_column(array_map(static fn (Region $region): array => [$region->value, ucfirst($region->inWords())], Region::cases()), 1, 0),
+            'regions' => array_column(
+                array_map(
+                    static fn (Region $region): array => [$region->value, ucfirst($region->inWords())],
+                    Region::cases(),
+                ),
+                1,
+                0,
+            ),
             'guess' => $garden->exists ? Region::guess($garden->latitude, $garden->longitude)->inWords() : null,
         ]);
     }

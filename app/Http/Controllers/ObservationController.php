@@ -26,7 +26,11 @@ final class ObservationController extends Controller
             'year' => $year,
             'half' => Today::day()->isAfter($year->day(Anchor::Midsummer)) ? 'autumn' : 'spring',
             'warmth' => $outlook->warmth($year, Today::day()),
-            'seen' => Observation::query()->with('seenBy')->where(['garden_id' => $garden->id, 'season' => $year->season])->orderByDesc('on')->get(),
+            'seen' => Observation::query()
+                ->with('seenBy')
+                ->where(['garden_id' => $garden->id, 'season' => $year->season])
+                ->orderByDesc('on')
+                ->get(),
         ]);
     }
 

@@ -22,7 +22,12 @@ final class OwnKindController extends Controller
         $this->authorize('update', Firm::class);
         $like = $book->find($request->string('like')->toString());
 
-        return view('plant-book.form', ['kind' => null, 'like' => $like, 'book' => $book, 'entry' => $like === null ? null : $form->base('new', $like->id)]);
+        return view('plant-book.form', [
+            'kind' => null,
+            'like' => $like,
+            'book' => $book,
+            'entry' => $like === null ? null : $form->base('new', $like->id),
+        ]);
     }
 
     public function store(OwnKindRequest $request, OwnKinds $kinds): RedirectResponse
@@ -36,14 +41,22 @@ final class OwnKindController extends Controller
     {
         $this->authorize('update', Firm::class);
 
-        return view('plant-book.form', ['kind' => $book->has($kind) ? $book->kind($kind) : abort(404), 'like' => null, 'book' => $book, 'entry' => $kinds->entry($kind)]);
+        return view('plant-book.form', [
+            'kind' => $book->has($kind) ? $book->kind($kind) : abort(404),
+            'like' => null,
+            'book' => $book,
+            'entry' => $kinds->entry($kind),
+        ]);
     }
 
     public function update(OwnKindRequest $request, string $kind, OwnKinds $kinds): RedirectResponse
     {
         $version = $kinds->write($request->own(), $request->string('note')->toString(), $request->user());
 
-        return $this->saved($version, 'is corrected. Every prescription follows it from now on; planned visits keep what they were given.');
+        return $this->saved(
+            $version,
+            'is corrected. Every prescription follows it from now on; planned visits keep what they were given.',
+        );
     }
 
     public function destroy(string $kind, OwnKinds $kinds): RedirectResponse
@@ -73,7 +86,9 @@ final class OwnKindController extends Controller
         $refused = $kinds->undo($version);
 
         return $refused === null
-            ? redirect()->route('plant-book.index', ['q' => str_replace('-', ' ', $version->kind)])->with('said', 'Taken back.')
+            ? redirect()
+                ->route('plant-book.index', ['q' => str_replace('-', ' ', $version->kind)])
+                ->with('said', 'Taken back.')
             : back()->withErrors(['own' => $refused]);
     }
 

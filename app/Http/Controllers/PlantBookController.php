@@ -19,7 +19,12 @@ final class PlantBookController extends Controller
     {
         $filter = KindFilter::from($request);
 
-        return view('plant-book.index', ['book' => $book, 'filter' => $filter, 'own' => OwnKinds::inForce(), 'kinds' => $filter->kinds($book, Today::day())]);
+        return view('plant-book.index', [
+            'book' => $book,
+            'filter' => $filter,
+            'own' => OwnKinds::inForce(),
+            'kinds' => $filter->kinds($book, Today::day()),
+        ]);
     }
 
     public function anchors(AnchorScreen $screen): View
@@ -29,6 +34,12 @@ final class PlantBookController extends Controller
 
     public function show(Request $request, string $kind, KindScreen $screen, PlantBook $book): View
     {
-        return view('plant-book.show', $screen->show($book->has($kind) ? $book->kind($kind) : abort(404), $request->string('garden')->trim()->toString(), Today::day()));
+        return view(
+            'plant-book.show',
+            $screen->show(
+                $book->has($kind) ? $book->kind($kind) : abort(404), $request->string('garden')->trim()->toString(),
+                Today::day(),
+            ),
+        );
     }
 }

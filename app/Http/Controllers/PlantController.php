@@ -32,7 +32,12 @@ final class PlantController extends Controller
         try {
             return view('plants.show', $screen->show($plant, Today::day(), $day));
         } catch (Fault $fault) {
-            return view('plants.unknown', ['plant' => $plant->load('garden'), 'says' => ucfirst($fault->getMessage()).'.', 'known' => $book->has($plant->kind), 'name' => $book->nameOf($plant->kind)]);
+            return view('plants.unknown', [
+                'plant' => $plant->load('garden'),
+                'says' => ucfirst($fault->getMessage()).'.',
+                'known' => $book->has($plant->kind),
+                'name' => $book->nameOf($plant->kind),
+            ]);
         }
     }
 
@@ -42,7 +47,9 @@ final class PlantController extends Controller
 
         return view('plants.record', [
             'plant' => $plant,
-            'kind' => $book->has($plant->kind) ? $book->kind($plant->kind) : new KindNames($plant->kind, $book->nameOf($plant->kind), '', [], ''),
+            'kind' => $book->has($plant->kind)
+                ? $book->kind($plant->kind)
+                : new KindNames($plant->kind, $book->nameOf($plant->kind), '', [], ''),
             'seasons' => $plant->workLogs->sortByDesc('on')->groupBy('season')->sortKeysDesc(),
         ]);
     }
@@ -83,7 +90,9 @@ final class PlantController extends Controller
         $before = $seen->say($plant, $fact, $value === '' ? null : $value);
 
         // Back to where the hand was, and not to the top of a long sheet.
-        return redirect()->to(url()->previous()."#seen-$plant->id")->with('said', "$plant->label: what you saw is kept, and its prescription is worked out anew.")
+        return redirect()
+            ->to(url()->previous()."#seen-$plant->id")
+            ->with('said', "$plant->label: what you saw is kept, and its prescription is worked out anew.")
             ->with('undo', [route('plants.seen', [$plant, 'seen' => "$fact:$before"]), 'PUT']);
     }
 
@@ -108,6 +117,11 @@ final class PlantController extends Controller
 
     private function form(Plant $plant, Garden $garden, PlantBook $book): View
     {
-        return view('plants.form', ['plant' => $plant, 'garden' => $garden, 'book' => $book, 'fields' => app(PlantForm::class)->fields($plant)]);
+        return view('plants.form', [
+            'plant' => $plant,
+            'garden' => $garden,
+            'book' => $book,
+            'fields' => app(PlantForm::class)->fields($plant),
+        ]);
     }
 }

@@ -26,7 +26,10 @@ final class PracticeController extends Controller
         $gardens->where('own_practice', true);
         $plants = Plant::query();
         $plants->where('own_practice', true);
-        $pages = ['gardens' => Pages::of($request, $gardens->count(), self::LISTED, 'gardens'), 'plants' => Pages::of($request, $plants->count(), self::LISTED, 'plants')];
+        $pages = [
+            'gardens' => Pages::of($request, $gardens->count(), self::LISTED, 'gardens'),
+            'plants' => Pages::of($request, $plants->count(), self::LISTED, 'plants'),
+        ];
 
         return view('practice.edit', [
             'firm' => $bridge->firm(),
@@ -34,7 +37,12 @@ final class PracticeController extends Controller
             'putAside' => $bridge->putAside($bridge->firm()->practice),
             'pages' => $pages,
             'gardens' => $gardens->orderBy('id')->limit(self::LISTED)->offset($pages['gardens']->offset())->get(),
-            'plants' => $plants->with('garden')->orderBy('id')->limit(self::LISTED)->offset($pages['plants']->offset())->get(),
+            'plants' => $plants
+                ->with('garden')
+                ->orderBy('id')
+                ->limit(self::LISTED)
+                ->offset($pages['plants']->offset())
+                ->get(),
         ]);
     }
 
@@ -44,6 +52,11 @@ final class PracticeController extends Controller
         $firm->practice = $request->chosen();
         $firm->save();
 
-        return redirect()->route('practice.edit')->with('said', 'Saved. Every prescription follows it from now on; planned visits keep what they were given.');
+        return redirect()
+            ->route('practice.edit')
+            ->with(
+                'said',
+                'Saved. Every prescription follows it from now on; planned visits keep what they were given.',
+            );
     }
 }

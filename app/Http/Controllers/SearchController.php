@@ -24,14 +24,30 @@ final class SearchController extends Controller
     {
         $text = $request->string('q')->trim()->toString();
         $found = DB::table('plants')->whereNull('plants.deleted_at');
-        $plants = $text === '' ? [] : SeasonFilter::matching($found, $text, $book->named($text), 'plants')->limit(self::MOST + 1)->pluck('plants.id')->all();
-        $gardens = $text === '' ? [] : SearchTables::ids('gardens', $text)->limit(self::MOST + 1)->pluck('id')->all();
+        $plants =
+            $text === ''
+                ? []
+                : SeasonFilter::matching($found, $text, $book->named($text), 'plants')
+                    ->limit(self::MOST + 1)
+                    ->pluck('plants.id')
+                    ->all();
+        $gardens =
+            $text === ''
+                ? []
+                : SearchTables::ids('gardens', $text)
+                    ->limit(self::MOST + 1)
+                    ->pluck('id')
+                    ->all();
 
         return view('search.index', [
             'text' => $text,
             'book' => $book,
             'gardens' => Garden::query()->whereKey(array_slice($gardens, 0, self::MOST))->orderBy('name')->get(),
-            'plants' => Plant::query()->with('garden')->whereKey(array_slice($plants, 0, self::MOST))->orderBy('label')->get(),
+            'plants' => Plant::query()
+                ->with('garden')
+                ->whereKey(array_slice($plants, 0, self::MOST))
+                ->orderBy('label')
+                ->get(),
             'more' => max(count($plants), count($gardens)) > self::MOST,
         ]);
     }
@@ -41,6 +57,14 @@ final class SearchController extends Controller
     {
         $text = $request->string('q')->trim()->toString();
 
-        return new JsonResponse($text === '' ? [] : DB::table('gardens')->whereIn('id', SearchTables::ids('gardens', $text))->orderBy('name')->limit(self::OFFERED)->get(['id', 'name', 'client']));
+        return new JsonResponse(
+            $text === ''
+                ? []
+                : DB::table('gardens')
+                    ->whereIn('id', SearchTables::ids('gardens', $text))
+                    ->orderBy('name')
+                    ->limit(self::OFFERED)
+                    ->get(['id', 'name', 'client']),
+        );
     }
 }

@@ -29,6 +29,9 @@ final class SeasonController extends Controller
     /** The rows of one group of a folded wall. */
     public function group(Request $request, string $group, SeasonScreen $screen, PlantBook $book): View
     {
-        return view('season.group', $screen->group(SeasonFilter::from($request, $book), $group, $request, Today::day()));
+        return view(
+            'season.group',
+            $screen->group(SeasonFilter::from($request, $book), $group, $request, Today::day()),
+        );
     }
 }

@@ -21,7 +21,9 @@ final class StemController extends Controller
 
     public function show(Request $request, Plant $plant): View
     {
-        $shown = $this->board->show($plant->load('garden'), $this->board->survey($plant), $request->string('stem')->toString() ?: null);
+        $shown = $this->board->show(
+            $plant->load('garden'), $this->board->survey($plant), $request->string('stem')->toString() ?: null,
+        );
 
         return view($request->boolean('board') ? 'stems.board' : 'stems.show', $shown);
     }
@@ -33,7 +35,10 @@ final class StemController extends Controller
         $said = $request->all();
         $stems = $taps->keep($plant, $said, $request->user())->state['stems'];
 
-        return $this->answer($request, $plant, $request->string('op')->toString() === 'add' ? $stems[count($stems) - 1]['ref'] ?? null : null);
+        return $this->answer(
+            $request, $plant,
+            $request->string('op')->toString() === 'add' ? $stems[count($stems) - 1]['ref'] ?? null : null,
+        );
     }
 
     public function undo(Request $request, Plant $plant, SurveyTaps $taps): View|RedirectResponse
@@ -52,7 +57,9 @@ final class StemController extends Controller
         $this->authorize('survey', $plant);
         $task = $plan->keep($plant, $this->board, $request->integer('task'));
 
-        return redirect()->route('visits.show', $task->visit_id)->with('said', "The cut plan of $plant->label is on the sheet.");
+        return redirect()
+            ->route('visits.show', $task->visit_id)
+            ->with('said', "The cut plan of $plant->label is on the sheet.");
     }
 
     private function answer(Request $request, Plant $plant, ?string $new): View|RedirectResponse

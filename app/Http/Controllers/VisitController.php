@@ -52,7 +52,9 @@ final class VisitController extends Controller
 
     public function store(PlanRequest $request, Garden $garden, PlanVisit $plan): RedirectResponse
     {
-        $visit = $plan->plan($garden, $request->day(), $request->choices(), $request->reason(), $request->crew(), $request->user());
+        $visit = $plan->plan(
+            $garden, $request->day(), $request->choices(), $request->reason(), $request->crew(), $request->user(),
+        );
 
         return redirect()->route('visits.show', $visit)
             ->with('said', 'The visit is planned.')
@@ -68,7 +70,9 @@ final class VisitController extends Controller
 
         return view('visits.show', [
             'visit' => $visit,
-            'says' => $visit->tasks->mapWithKeys(static fn (VisitTask $task): array => [$task->plant_id => $form->taps($task->plant)]),
+            'says' => $visit->tasks->mapWithKeys(
+                static fn (VisitTask $task): array => [$task->plant_id => $form->taps($task->plant)],
+            ),
             'sun' => Sun::on($day, $site->latitude, $site->longitude),
             'weather' => $outlook->on($site, $day, Today::day()),
             'advice' => $outlook->advice($site, $day, Today::day()),
@@ -78,7 +82,10 @@ final class VisitController extends Controller
     public function update(Request $request, Visit $visit, MoveVisit $move): RedirectResponse
     {
         $this->authorize('update', $visit);
-        $this->validate($request, ['on' => ['required', 'date_format:Y-m-d'], 'outside_reason' => ['nullable', 'string', 'max:500']]);
+        $this->validate($request, [
+            'on' => ['required', 'date_format:Y-m-d'],
+            'outside_reason' => ['nullable', 'string', 'max:500'],
+        ]);
         $move->move($visit, $request->string('on')->toString(), $request->string('outside_reason')->trim()->toString());
 
         return redirect()->route('visits.show', $visit)->with('said', 'The visit is moved.');
@@ -92,6 +99,8 @@ final class VisitController extends Controller
         }
         $visit->delete();
 
-        return redirect()->route('gardens.show', $visit->garden_id)->with('said', 'The visit is cancelled; its tasks are open again.');
+        return redirect()
+            ->route('gardens.show', $visit->garden_id)
+            ->with('said', 'The visit is cancelled; its tasks are open again.');
     }
 }

@@ -26,6 +26,8 @@ final class WorkLogController extends Controller
         $this->authorize('log', $task->visit);
         $work->takeBack($task, $request->user());
 
-        return redirect()->to(route('visits.show', $task->visit_id)."#task-$task->id")->with('said', "{$task->plant->label}: the log is taken back.");
+        return redirect()
+            ->to(route('visits.show', $task->visit_id)."#task-$task->id")
+            ->with('said', "{$task->plant->label}: the log is taken back.");
     }
 }

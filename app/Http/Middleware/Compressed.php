@@ -24,7 +24,12 @@ final class Compressed
     {
         $response = $next($request);
         $body = $response->getContent();
-        if ($body === false || strlen($body) < self::LEAST || $response->headers->has('Content-Encoding') || ! in_array('gzip', $request->getEncodings(), true)) {
+        if (
+            $body === false
+            || strlen($body) < self::LEAST
+            || $response->headers->has('Content-Encoding')
+            || ! in_array('gzip', $request->getEncodings(), true)
+        ) {
             return $response;
         }
         $short = gzencode($body, self::LEVEL);

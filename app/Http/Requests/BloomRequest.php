@@ -31,13 +31,20 @@ final class BloomRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['flowering_height_cm.required' => 'How high did it flower?', 'flowering_height_cm.between' => 'A flowering height lies between 1 cm and 10 m, in centimetres.'];
+        return [
+            'flowering_height_cm.required' => 'How high did it flower?',
+            'flowering_height_cm.between' => 'A flowering height lies between 1 cm and 10 m, in centimetres.',
+        ];
     }
 
     public function withValidator(Validator $validator): void
     {
         $plant = $this->route('plant');
         assert($plant instanceof Plant);
-        $validator->after(fn (Validator $validator) => LengthDoubts::tell($validator, $this, app(PlantBook::class)->find($plant->kind)));
+        $validator->after(
+            fn (Validator $validator) => LengthDoubts::tell(
+                $validator, $this, app(PlantBook::class)->find($plant->kind),
+            ),
+        );
     }
 }

@@ -40,7 +40,10 @@ final class FrostRequest extends FormRequest
 
     public function site(): Site
     {
-        return Site::of($this->float('latitude'), $this->float('longitude'), $this->integer('elevation_m'), null, null, WinterClass::Warm);
+        return Site::of(
+            $this->float('latitude'), $this->float('longitude'), $this->integer('elevation_m'), null, null,
+            WinterClass::Warm,
+        );
     }
 
     /** The garden being edited, which tells nothing of itself. */

@@ -71,7 +71,12 @@ final class GardenRequest extends FormRequest
                 app(PlantBook::class)->figures->number(Figure::LateFirstFrost),
             );
             if ($doubt !== null) {
-                $validator->errors()->add($doubt->ofPlace ? 'latitude' : 'last_frost', $doubt->says.' If it is right as it stands, tick that you are sure.');
+                $validator
+                    ->errors()
+                    ->add(
+                        $doubt->ofPlace ? 'latitude' : 'last_frost',
+                        $doubt->says.' If it is right as it stands, tick that you are sure.',
+                    );
                 $validator->errors()->add('sure', 'The frosts are questioned.');
             }
         });
@@ -91,6 +96,9 @@ final class GardenRequest extends FormRequest
     /** @return array<string, mixed> */
     public function facts(): array
     {
-        return [...Arr::except((array) $this->validated(), ['practice', 'sure']), 'practice' => PracticeRules::chosen($this->validated('practice', []))];
+        return [
+            ...Arr::except((array) $this->validated(), ['practice', 'sure']),
+            'practice' => PracticeRules::chosen($this->validated('practice', [])),
+        ];
     }
 }

@@ -42,7 +42,10 @@ final readonly class LengthDoubts
             return;
         }
         $by = app(CorePlants::class)->plant($plant);
-        $new = static fn (string $field, ?int $now, int $unit = 1): ?int => $request->filled($field) && $request->integer($field) * $unit !== $now ? $request->integer($field) * $unit : null;
+        $new = static fn (string $field, ?int $now, int $unit = 1): ?int => $request->filled($field)
+        && $request->integer($field) * $unit !== $now
+            ? $request->integer($field) * $unit
+            : null;
         $asked = Recount::questions(
             $by,
             app(PlantBook::class)->figures->growing($kind),
@@ -58,7 +61,12 @@ final readonly class LengthDoubts
 
     private static function question(Validator $validator, Request $request, string $field, string $doubt): void
     {
-        $validator->errors()->add($field, "$doubt?".($request->isMethod('get') ? '' : ' If it is right as it stands, tick that you are sure.'));
+        $validator
+            ->errors()
+            ->add(
+                $field,
+                "$doubt?".($request->isMethod('get') ? '' : ' If it is right as it stands, tick that you are sure.'),
+            );
         $validator->errors()->add('sure', 'A measure is questioned.');
     }
 }

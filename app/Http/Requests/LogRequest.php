@@ -29,7 +29,9 @@ final class LogRequest extends FormRequest
         return [
             'outcome' => ['required', 'in:done,partly,not-done'],
             'why' => ['nullable', 'required_if:outcome,partly', 'required_if:outcome,not-done', Rule::in(WorkLog::WHY)],
-            'minutes' => ['nullable', 'required_if:outcome,done', 'required_if:outcome,partly', 'integer', 'between:0,1440'],
+            'minutes' => [
+                'nullable', 'required_if:outcome,done', 'required_if:outcome,partly', 'integer', 'between:0,1440',
+            ],
             'removed_percent' => ['nullable', 'integer', 'between:0,100'],
             'over_cap_reason' => ['nullable', 'string', 'max:300'],
             'amounts' => ['array'],
@@ -59,15 +61,26 @@ final class LogRequest extends FormRequest
     {
         $validator->after(function (Validator $validator): void {
             $task = $this->route('task');
-            if (! $task instanceof VisitTask || ! $this->filled('removed_percent') || $this->filled('over_cap_reason') || $validator->errors()->has('removed_percent')) {
+            if (
+                ! $task instanceof VisitTask
+                || ! $this->filled('removed_percent')
+                || $this->filled('over_cap_reason')
+                || $validator->errors()->has('removed_percent')
+            ) {
                 return;
             }
             $budget = app(SeasonBudget::class)->before($task);
             if ($budget !== null && $this->integer('removed_percent') > $budget->leftPercent()) {
-                $validator->errors()->add('removed_percent', sprintf(
-                    '%d %% is over the cap: %d %% may go in a season%s. It will answer with watershoots, fewer flowers or dieback. If it was done, say why.',
-                    $this->integer('removed_percent'), $budget->capPercent, $budget->usedPercent === 0 ? '' : sprintf(' and %d %% has gone', $budget->usedPercent),
-                ));
+                $validator
+                    ->errors()
+                    ->add(
+                        'removed_percent',
+                        sprintf(
+                            '%d %% is over the cap: %d %% may go in a season%s. It will answer with watershoots, fewer flowers or dieback. If it was done, say why.',
+                            $this->integer('removed_percent'), $budget->capPercent,
+                            $budget->usedPercent === 0 ? '' : sprintf(' and %d %% has gone', $budget->usedPercent),
+                        ),
+                    );
                 $validator->errors()->add('over_cap_reason', 'Why was more taken?');
             }
         });
@@ -98,7 +111,9 @@ final class LogRequest extends FormRequest
             'outcome' => $this->string('outcome')->toString(),
             'why' => $done ? null : $this->string('why')->toString(),
             'minutes' => $this->filled('minutes') ? $this->integer('minutes') : null,
-            'removed_percent' => $this->filled('removed_percent') && $this->string('outcome')->toString() !== 'not-done' ? $this->integer('removed_percent') : null,
+            'removed_percent' => $this->filled('removed_percent') && $this->string('outcome')->toString() !== 'not-done'
+                    ? $this->integer('removed_percent')
+                    : null,
             'over_cap_reason' => $this->string('over_cap_reason')->trim()->toString() ?: null,
             'amounts' => $amounts,
             'findings' => array_values(array_filter((array) $this->validated('findings', []), is_string(...))),

@@ -36,12 +36,19 @@ final class MeasuresRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['height_cm.between' => 'A height lies between 1 cm and 60 m, in centimetres.', 'flowering_height_cm.between' => 'A flowering height lies between 1 cm and 10 m, in centimetres.'];
+        return [
+            'height_cm.between' => 'A height lies between 1 cm and 60 m, in centimetres.',
+            'flowering_height_cm.between' => 'A flowering height lies between 1 cm and 10 m, in centimetres.',
+        ];
     }
 
     public function withValidator(Validator $validator): void
     {
-        $validator->after(fn (Validator $validator) => LengthDoubts::tell($validator, $this, app(PlantBook::class)->find($this->plant()->kind), $this->plant()));
+        $validator->after(
+            fn (Validator $validator) => LengthDoubts::tell(
+                $validator, $this, app(PlantBook::class)->find($this->plant()->kind), $this->plant(),
+            ),
+        );
     }
 
     public function plant(): Plant
@@ -63,7 +70,8 @@ final class MeasuresRequest extends FormRequest
         foreach (self::FIELDS as $field) {
             if ($this->has($field)) {
                 $value = $this->filled($field) ? $this->integer($field) : null;
-                $measures[str_replace('_cm', '_mm', $field)] = str_ends_with($field, '_cm') && $value !== null ? $value * 10 : $value;
+                $measures[str_replace('_cm', '_mm', $field)] =
+                    str_ends_with($field, '_cm') && $value !== null ? $value * 10 : $value;
             }
         }
 

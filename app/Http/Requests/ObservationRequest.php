@@ -39,7 +39,10 @@ final class ObservationRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['on.before_or_equal' => 'It cannot have been seen in the future.', 'event.required' => 'Tap what was seen.'];
+        return [
+            'on.before_or_equal' => 'It cannot have been seen in the future.',
+            'event.required' => 'Tap what was seen.',
+        ];
     }
 
     public function withValidator(Validator $validator): void
@@ -47,7 +50,10 @@ final class ObservationRequest extends FormRequest
         $validator->after(function (Validator $validator): void {
             if ($validator->errors()->isEmpty()) {
                 try {
-                    SeasonReader::with(app(PlantBook::class))->check($this->seen(), $this->years()->holding($this->seen()->on));
+                    SeasonReader::with(app(PlantBook::class))->check(
+                        $this->seen(),
+                        $this->years()->holding($this->seen()->on),
+                    );
                 } catch (Fault $fault) {
                     $validator->errors()->add('on', ucfirst($fault->getMessage()));
                 }

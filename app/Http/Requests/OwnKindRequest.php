@@ -34,7 +34,9 @@ final class OwnKindRequest extends FormRequest
             'lowest_framework_mm' => ['nullable', 'numeric', 'between:0,500'],
             'usual_cut_mm' => ['nullable', 'numeric', 'between:0,1000'],
             'growth_mm.min' => ['nullable', 'numeric', 'between:0,500', 'required_with:growth_mm.max'],
-            'growth_mm.max' => ['nullable', 'numeric', 'between:0,500', 'required_with:growth_mm.min', 'gte:growth_mm.min'],
+            'growth_mm.max' => [
+                'nullable', 'numeric', 'between:0,500', 'required_with:growth_mm.min', 'gte:growth_mm.min',
+            ],
             'removal_cap.percent' => ['nullable', 'integer', 'between:0,100'],
             'closures' => ['array', 'max:12'],
             'tasks.*.minutes.base' => ['nullable', 'integer', 'between:0,1440'],
@@ -51,8 +53,14 @@ final class OwnKindRequest extends FormRequest
     /** @return array<string, string> */
     public function attributes(): array
     {
-        return ['typical_height_mm' => 'usual height', 'lowest_framework_mm' => 'lowest framework', 'usual_cut_mm' => 'usual cut',
-            'growth_mm.min' => 'least growth', 'growth_mm.max' => 'most growth', 'removal_cap.percent' => 'share'];
+        return [
+            'typical_height_mm' => 'usual height',
+            'lowest_framework_mm' => 'lowest framework',
+            'usual_cut_mm' => 'usual cut',
+            'growth_mm.min' => 'least growth',
+            'growth_mm.max' => 'most growth',
+            'removal_cap.percent' => 'share',
+        ];
     }
 
     public function withValidator(Validator $validator): void
@@ -62,14 +70,30 @@ final class OwnKindRequest extends FormRequest
                 return;
             }
             if ($this->like() !== null && app(PlantBook::class)->find($this->string('name')->toString()) !== null) {
-                $validator->errors()->add('name', 'The plant book knows this name already. Correct that kind instead, or choose another name.');
+                $validator
+                    ->errors()
+                    ->add(
+                        'name',
+                        'The plant book knows this name already. Correct that kind instead, or choose another name.',
+                    );
 
                 return;
             }
             // A closure that was taken away leaves its row in the form and none in the entry.
-            $rows = array_keys(KindForm::closures((array) ($this->base()['closures'] ?? []), (array) $this->input('closures', [])));
+            $rows = array_keys(
+                KindForm::closures((array) ($this->base()['closures'] ?? []), (array) $this->input('closures', [])),
+            );
             foreach ($this->form()->faults($this->complete(), $this->own()) as $field => $says) {
-                $validator->errors()->add((string) preg_replace_callback('/^closures\.(\d+)/', static fn (array $row): string => 'closures.'.($rows[(int) $row[1]] ?? $row[1]), $field), $says);
+                $validator
+                    ->errors()
+                    ->add(
+                        (string) preg_replace_callback(
+                            '/^closures\.(\d+)/',
+                            static fn (array $row): string => 'closures.'.($rows[(int) $row[1]] ?? $row[1]),
+                            $field,
+                        ),
+                        $says,
+                    );
             }
         });
     }

@@ -28,14 +28,25 @@ use PruningHook\Core\Prescription\Contradictions;
  */
 final class PlantRequest extends FormRequest
 {
-    public const FORMS = ['free', 'hedge', 'standard', 'multi-stem', 'fan', 'espalier', 'cordon', 'trellis', 'arch', 'fence', 'wall', 'pollard', 'pleached', 'topiary'];
+    public const FORMS = [
+        'free', 'hedge', 'standard', 'multi-stem', 'fan', 'espalier', 'cordon', 'trellis', 'arch', 'fence', 'wall',
+        'pollard', 'pleached', 'topiary',
+    ];
 
     public const AIMS = ['bloom', 'fruit', 'green', 'clear-stem', 'renewal', 'tidy'];
 
-    public const HAZARDS = ['power-line' => 'Power line near', 'road' => 'Road or path beside it', 'glass' => 'Glass below'];
+    public const HAZARDS = [
+        'power-line' => 'Power line near',
+        'road' => 'Road or path beside it',
+        'glass' => 'Glass below',
+    ];
 
     /** Facts that are asked for in centimetres. */
-    private const IN_CM = ['flowering_height_mm' => 'flowering_height_cm', 'target_height_mm' => 'target_height_cm', 'width_mm' => 'width_cm'];
+    private const IN_CM = [
+        'flowering_height_mm' => 'flowering_height_cm',
+        'target_height_mm' => 'target_height_cm',
+        'width_mm' => 'width_cm',
+    ];
 
     private const LENGTHS = ['height', 'spread', 'run', 'flowering_height'];
 
@@ -117,7 +128,8 @@ final class PlantRequest extends FormRequest
                 isset(PlantForm::TICKS[$fact]) => true,
                 isset(self::IN_CM[$fact]) => LengthField::mm($this->integer($field)),
                 in_array($fact, ['dieback_percent', 'sides', 'trunk_mm'], true) => $this->integer($field),
-                $fact === 'disease' => app(PlantBook::class)->states->disease($this->string($field)->toString())->key ?? $this->string($field)->toString(),
+                $fact === 'disease' => app(PlantBook::class)->states->disease($this->string($field)->toString())->key ??
+                    $this->string($field)->toString(),
                 default => $this->string($field)->trim()->toString(),
             };
         }
@@ -149,7 +161,9 @@ final class PlantRequest extends FormRequest
                 $this->filled('planted_on') ? Day::parse($this->string('planted_on')->toString()) : null,
             );
             foreach ($told as $fact => $wrong) {
-                $validator->errors()->add(self::IN_CM[$fact] ?? $fact, ucfirst($wrong).(str_ends_with($wrong, '.') ? '' : '.'));
+                $validator
+                    ->errors()
+                    ->add(self::IN_CM[$fact] ?? $fact, ucfirst($wrong).(str_ends_with($wrong, '.') ? '' : '.'));
             }
         });
     }
@@ -174,7 +188,11 @@ final class PlantRequest extends FormRequest
     /** @return array<string, mixed> */
     public function facts(): array
     {
-        $facts = Arr::except((array) $this->validated(), ['practice', 'hazards', 'kind', 'sure', ...array_keys(self::seen()), ...array_map(static fn (string $length): string => $length.'_cm', self::LENGTHS)]);
+        $facts = Arr::except((array) $this->validated(), [
+            'practice', 'hazards', 'kind', 'sure',
+            ...array_keys(self::seen()),
+            ...array_map(static fn (string $length): string => $length.'_cm', self::LENGTHS),
+        ]);
         foreach (self::LENGTHS as $length) {
             $cm = $this->validated($length.'_cm');
             $facts[$length.'_mm'] = LengthField::mm(is_numeric($cm) ? (int) $cm : null);

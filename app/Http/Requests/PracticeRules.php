@@ -28,7 +28,12 @@ final readonly class PracticeRules
      */
     public static function chosen(mixed $practice): array
     {
-        return array_filter(is_array($practice) ? $practice : [], static fn (mixed $option, mixed $question): bool => is_string($option)
-            && $option !== '' && isset(app(PlantBook::class)->questions[$question]), ARRAY_FILTER_USE_BOTH);
+        return array_filter(
+            is_array($practice) ? $practice : [],
+            static fn (mixed $option, mixed $question): bool => is_string($option)
+                && $option !== ''
+                && isset(app(PlantBook::class)->questions[$question]),
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 }

@@ -19,13 +19,20 @@ final readonly class FlowerBudsLost implements DayRule
     public function judge(DayCase $case): ?Consequence
     {
         $takes = array_filter($case->rules, static fn (TaskRule $task): bool => $task->takesFloweringWood);
-        if ($case->isInWindow() || $case->kind->wood !== FloweringWood::Old || $takes === [] || ! $case->year->has(Anchor::BloomStart)) {
+        if (
+            $case->isInWindow()
+            || $case->kind->wood !== FloweringWood::Old
+            || $takes === []
+            || ! $case->year->has(Anchor::BloomStart)
+        ) {
             return null;
         }
         $start = $case->year->day(Anchor::BloomStart);
         $end = $case->year->day(Anchor::BloomEnd);
         $because = match (true) {
-            ! $case->day->isBefore($end->plus($case->figures->number(Figure::BudsSetAfterBloom))) => 'the buds for the coming bloom, from about '.$case->next->day(Anchor::BloomStart)->inWords().', are set',
+            ! $case->day->isBefore($end->plus($case->figures->number(Figure::BudsSetAfterBloom))) => 'the buds for the coming bloom, from about '.
+                $case->next->day(Anchor::BloomStart)->inWords().
+                ', are set',
             $case->day->isBefore($start) => 'it carries the buds that open from about '.$start->inWords(),
             ! $case->day->isAfter($end) => 'it is in bloom, until about '.$end->inWords(),
             default => null,
@@ -45,6 +52,9 @@ final readonly class FlowerBudsLost implements DayRule
         }
         $end = $season->year->day(Anchor::BloomEnd);
 
-        return [$season->year->day(Anchor::BloomStart), $end->plus(1), $end->plus($figures->number(Figure::BudsSetAfterBloom))];
+        return [
+            $season->year->day(Anchor::BloomStart), $end->plus(1),
+            $end->plus($figures->number(Figure::BudsSetAfterBloom)),
+        ];
     }
 }

@@ -18,29 +18,52 @@ final readonly class Nesting implements DayRule
         $closes = $case->figures->number(Figure::NestCloses);
         foreach ($case->plant->history as $work) {
             if ($work->nest && ! $case->day->isBefore($work->on) && $case->day->isBefore($work->on->plus($closes))) {
-                return Consequence::closed($case->figures->reason(Figure::NestCloses, 'Nest', sprintf(
-                    'A nest was found on %s. An active nest stops the work by law in most places: closed until about %s, or until somebody sees that the young have flown.',
-                    $work->on->inWords(), $work->on->plus($closes)->inWords(),
-                )));
+                return Consequence::closed(
+                    $case->figures->reason(
+                        Figure::NestCloses,
+                        'Nest',
+                        sprintf(
+                            'A nest was found on %s. An active nest stops the work by law in most places: closed until about %s, or until somebody sees that the young have flown.',
+                            $work->on->inWords(), $work->on->plus($closes)->inWords(),
+                        ),
+                    ),
+                );
             }
         }
         $midwinter = $case->year->day(Anchor::Midwinter);
         $after = $midwinter->daysUntil($case->day);
         $last = $midwinter->plus($case->figures->number(Figure::NestingPeakTo));
-        if (self::hides($case) && $after >= $case->figures->number(Figure::NestingPeakFrom) && $after <= $case->figures->number(Figure::NestingPeakTo)) {
-            return Consequence::cost($case->figures->reason(Figure::NestingPeakTo, 'Nesting peak', sprintf(
-                'Most nests are full until about %s, and a dense evergreen or a clipped hedge hides them: wait if it can wait, and look through it from both sides if it cannot. An active nest stops the work.',
-                $last->inWords(),
-            )));
+        if (
+            self::hides($case)
+            && $after >= $case->figures->number(Figure::NestingPeakFrom)
+            && $after <= $case->figures->number(Figure::NestingPeakTo)
+        ) {
+            return Consequence::cost(
+                $case->figures->reason(
+                    Figure::NestingPeakTo,
+                    'Nesting peak',
+                    sprintf(
+                        'Most nests are full until about %s, and a dense evergreen or a clipped hedge hides them: wait if it can wait, and look through it from both sides if it cannot. An active nest stops the work.',
+                        $last->inWords(),
+                    ),
+                ),
+            );
         }
         [$from, $to] = self::season($case);
         if (! $case->kind->has('dense') || $case->day->isBefore($from) || $case->day->isAfter($to)) {
             return null;
         }
 
-        return Consequence::mind($case->figures->reason(Figure::NestingFrom, 'Nesting season', sprintf(
-            'Birds may be nesting in it until about %s: look through it before the first cut. An active nest stops the work.', $to->inWords(),
-        )));
+        return Consequence::mind(
+            $case->figures->reason(
+                Figure::NestingFrom,
+                'Nesting season',
+                sprintf(
+                    'Birds may be nesting in it until about %s: look through it before the first cut. An active nest stops the work.',
+                    $to->inWords(),
+                ),
+            ),
+        );
     }
 
     /**
@@ -49,7 +72,10 @@ final readonly class Nesting implements DayRule
      */
     private static function hides(DayCase $case): bool
     {
-        $dense = $case->kind->habit === 'hedge' || $case->plant->form === 'hedge' || ($case->kind->has('dense') && ! $case->kind->phenology->has(Anchor::LeafFall));
+        $dense =
+            $case->kind->habit === 'hedge'
+            || $case->plant->form === 'hedge'
+            || ($case->kind->has('dense') && ! $case->kind->phenology->has(Anchor::LeafFall));
 
         return $dense && $case->kind->wood === FloweringWood::None;
     }
@@ -59,14 +85,21 @@ final readonly class Nesting implements DayRule
     {
         $midwinter = $case->year->day(Anchor::Midwinter);
 
-        return [$midwinter->plus($case->figures->number(Figure::NestingFrom)), $midwinter->plus($case->figures->number(Figure::NestingTo))];
+        return [
+            $midwinter->plus($case->figures->number(Figure::NestingFrom)),
+            $midwinter->plus($case->figures->number(Figure::NestingTo)),
+        ];
     }
 
     public function turns(SeasonCase $season, Figures $figures): array
     {
         $midwinter = $season->year->day(Anchor::Midwinter);
-        $turns = [$midwinter->plus($figures->number(Figure::NestingFrom)), $midwinter->plus($figures->number(Figure::NestingTo) + 1),
-            $midwinter->plus($figures->number(Figure::NestingPeakFrom)), $midwinter->plus($figures->number(Figure::NestingPeakTo) + 1)];
+        $turns = [
+            $midwinter->plus($figures->number(Figure::NestingFrom)),
+            $midwinter->plus($figures->number(Figure::NestingTo) + 1),
+            $midwinter->plus($figures->number(Figure::NestingPeakFrom)),
+            $midwinter->plus($figures->number(Figure::NestingPeakTo) + 1),
+        ];
         foreach ($season->plant->history as $work) {
             if ($work->nest) {
                 $turns = [...$turns, $work->on, $work->on->plus($figures->number(Figure::NestCloses))];

@@ -16,10 +16,15 @@ final readonly class NewlyPlanted implements DayRule
             return null;
         }
 
-        return Consequence::cost(Reason::commonPractice('Newly planted', sprintf(
-            'Planted on %s: this season only dead, damaged and broken wood comes off. Whatever is alive feeds the roots; shaping now sets it back a year.',
-            $case->plant->planted->inWords(),
-        )));
+        return Consequence::cost(
+            Reason::commonPractice(
+                'Newly planted',
+                sprintf(
+                    'Planted on %s: this season only dead, damaged and broken wood comes off. Whatever is alive feeds the roots; shaping now sets it back a year.',
+                    $case->plant->planted->inWords(),
+                ),
+            ),
+        );
     }
 
     public function turns(SeasonCase $season, Figures $figures): array

@@ -16,10 +16,16 @@ final readonly class OverBudget implements DayRule
             return null;
         }
 
-        return Consequence::cost(Reason::of('Already over budget', sprintf(
-            '%d %% of its live growth has come off this season and %d %% is its cap: what more comes off costs vigour, flowers and sound wood. Dead, diseased and damaged wood may always go.',
-            $case->budget->usedPercent, $case->budget->capPercent,
-        ), $case->budget->source));
+        return Consequence::cost(
+            Reason::of(
+                'Already over budget',
+                sprintf(
+                    '%d %% of its live growth has come off this season and %d %% is its cap: what more comes off costs vigour, flowers and sound wood. Dead, diseased and damaged wood may always go.',
+                    $case->budget->usedPercent, $case->budget->capPercent,
+                ),
+                $case->budget->source,
+            ),
+        );
     }
 
     public function turns(SeasonCase $season, Figures $figures): array

@@ -22,9 +22,16 @@ final readonly class SwollenBuds implements DayRule
             return null;
         }
 
-        return Consequence::cost($case->figures->reason(Figure::SwollenBeforeBudBreak, 'Swollen buds', sprintf(
-            'Buds break about %s: they are fat now and rub off at a touch, and each one lost is a shoot less.', $break->inWords(),
-        )));
+        return Consequence::cost(
+            $case->figures->reason(
+                Figure::SwollenBeforeBudBreak,
+                'Swollen buds',
+                sprintf(
+                    'Buds break about %s: they are fat now and rub off at a touch, and each one lost is a shoot less.',
+                    $break->inWords(),
+                ),
+            ),
+        );
     }
 
     public function turns(SeasonCase $season, Figures $figures): array
@@ -34,6 +41,9 @@ final readonly class SwollenBuds implements DayRule
         }
         $break = $season->year->day(Anchor::BudBreak);
 
-        return [$break->minus($figures->number(Figure::SwollenBeforeBudBreak)), $break->plus($figures->number(Figure::TenderAfterBudBreak) + 1)];
+        return [
+            $break->minus($figures->number(Figure::SwollenBeforeBudBreak)),
+            $break->plus($figures->number(Figure::TenderAfterBudBreak) + 1),
+        ];
     }
 }

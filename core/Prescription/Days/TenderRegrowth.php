@@ -36,7 +36,9 @@ final readonly class TenderRegrowth implements DayRule
 
         return [
             $frost->minus($figures->number(Figure::StopBeforeFirstFrost)),
-            $season->year->has(Anchor::LeafFall) ? $season->year->day(Anchor::LeafFall) : $frost->plus($figures->number(Figure::RestAfterFirstFrost)),
+            $season->year->has(Anchor::LeafFall)
+                ? $season->year->day(Anchor::LeafFall)
+                : $frost->plus($figures->number(Figure::RestAfterFirstFrost)),
         ];
     }
 }

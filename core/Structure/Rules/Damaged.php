@@ -28,6 +28,9 @@ final readonly class Damaged implements StemRule
 
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
-        return Flagged::candidates($survey, StemFault::Damaged, 'it is damaged, and disease enters there', 'below the damage, at the base where little is left of it');
+        return Flagged::candidates(
+            $survey, StemFault::Damaged, 'it is damaged, and disease enters there',
+            'below the damage, at the base where little is left of it',
+        );
     }
 }

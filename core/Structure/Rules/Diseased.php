@@ -28,6 +28,9 @@ final readonly class Diseased implements StemRule
 
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
-        return Flagged::candidates($survey, StemFault::Diseased, 'it is diseased', 'below the lowest damage, then look at the face of the cut: it must be clean all through; disinfect the blade after it');
+        return Flagged::candidates(
+            $survey, StemFault::Diseased, 'it is diseased',
+            'below the lowest damage, then look at the face of the cut: it must be clean all through; disinfect the blade after it',
+        );
     }
 }

@@ -34,13 +34,22 @@ final readonly class Inward implements StemRule
 
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
-        $candidates = Flagged::candidates($survey, StemFault::Inward, 'it grows into the middle', 'out at the base or at its parent');
+        $candidates = Flagged::candidates(
+            $survey, StemFault::Inward, 'it grows into the middle', 'out at the base or at its parent',
+        );
         if ($aim->plan !== StemPlan::Bowl) {
             return $candidates;
         }
-        $upright = array_filter($survey->standing(), static fn (Stem $stem): bool => $stem->leanDeg < self::UPRIGHT && ! $stem->has(StemFault::Inward));
+        $upright = array_filter(
+            $survey->standing(),
+            static fn (Stem $stem): bool => $stem->leanDeg < self::UPRIGHT && ! $stem->has(StemFault::Inward),
+        );
         foreach (Flagged::sorted($upright) as $stem) {
-            $candidates[] = new Candidate($stem, sprintf('it stands upright (%d degrees) and fills the middle of the bowl', (int) round($stem->leanDeg)), 'out at the base');
+            $candidates[] = new Candidate(
+                $stem,
+                sprintf('it stands upright (%d degrees) and fills the middle of the bowl', (int) round($stem->leanDeg)),
+                'out at the base',
+            );
         }
 
         return $candidates;

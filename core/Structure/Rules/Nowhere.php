@@ -28,6 +28,8 @@ final readonly class Nowhere implements StemRule
 
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
-        return Flagged::candidates($survey, StemFault::Nowhere, 'it goes nowhere useful', 'out at the base or at its parent');
+        return Flagged::candidates(
+            $survey, StemFault::Nowhere, 'it goes nowhere useful', 'out at the base or at its parent',
+        );
     }
 }

@@ -44,19 +44,32 @@ final readonly class Oldest implements StemRule
         $standing = $survey->standing();
         if ($aim->plan === StemPlan::Whole) {
             foreach ($standing as $stem) {
-                yield new Candidate($stem, 'all of it is cut down, and comes again', 'to the low framework, or to the ground where it has none');
+                yield new Candidate(
+                    $stem, 'all of it is cut down, and comes again',
+                    'to the low framework, or to the ground where it has none',
+                );
             }
 
             return;
         }
         $young = array_filter($standing, $aim->isYoung(...)) !== [];
-        $old = array_values(array_filter($standing, static fn (Stem $stem): bool => match ($aim->plan) {
-            StemPlan::Thirds, StemPlan::AtOnce => $stem->ageYears === null || ! $aim->isYoung($stem),
-            // A cane that has fruited is done; one of this year carries the next crop.
-            StemPlan::Canes => $stem->ageYears !== null && $stem->ageYears >= 2,
-            default => true,
-        }));
-        usort($old, static fn (Stem $a, Stem $b): int => ($a->ageYears ?? 0) === ($b->ageYears ?? 0) ? strcmp($a->ref, $b->ref) : ($b->ageYears ?? 0) <=> ($a->ageYears ?? 0));
+        $old = array_values(
+            array_filter(
+                $standing,
+                static fn (Stem $stem): bool => match ($aim->plan) {
+                    StemPlan::Thirds, StemPlan::AtOnce => $stem->ageYears === null || ! $aim->isYoung($stem),
+                    // A cane that has fruited is done; one of this year carries the next crop.
+                    StemPlan::Canes => $stem->ageYears !== null && $stem->ageYears >= 2,
+                    default => true,
+                },
+            ),
+        );
+        usort(
+            $old,
+            static fn (Stem $a, Stem $b): int => ($a->ageYears ?? 0) === ($b->ageYears ?? 0)
+                ? strcmp($a->ref, $b->ref)
+                : ($b->ageYears ?? 0) <=> ($a->ageYears ?? 0),
+        );
         $old = self::spreading($old, $standing, self::toGo($survey, $aim));
 
         $oldest = $old === [] ? 0 : max(array_map(static fn (Stem $stem): int => $stem->ageYears ?? 0, $old));
@@ -66,19 +79,34 @@ final readonly class Oldest implements StemRule
                 // Where the oldest are more than may go, the budget waits for them: it is not spent on middling wood.
                 return;
             }
-            yield new Candidate($stem, match (true) {
-                $aim->plan === StemPlan::Canes => 'it has fruited and will not again',
-                $stem->ageYears === null => 'nobody knows its age; leaving, it spreads the rest best',
-                $stem->ageYears === $oldest => sprintf('it is the oldest that stands, %d years%s', $stem->ageYears, $young ? ', and young ones wait to replace it' : ''),
-                default => sprintf('at %d years it is among the oldest, and the older ones are kept or more than may go', $stem->ageYears),
-            }, 'out at the base');
+            yield new Candidate(
+                $stem,
+                match (true) {
+                    $aim->plan === StemPlan::Canes => 'it has fruited and will not again',
+                    $stem->ageYears === null => 'nobody knows its age; leaving, it spreads the rest best',
+                    $stem->ageYears === $oldest => sprintf(
+                        'it is the oldest that stands, %d years%s', $stem->ageYears,
+                        $young ? ', and young ones wait to replace it' : '',
+                    ),
+                    default => sprintf(
+                        'at %d years it is among the oldest, and the older ones are kept or more than may go',
+                        $stem->ageYears,
+                    ),
+                },
+                'out at the base',
+            );
         }
         if ($aim->plan === StemPlan::Canes && $aim->keep !== null) {
             // Once those that fruited are gone, the new ones are thinned to their number, the thinnest first.
-            $new = array_values(array_filter($standing, static fn (Stem $stem): bool => $stem->ageYears === null || $stem->ageYears < 2));
+            $new = array_values(
+                array_filter($standing, static fn (Stem $stem): bool => $stem->ageYears === null || $stem->ageYears < 2),
+            );
             usort($new, static fn (Stem $a, Stem $b): int => [$a->baseMm, $a->ref] <=> [$b->baseMm, $b->ref]);
             foreach ($new as $stem) {
-                yield new Candidate($stem, sprintf('of the new canes it is the thinnest, and %d are enough', $aim->keep), 'out at the base');
+                yield new Candidate(
+                    $stem, sprintf('of the new canes it is the thinnest, and %d are enough', $aim->keep),
+                    'out at the base',
+                );
             }
         }
     }
@@ -107,11 +135,22 @@ final readonly class Oldest implements StemRule
         if ($split === null) {
             return $old;
         }
-        $older = array_values(array_filter($old, static fn (Stem $stem): bool => ($stem->ageYears ?? 0) > ($split->ageYears ?? 0)));
-        $equal = array_values(array_filter($old, static fn (Stem $stem): bool => ($stem->ageYears ?? 0) === ($split->ageYears ?? 0)));
+        $older = array_values(
+            array_filter($old, static fn (Stem $stem): bool => ($stem->ageYears ?? 0) > ($split->ageYears ?? 0)),
+        );
+        $equal = array_values(
+            array_filter($old, static fn (Stem $stem): bool => ($stem->ageYears ?? 0) === ($split->ageYears ?? 0)),
+        );
         $going = self::best($equal, self::without($standing, $older), $toGo - count($older));
 
-        return [...$older, ...$going, ...self::without($equal, $going), ...array_values(array_filter($old, static fn (Stem $stem): bool => ($stem->ageYears ?? 0) < ($split->ageYears ?? 0)))];
+        return [
+            ...$older,
+            ...$going,
+            ...self::without($equal, $going),
+            ...array_values(
+                array_filter($old, static fn (Stem $stem): bool => ($stem->ageYears ?? 0) < ($split->ageYears ?? 0)),
+            ),
+        ];
     }
 
     /**
@@ -151,7 +190,9 @@ final readonly class Oldest implements StemRule
             $next = null;
             $least = PHP_INT_MAX;
             foreach ($stems as $stem) {
-                $uneven = isset($without[$stem->ref]) ? PHP_INT_MAX : $spread->unevenness($without + [$stem->ref => true]);
+                $uneven = isset($without[$stem->ref])
+                    ? PHP_INT_MAX
+                    : $spread->unevenness($without + [$stem->ref => true]);
                 if ($uneven < $least) {
                     [$next, $least] = [$stem, $uneven];
                 }

@@ -61,12 +61,24 @@ final readonly class Rubbing implements StemRule
             }
         }
         $rubbing = array_values(array_intersect_key($stems, $count));
-        usort($rubbing, static fn (Stem $a, Stem $b): int => [-$count[$a->ref], ...Flagged::worth($a)] <=> [-$count[$b->ref], ...Flagged::worth($b)]);
+        usort(
+            $rubbing,
+            static fn (Stem $a, Stem $b): int => [-$count[$a->ref], ...Flagged::worth($a)] <=> [
+                -$count[$b->ref],
+                ...Flagged::worth($b),
+            ],
+        );
 
-        return array_map(static fn (Stem $stem): Candidate => new Candidate(
-            $stem,
-            $says[$stem->ref].($count[$stem->ref] > 1 ? sprintf('; it rubs %d others', $count[$stem->ref]) : '; it is the worse of the two'),
-            'followed down and out at the base, so that one cut cures the rub and the crowding',
-        ), $rubbing);
+        return array_map(
+            static fn (Stem $stem): Candidate => new Candidate(
+                $stem,
+                $says[$stem->ref].
+                    ($count[$stem->ref] > 1
+                        ? sprintf('; it rubs %d others', $count[$stem->ref])
+                        : '; it is the worse of the two'),
+                'followed down and out at the base, so that one cut cures the rub and the crowding',
+            ),
+            $rubbing,
+        );
     }
 }

@@ -34,7 +34,10 @@ final readonly class Suckers implements StemRule
         }
 
         return $aim->grafted
-            ? Flagged::candidates($survey, StemFault::Sucker, 'it comes from below the graft and is not the plant you want', 'pulled off where it begins, never snipped at the surface')
+            ? Flagged::candidates(
+                $survey, StemFault::Sucker, 'it comes from below the graft and is not the plant you want',
+                'pulled off where it begins, never snipped at the surface',
+            )
             : Flagged::candidates($survey, StemFault::Sucker, 'it stands where no main is wanted', 'out at its origin');
     }
 }

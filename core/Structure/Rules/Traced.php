@@ -29,8 +29,14 @@ final readonly class Traced implements StemRule
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
         return [
-            ...Flagged::candidates($survey, StemFault::Reverted, 'it has gone back to plain green and outgrows the rest', 'traced to its origin, never snipped at the surface'),
-            ...Flagged::candidates($survey, StemFault::Watershoot, 'it bolts through the middle', 'traced to its origin, never snipped at the surface'),
+            ...Flagged::candidates(
+                $survey, StemFault::Reverted, 'it has gone back to plain green and outgrows the rest',
+                'traced to its origin, never snipped at the surface',
+            ),
+            ...Flagged::candidates(
+                $survey, StemFault::Watershoot, 'it bolts through the middle',
+                'traced to its origin, never snipped at the surface',
+            ),
         ];
     }
 }

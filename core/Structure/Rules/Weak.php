@@ -38,9 +38,18 @@ final readonly class Weak implements StemRule
         sort($sizes);
         $usual = $sizes === [] ? 0 : $sizes[intdiv(count($sizes), 2)];
         $candidates = Flagged::candidates($survey, StemFault::Weak, 'it is weak', 'out at the base');
-        $thin = array_filter($standing, static fn (Stem $stem): bool => $stem->baseMm < $aim->pencilMm && $stem->baseMm < self::THIN * $usual && ! $stem->has(StemFault::Weak));
+        $thin = array_filter(
+            $standing,
+            static fn (Stem $stem): bool => $stem->baseMm < $aim->pencilMm
+                && $stem->baseMm < self::THIN * $usual
+                && ! $stem->has(StemFault::Weak),
+        );
         foreach (Flagged::sorted($thin) as $stem) {
-            $candidates[] = new Candidate($stem, sprintf('at %d mm it is thinner than a pencil, and the others are about %d mm', $stem->baseMm, $usual), 'out at the base');
+            $candidates[] = new Candidate(
+                $stem,
+                sprintf('at %d mm it is thinner than a pencil, and the others are about %d mm', $stem->baseMm, $usual),
+                'out at the base',
+            );
         }
 
         return $candidates;

@@ -41,7 +41,10 @@ final class AmountRulesTest extends TestCase
 
     public function test_thirds_name_this_plants_stems_in_the_steps(): void
     {
-        $steps = implode(' ', $this->task(new Plant('f', 'forsythia', stems: StemCount::of(9, 4)), 'after-flowering')->steps);
+        $steps = implode(
+            ' ',
+            $this->task(new Plant('f', 'forsythia', stems: StemCount::of(9, 4)), 'after-flowering')->steps,
+        );
         self::assertStringContainsString('Take out 3 of the 9 old stems at the base, the oldest first', $steps);
         self::assertStringContainsString('Leave the 4 stems of young wood', $steps);
         self::assertStringNotContainsString('{', $steps);
@@ -49,8 +52,14 @@ final class AmountRulesTest extends TestCase
 
     public function test_uncounted_stems_are_given_as_a_share(): void
     {
-        $share = $this->amount($this->task(new Plant('l', 'lilac'), 'after-flowering'), 'share of the stems to take out');
-        self::assertSame([0, 33, 33], [$share->min, $share->target, $share->max], 'a third at the most, and none where none is old');
+        $share = $this->amount(
+            $this->task(new Plant('l', 'lilac'), 'after-flowering'),
+            'share of the stems to take out',
+        );
+        self::assertSame(
+            [0, 33, 33], [$share->min, $share->target, $share->max],
+            'a third at the most, and none where none is old',
+        );
         $task = $this->task(new Plant('f', 'forsythia'), 'after-flowering');
         self::assertSame(33, $this->amount($task, 'share of the stems to take out')->max);
         self::assertStringContainsString('Count the old stems', implode(' ', $task->steps));
@@ -61,7 +70,10 @@ final class AmountRulesTest extends TestCase
         $task = $this->task(new Plant('b', 'bluebeard', floweringHeightMm: 700), 'spring-cut');
         self::assertSame(300, $this->amount($task, 'cut height')->target);
         self::assertSame(1050, $this->amount($task, 'expected flowering height')->target);
-        self::assertStringContainsString('minus 5 cm is below its lowest framework of 30 cm', $this->saysBecause($task, 'The wish cannot be met'));
+        self::assertStringContainsString(
+            'minus 5 cm is below its lowest framework of 30 cm',
+            $this->saysBecause($task, 'The wish cannot be met'),
+        );
     }
 
     public function test_without_a_wish_the_usual_height_is_cut(): void
@@ -82,20 +94,32 @@ final class AmountRulesTest extends TestCase
         $out = $this->amount($task, 'trunks to take out');
         // Six too many; a quarter of the crown may go in a year (ANSI A300, pre-2017 text, from memory): two of ten trunks.
         self::assertSame([2, 2, 2], [$out->min, $out->target, $out->max]);
-        self::assertStringContainsString('takes out 6: 2 now and the others over the coming years', $this->saysBecause($task, 'Trunks to keep'));
+        self::assertStringContainsString(
+            'takes out 6: 2 now and the others over the coming years',
+            $this->saysBecause($task, 'Trunks to keep'),
+        );
     }
 
     public function test_few_stems_stay_whole(): void
     {
-        $out = $this->amount($this->task(new Plant('r', 'bush-rose', stems: StemCount::of(2, 1)), 'main-pruning'), 'stems to take out');
+        $out = $this->amount(
+            $this->task(new Plant('r', 'bush-rose', stems: StemCount::of(2, 1)), 'main-pruning'),
+            'stems to take out',
+        );
         self::assertSame([0, 0, 0], [$out->min, $out->target, $out->max]);
     }
 
     public function test_legs_are_cleared_no_higher_than_a_third(): void
     {
-        $clear = $this->amount($this->task(new Plant('c', 'crape-myrtle', heightMm: 3000), 'winter-structure'), 'clear stem');
+        $clear = $this->amount(
+            $this->task(new Plant('c', 'crape-myrtle', heightMm: 3000), 'winter-structure'),
+            'clear stem',
+        );
         self::assertSame(1000, $clear->max);
-        $clear = $this->amount($this->task(new Plant('c', 'crape-myrtle', heightMm: 5000), 'winter-structure'), 'clear stem');
+        $clear = $this->amount(
+            $this->task(new Plant('c', 'crape-myrtle', heightMm: 5000), 'winter-structure'),
+            'clear stem',
+        );
         self::assertSame([1200, 1500], [$clear->min, $clear->max]);
     }
 
@@ -114,9 +138,16 @@ final class AmountRulesTest extends TestCase
     public function test_a_light_arc_takes_a_third_of_the_height_it_has(): void
     {
         $plant = new Plant('r', 'bush-rose', heightMm: 900);
-        $after = $this->amount($this->task($plant, 'main-pruning', firm: ['bush-rose-severity' => 'light-arc']), 'height after the cut');
+        $after = $this->amount(
+            $this->task($plant, 'main-pruning', firm: ['bush-rose-severity' => 'light-arc']),
+            'height after the cut',
+        );
         self::assertSame(603, $after->target);
-        $unmeasured = $this->task(new Plant('r', 'bush-rose'), 'main-pruning', firm: ['bush-rose-severity' => 'light-arc']);
+        $unmeasured = $this->task(
+            new Plant('r', 'bush-rose'),
+            'main-pruning',
+            firm: ['bush-rose-severity' => 'light-arc'],
+        );
         self::assertSame(33, $this->amount($unmeasured, 'share of the height to take off')->target);
     }
 
@@ -140,13 +171,22 @@ final class AmountRulesTest extends TestCase
 
     public function test_lengths_in_both_measures(): void
     {
-        self::assertSame(['5 mm', '45 cm', '1.2 m'], array_map(static fn (int $mm): string => Length::ofMm($mm)->metric(), [5, 450, 1200]));
-        self::assertSame(['6 in', '3 ft 11 in', '5 ft'], array_map(static fn (int $mm): string => Length::ofMm($mm)->imperial(), [150, 1200, 1524]));
+        self::assertSame(
+            ['5 mm', '45 cm', '1.2 m'],
+            array_map(static fn (int $mm): string => Length::ofMm($mm)->metric(), [5, 450, 1200]),
+        );
+        self::assertSame(
+            ['6 in', '3 ft 11 in', '5 ft'],
+            array_map(static fn (int $mm): string => Length::ofMm($mm)->imperial(), [150, 1200, 1524]),
+        );
     }
 
     /** Common practice, no source: a cane four fifths dead is reckoned as that, and one that is worse as no better. */
     public function test_a_cane_all_but_dead_is_not_reckoned_beyond_four_fifths(): void
     {
-        self::assertSame([4, 8, 20, 20, 20], array_map(static fn (int $dead): int => BudsWithLosses::leave(4, $dead), [0, 50, 80, 81, 99]));
+        self::assertSame(
+            [4, 8, 20, 20, 20],
+            array_map(static fn (int $dead): int => BudsWithLosses::leave(4, $dead), [0, 50, 80, 81, 99]),
+        );
     }
 }

@@ -33,7 +33,12 @@ final class DayTest extends TestCase
     /** @return array<string, array{string}> */
     public static function impossible(): array
     {
-        return ['30 February' => ['2027-02-30'], 'month 13' => ['2027-13-01'], 'another writing' => ['1/2/2027'], 'nothing' => ['']];
+        return [
+            '30 February' => ['2027-02-30'],
+            'month 13' => ['2027-13-01'],
+            'another writing' => ['1/2/2027'],
+            'nothing' => [''],
+        ];
     }
 
     public function test_a_day_of_the_year_finds_its_nearest_occurrence(): void

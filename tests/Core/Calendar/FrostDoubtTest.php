@@ -15,8 +15,11 @@ use Tests\Support\TestBook;
 final class FrostDoubtTest extends TestCase
 {
     #[DataProvider('fitting')]
-    public function test_frosts_that_fit_their_place_raise_no_question(float $latitude, string $last, string $first): void
-    {
+    public function test_frosts_that_fit_their_place_raise_no_question(
+        float $latitude,
+        string $last,
+        string $first,
+    ): void {
         self::assertNull(self::doubt($latitude, $last, $first));
     }
 

@@ -65,24 +65,37 @@ final class SeasonTest extends TestCase
     {
         $spring = $this->read(['forsythia-bloom' => '2027-03-02']);
         self::assertSame(0, $spring->spring->days);
-        self::assertSame('2027-03-02', (string) SiteYear::of(Sites::southernEngland(), 2027, $spring)->day(Anchor::ForsythiaBloom));
+        self::assertSame(
+            '2027-03-02',
+            (string) SiteYear::of(Sites::southernEngland(), 2027, $spring)->day(Anchor::ForsythiaBloom),
+        );
     }
 
     public function test_two_observations_move_it_by_their_middle(): void
     {
         // Forsythia is usual on 13 March, lilac on 29 April.
-        self::assertSame(-10, $this->read(['forsythia-bloom' => '2027-03-02', 'lilac-bloom' => '2027-04-20'])->spring->days);
+        self::assertSame(
+            -10,
+            $this->read(['forsythia-bloom' => '2027-03-02', 'lilac-bloom' => '2027-04-20'])->spring->days,
+        );
     }
 
     public function test_one_misread_date_among_three_moves_nothing_much(): void
     {
-        $spring = $this->read(['forsythia-bloom' => '2027-03-08', 'plum-bloom' => '2027-03-20', 'lilac-bloom' => '2027-06-10']);
+        $spring = $this->read([
+            'forsythia-bloom' => '2027-03-08',
+            'plum-bloom' => '2027-03-20',
+            'lilac-bloom' => '2027-06-10',
+        ]);
         self::assertSame(-5, $spring->spring->days);
     }
 
     public function test_a_neighbours_spring_counts_by_how_late_it_is(): void
     {
-        $hill = SiteYear::of(Site::of(51.6, -1.2, 300, MonthDay::parse('05-06'), MonthDay::parse('10-14'), WinterClass::Cold), 2027);
+        $hill = SiteYear::of(
+            Site::of(51.6, -1.2, 300, MonthDay::parse('05-06'), MonthDay::parse('10-14'), WinterClass::Cold),
+            2027,
+        );
         $spring = SeasonReader::with(TestBook::read())->read(
             [new Observation('lilac-bloom', $this->day('2027-04-23'))],
             SiteYear::of(Sites::southernEngland(), 2027),
@@ -99,7 +112,10 @@ final class SeasonTest extends TestCase
     {
         $this->expectException(Fault::class);
         $this->expectExceptionMessage($message);
-        SeasonReader::with(TestBook::read())->check(new Observation($event, $this->day($on)), SiteYear::of(Sites::southernEngland(), 2027));
+        SeasonReader::with(TestBook::read())->check(
+            new Observation($event, $this->day($on)),
+            SiteYear::of(Sites::southernEngland(), 2027),
+        );
     }
 
     /** @return array<string, array{string, string, string}> */
@@ -115,14 +131,28 @@ final class SeasonTest extends TestCase
 
     public function test_a_moved_window_says_by_how_much_and_from_what(): void
     {
-        $years = SiteYears::of(Sites::southernEngland(), [2027 => SeasonSeen::of(Shift::of(-10, ['forsythia bloom on 3 March, 10 days early', 'lilac bloom on 19 April, 10 days early']))]);
-        $task = Prescriber::with(TestBook::read())->prescribe(new Plant('l', 'lilac'), $years->season(2027), $this->practice())->task('after-flowering');
+        $years = SiteYears::of(Sites::southernEngland(), [
+            2027 => SeasonSeen::of(
+                Shift::of(-10, ['forsythia bloom on 3 March, 10 days early', 'lilac bloom on 19 April, 10 days early']),
+            ),
+        ]);
+        $task = Prescriber::with(TestBook::read())
+            ->prescribe(new Plant('l', 'lilac'), $years->season(2027), $this->practice())
+            ->task('after-flowering');
         self::assertNotNull($task);
         self::assertSame('2027-05-10', (string) $task->window->bestFrom);
-        self::assertStringContainsString('best from 10 May to 21 June instead of 20 May to 1 July', $this->saysBecause($task, 'Moved by this season'));
-        $unmoved = Prescriber::with(TestBook::read())->prescribe(new Plant('l', 'lilac'), $years->season(2028), $this->practice())->task('after-flowering');
+        self::assertStringContainsString(
+            'best from 10 May to 21 June instead of 20 May to 1 July',
+            $this->saysBecause($task, 'Moved by this season'),
+        );
+        $unmoved = Prescriber::with(TestBook::read())
+            ->prescribe(new Plant('l', 'lilac'), $years->season(2028), $this->practice())
+            ->task('after-flowering');
         self::assertNotNull($unmoved);
-        self::assertNotContains('Moved by this season', array_map(static fn ($reason): string => $reason->rule, $unmoved->reasons));
+        self::assertNotContains(
+            'Moved by this season',
+            array_map(static fn ($reason): string => $reason->rule, $unmoved->reasons),
+        );
     }
 
     public function test_autumn_signs_move_the_autumn_and_no_spring(): void
@@ -132,14 +162,26 @@ final class SeasonTest extends TestCase
         self::assertSame(0, $seen->spring->days);
         self::assertSame(-9, $seen->autumn->days);
         $year = SiteYear::of(Sites::southernEngland(), 2027, $seen);
-        self::assertSame('2027-10-18', (string) $year->day(Anchor::FirstFrost), 'a frost that was seen is taken as seen');
-        self::assertSame('2027-10-18', (string) $year->after()->day(Anchor::PreviousFirstFrost), 'and the next season hangs on it');
+        self::assertSame(
+            '2027-10-18', (string) $year->day(Anchor::FirstFrost), 'a frost that was seen is taken as seen',
+        );
+        self::assertSame(
+            '2027-10-18', (string) $year->after()->day(Anchor::PreviousFirstFrost), 'and the next season hangs on it',
+        );
     }
 
     public function test_an_early_autumn_brings_the_late_season_stop_forward(): void
     {
-        $seen = SeasonSeen::of(Shift::none(), Shift::of(-14, ['apple leaf fall on 29 October, 14 days early', 'lilac leaf fall on 29 October, 14 days early']));
-        $state = fn (SiteYears $years): DayState => CutOn::with(TestBook::read())->judge(new Plant('f', 'forsythia'), $years, $this->day('2027-09-01'), $this->practice())->state;
+        $seen = SeasonSeen::of(
+            Shift::none(),
+            Shift::of(-14, [
+                'apple leaf fall on 29 October, 14 days early',
+                'lilac leaf fall on 29 October, 14 days early',
+            ]),
+        );
+        $state = fn (SiteYears $years): DayState => CutOn::with(TestBook::read())->judge(
+            new Plant('f', 'forsythia'), $years, $this->day('2027-09-01'), $this->practice(),
+        )->state;
         self::assertSame(DayState::AtACost, $state(SiteYears::of(Sites::southernEngland())));
         self::assertSame(DayState::Closed, $state(SiteYears::of(Sites::southernEngland(), [2027 => $seen])));
     }
@@ -147,7 +189,9 @@ final class SeasonTest extends TestCase
     public function test_what_hangs_on_midwinter_does_not_move(): void
     {
         $early = SiteYear::of(Sites::southernEngland(), 2027, SeasonSeen::of(Shift::of(-12, ['a', 'b'])));
-        $task = Prescriber::with(TestBook::read())->prescribe(new Plant('r', 'bush-rose'), $early, $this->practice())->task('main-pruning');
+        $task = Prescriber::with(TestBook::read())
+            ->prescribe(new Plant('r', 'bush-rose'), $early, $this->practice())
+            ->task('main-pruning');
         self::assertSame('2027-02-15', (string) $task?->window->bestFrom);
     }
 
@@ -171,6 +215,8 @@ final class SeasonTest extends TestCase
 
     private static function at(float $latitude, float $longitude, int $elevation): Site
     {
-        return Site::of($latitude, $longitude, $elevation, MonthDay::parse('04-20'), MonthDay::parse('10-20'), WinterClass::Cool);
+        return Site::of(
+            $latitude, $longitude, $elevation, MonthDay::parse('04-20'), MonthDay::parse('10-20'), WinterClass::Cool,
+        );
     }
 }

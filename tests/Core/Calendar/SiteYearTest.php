@@ -61,7 +61,9 @@ final class SiteYearTest extends TestCase
 
     public function test_only_a_warm_site_may_lack_frost(): void
     {
-        self::assertTrue(SiteYear::of(Sites::frostless(), 2027)->day(Anchor::LastFrost)->isAfter(Day::parse('2027-01-01')));
+        self::assertTrue(
+            SiteYear::of(Sites::frostless(), 2027)->day(Anchor::LastFrost)->isAfter(Day::parse('2027-01-01')),
+        );
         $this->expectException(Fault::class);
         Site::of(50, 0, 0, null, MonthDay::parse('10-20'), WinterClass::Cool);
     }
@@ -102,30 +104,58 @@ final class SiteYearTest extends TestCase
     public function test_a_windows_days_follow_each_other(): void
     {
         $this->expectException(Fault::class);
-        Window::of(Day::parse('2027-03-01'), Day::parse('2027-02-01'), Day::parse('2027-03-05'), Day::parse('2027-03-09'));
+        Window::of(
+            Day::parse('2027-03-01'), Day::parse('2027-02-01'), Day::parse('2027-03-05'), Day::parse('2027-03-09'),
+        );
     }
 
     public function test_where_days_cross_the_closing_one_wins(): void
     {
-        $window = Window::drawnBack(Day::parse('2027-03-01'), Day::parse('2027-03-10'), Day::parse('2027-03-20'), Day::parse('2027-02-20'));
-        self::assertSame(['opens' => '2027-02-11', 'best_from' => '2027-02-11', 'best_to' => '2027-02-20', 'closes' => '2027-02-20'], $window->toArray());
+        $window = Window::drawnBack(
+            Day::parse('2027-03-01'), Day::parse('2027-03-10'), Day::parse('2027-03-20'), Day::parse('2027-02-20'),
+        );
+        self::assertSame(
+            ['opens' => '2027-02-11', 'best_from' => '2027-02-11', 'best_to' => '2027-02-20', 'closes' => '2027-02-20'],
+            $window->toArray(),
+        );
     }
 
     /** Common practice, no source: fewer than ten best days are nothing anybody can plan by. */
     #[DataProvider('collapsed')]
-    public function test_too_few_best_days_spread_over_the_open_ones_first(string $opens, string $bestFrom, string $bestTo, string $closes, string $says): void
-    {
-        self::assertSame($says, implode(' ', Window::drawnBack(Day::parse($opens), Day::parse($bestFrom), Day::parse($bestTo), Day::parse($closes))->toArray()));
+    public function test_too_few_best_days_spread_over_the_open_ones_first(
+        string $opens,
+        string $bestFrom,
+        string $bestTo,
+        string $closes,
+        string $says,
+    ): void {
+        self::assertSame(
+            $says,
+            implode(
+                ' ',
+                Window::drawnBack(
+                    Day::parse($opens), Day::parse($bestFrom), Day::parse($bestTo), Day::parse($closes),
+                )->toArray(),
+            ),
+        );
     }
 
     /** @return array<string, array{string, string, string, string, string}> */
     public static function collapsed(): array
     {
         return [
-            'ten days stay' => ['2027-03-01', '2027-03-05', '2027-03-14', '2027-03-20', '2027-03-01 2027-03-05 2027-03-14 2027-03-20'],
-            'nine begin a day sooner' => ['2027-03-01', '2027-03-05', '2027-03-13', '2027-03-20', '2027-03-01 2027-03-04 2027-03-13 2027-03-20'],
-            'what does not go before goes after' => ['2027-03-03', '2027-03-05', '2027-03-05', '2027-03-20', '2027-03-03 2027-03-03 2027-03-12 2027-03-20'],
-            'and what is shut on both sides opens sooner' => ['2027-03-04', '2027-03-05', '2027-03-05', '2027-03-06', '2027-02-25 2027-02-25 2027-03-06 2027-03-06'],
+            'ten days stay' => [
+                '2027-03-01', '2027-03-05', '2027-03-14', '2027-03-20', '2027-03-01 2027-03-05 2027-03-14 2027-03-20',
+            ],
+            'nine begin a day sooner' => [
+                '2027-03-01', '2027-03-05', '2027-03-13', '2027-03-20', '2027-03-01 2027-03-04 2027-03-13 2027-03-20',
+            ],
+            'what does not go before goes after' => [
+                '2027-03-03', '2027-03-05', '2027-03-05', '2027-03-20', '2027-03-03 2027-03-03 2027-03-12 2027-03-20',
+            ],
+            'and what is shut on both sides opens sooner' => [
+                '2027-03-04', '2027-03-05', '2027-03-05', '2027-03-06', '2027-02-25 2027-02-25 2027-03-06 2027-03-06',
+            ],
         ];
     }
 }

@@ -84,7 +84,9 @@ final class DrawingTest extends TestCase
     public function test_the_ring_draws_the_days_outside_the_windows(): void
     {
         $span = Span::of($this->day('2027-01-01'), $this->day('2027-12-31'));
-        $days = CutOn::with(TestBook::read())->through(new Plant('p', 'forsythia'), SiteYears::of(Sites::southernEngland()), $span, $this->practice());
+        $days = CutOn::with(TestBook::read())->through(
+            new Plant('p', 'forsythia'), SiteYears::of(Sites::southernEngland()), $span, $this->practice(),
+        );
         $sectors = Ring::of($this->year('forsythia'), $days)->sectors;
         $closed = array_values(array_filter($sectors, static fn (Sector $sector): bool => $sector->kind === 'closed'));
         self::assertCount(1, $closed);
@@ -100,8 +102,20 @@ final class DrawingTest extends TestCase
         $counts = [$this->day('2027-01-04')->number => [20, 10], $this->day('2027-01-11')->number => [1, 0]];
         $pressure = Pressure::of($counts, 3, $year, $this->day('2027-02-20'));
         // 1 January 2027 is a Friday: the first week is the three days that are left of it.
-        self::assertSame([0.0, 3.0, 0, 0], [$pressure->steps[0]['x'], $pressure->steps[0]['width'], $pressure->steps[0]['open'], $pressure->steps[0]['best']]);
-        self::assertSame([3.0, 7.0, 20, 10], [$pressure->steps[1]['x'], $pressure->steps[1]['width'], $pressure->steps[1]['open'], $pressure->steps[1]['best']]);
+        self::assertSame(
+            [0.0, 3.0, 0, 0],
+            [
+                $pressure->steps[0]['x'], $pressure->steps[0]['width'], $pressure->steps[0]['open'],
+                $pressure->steps[0]['best'],
+            ],
+        );
+        self::assertSame(
+            [3.0, 7.0, 20, 10],
+            [
+                $pressure->steps[1]['x'], $pressure->steps[1]['width'], $pressure->steps[1]['open'],
+                $pressure->steps[1]['best'],
+            ],
+        );
         self::assertSame(20, $pressure->peak());
         self::assertSame('M3.4 32v-30h6.2v30zM10.4 32v-3h6.2v3z', $pressure->path('open', 20, 30));
         self::assertSame('M3.4 32v-15h6.2v15z', $pressure->path('best', 20, 30));
@@ -113,8 +127,20 @@ final class DrawingTest extends TestCase
 
     public function test_pressure_counts_short_stretches_by_the_day(): void
     {
-        $pressure = Pressure::of([$this->day('2027-02-03')->number => [2, 1]], 2, Span::of($this->day('2027-02-02'), $this->day('2027-02-15')), $this->day('2027-03-01'), 10);
-        self::assertSame([10.0, 10.0, 2, 1], [$pressure->steps[1]['x'], $pressure->steps[1]['width'], $pressure->steps[1]['open'], $pressure->steps[1]['best']]);
+        $pressure = Pressure::of(
+            [$this->day('2027-02-03')->number => [2, 1]],
+            2,
+            Span::of($this->day('2027-02-02'), $this->day('2027-02-15')),
+            $this->day('2027-03-01'),
+            10,
+        );
+        self::assertSame(
+            [10.0, 10.0, 2, 1],
+            [
+                $pressure->steps[1]['x'], $pressure->steps[1]['width'], $pressure->steps[1]['open'],
+                $pressure->steps[1]['best'],
+            ],
+        );
         self::assertStringContainsString('on 3 February: 1 task,', $pressure->says);
         self::assertNull($pressure->today);
     }
@@ -129,12 +155,18 @@ final class DrawingTest extends TestCase
 
     public function test_a_week_is_marked_by_days(): void
     {
-        self::assertSame(['22 Feb', '23 Feb', '24 Feb'], array_column(Strip::marks(Span::of($this->day('2027-02-22'), $this->day('2027-02-24'))), 'name'));
+        self::assertSame(
+            ['22 Feb', '23 Feb', '24 Feb'],
+            array_column(Strip::marks(Span::of($this->day('2027-02-22'), $this->day('2027-02-24'))), 'name'),
+        );
     }
 
     private function year(string $kind): PlantYear
     {
-        return PlantYear::gather(TestBook::read(), new Plant('p', $kind), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2027-02-20'),
-            Span::of($this->day('2027-01-01'), $this->day('2027-12-31')), [$this->day('2027-02-10')]);
+        return PlantYear::gather(
+            TestBook::read(), new Plant('p', $kind), SiteYears::of(Sites::southernEngland()), $this->practice(),
+            $this->day('2027-02-20'), Span::of($this->day('2027-01-01'), $this->day('2027-12-31')),
+            [$this->day('2027-02-10')],
+        );
     }
 }

@@ -28,12 +28,17 @@ final class PicturesTest extends TestCase
 
     public function test_the_elevation_is_to_scale_and_cut_where_it_is_prescribed(): void
     {
-        $e = $this->elevation(new Plant('p', 'bluebeard', heightMm: 950, spreadMm: 800, floweringHeightMm: 1100), 'spring-cut');
+        $e = $this->elevation(
+            new Plant('p', 'bluebeard', heightMm: 950, spreadMm: 800, floweringHeightMm: 1100),
+            'spring-cut',
+        );
         self::assertSame(350, $e->cutMm);
         self::assertSame(1100, $e->flowersMm);
         self::assertEqualsWithDelta(950, max([0, ...array_column($e->ghost, 'y')]), 1);
         self::assertEqualsWithDelta(350, max([0, ...array_column($e->after, 'y')]), 1);
-        self::assertEqualsWithDelta(800, max([0, ...array_column($e->ghost, 'x')]) - min([0, ...array_column($e->ghost, 'x')]), 1);
+        self::assertEqualsWithDelta(
+            800, max([0, ...array_column($e->ghost, 'x')]) - min([0, ...array_column($e->ghost, 'x')]), 1,
+        );
         foreach ($e->stems as $stem) {
             self::assertLessThanOrEqual(350.1, $stem['keepY'], 'nothing above the cut is drawn as kept');
         }
@@ -53,7 +58,10 @@ final class PicturesTest extends TestCase
 
     public function test_stems_that_go_are_numbered_and_leave_at_the_base(): void
     {
-        $e = $this->elevation(new Plant('p', 'forsythia', heightMm: 2300, stems: StemCount::of(9, 3)), 'after-flowering');
+        $e = $this->elevation(
+            new Plant('p', 'forsythia', heightMm: 2300, stems: StemCount::of(9, 3)),
+            'after-flowering',
+        );
         $going = array_filter($e->stems, static fn (array $stem): bool => $stem['kind'] === 'cut');
         self::assertCount(3, $going);
         $orders = array_column($going, 'order');
@@ -90,7 +98,10 @@ final class PicturesTest extends TestCase
     public function test_a_climbing_rose_is_a_fan_of_its_mains(): void
     {
         $plant = new Plant('p', 'climbing-rose', heightMm: 2800, form: 'trellis');
-        $wall = Wall::of($plant, TestBook::read()->kind('climbing-rose'), $this->task($plant, 'prune-and-train'), TestBook::read()->figures);
+        $wall = Wall::of(
+            $plant, TestBook::read()->kind('climbing-rose'), $this->task($plant, 'prune-and-train'),
+            TestBook::read()->figures,
+        );
         self::assertCount(5, $wall->mains);
         // A tie about every 45 cm of each main.
         self::assertGreaterThan(5 * 4, count($wall->ties));
@@ -98,8 +109,11 @@ final class PicturesTest extends TestCase
 
     public function test_a_fan_has_ribs_and_a_cordon_one_stem_aslant(): void
     {
-        $wall = fn (string $kind, string $form, string $task): Wall => Wall::of(new Plant('p', $kind, heightMm: 2200, spreadMm: 3000, form: $form), TestBook::read()->kind($kind),
-            $this->task(new Plant('p', $kind, heightMm: 2200, spreadMm: 3000, form: $form), $task), TestBook::read()->figures);
+        $wall = fn (string $kind, string $form, string $task): Wall => Wall::of(
+            new Plant('p', $kind, heightMm: 2200, spreadMm: 3000, form: $form), TestBook::read()->kind($kind),
+            $this->task(new Plant('p', $kind, heightMm: 2200, spreadMm: 3000, form: $form), $task),
+            TestBook::read()->figures,
+        );
         self::assertCount(8, $wall('sour-cherry', 'fan', 'after-cropping')->mains);
         $cordon = $wall('apple-espalier', 'cordon', 'summer-pass')->mains;
         self::assertCount(1, $cordon);
@@ -119,25 +133,39 @@ final class PicturesTest extends TestCase
             self::assertEqualsWithDelta(75, $cane['nodes'][1]['y'] - $cane['nodes'][0]['y'], 0.01);
             self::assertSame($cane['insurance'], $cane['final'] === null, 'the spare comes out whole');
             if ($cane['final'] !== null) {
-                self::assertSame(3, count(array_filter($cane['nodes'], static fn (array $node): bool => $node['y'] < $cane['final']['y'])));
+                self::assertSame(
+                    3,
+                    count(
+                        array_filter($cane['nodes'], static fn (array $node): bool => $node['y'] < $cane['final']['y']),
+                    ),
+                );
             }
         }
     }
 
     public function test_the_bowl_puts_north_up_and_tells_what_goes(): void
     {
-        $stems = [Stem::of('n', 0, 30, 1000, 15, 2), Stem::of('e', 90, 30, 1000, 15, 2), Stem::of('s', 180, 30, 1000, 15, 6, [StemFault::Dead]), Stem::of('w', 270, 30, 1000, 15, 2)];
+        $stems = [
+            Stem::of('n', 0, 30, 1000, 15, 2), Stem::of('e', 90, 30, 1000, 15, 2),
+            Stem::of('s', 180, 30, 1000, 15, 6, [StemFault::Dead]), Stem::of('w', 270, 30, 1000, 15, 2),
+        ];
         $survey = Survey::of($stems);
         $bowl = Bowl::of($survey, StemJudge::with(new Clearance(110, 300, .12))->judge($survey, StemAim::of(StemPlan::Bowl, 3, 4, 5, 75, 'x')));
         self::assertLessThan(0, $bowl->spokes[0]->y2, 'north is up, and y grows downwards');
         self::assertGreaterThan(0, $bowl->spokes[1]->x2);
-        self::assertSame(['keep', 'keep', 'cut', 'keep'], array_map(static fn ($spoke): string => $spoke->kind, $bowl->spokes));
+        self::assertSame(
+            ['keep', 'keep', 'cut', 'keep'],
+            array_map(static fn ($spoke): string => $spoke->kind, $bowl->spokes),
+        );
         self::assertSame(1, $bowl->spokes[2]->order);
         // 500 mm out, and the crown's radius.
         self::assertEqualsWithDelta(500 + Clearance::crown($stems), $bowl->spokes[1]->x2, 0.1);
         self::assertStringContainsString('3 stems stay, 1 goes', $bowl->says);
         $label = $bowl->spokes[1]->label($bowl->reach);
-        self::assertTrue($label['x'] > $bowl->spokes[1]->x2 && $label['x'] < $bowl->reach, 'the name stands beyond the tip and in the picture');
+        self::assertTrue(
+            $label['x'] > $bowl->spokes[1]->x2 && $label['x'] < $bowl->reach,
+            'the name stands beyond the tip and in the picture',
+        );
         self::assertGreaterThan($bowl->spokes[2]->y1, $bowl->spokes[2]->seal()['y'], 'the number stands on the spoke');
     }
 

@@ -49,24 +49,36 @@ final class EffortTest extends TestCase
 
     public function test_work_not_done_half_done_or_of_another_task_teaches_nothing(): void
     {
-        $line = static fn (string $task, Outcome $outcome, ?int $minutes): LoggedWork => new LoggedWork($task, 2026, Day::parse('2026-04-20'), $outcome, $minutes);
-        $plant = new Plant('p', 'forsythia', heightMm: 2000, history: [
-            $line('x', Outcome::NotDone, null), $line('x', Outcome::Partly, 90), $line('y', Outcome::Done, 90), $line('x', Outcome::Done, null),
-        ]);
+        $line = static fn (string $task, Outcome $outcome, ?int $minutes): LoggedWork => new LoggedWork(
+            $task, 2026, Day::parse('2026-04-20'), $outcome, $minutes,
+        );
+        $plant = new Plant(
+            'p', 'forsythia', heightMm: 2000,
+            history: [
+                $line('x', Outcome::NotDone, null), $line('x', Outcome::Partly, 90), $line('y', Outcome::Done, 90),
+                $line('x', Outcome::Done, null),
+            ],
+        );
         self::assertSame(26, $this->minutes($plant));
     }
 
     public function test_nothing_takes_no_time_at_all(): void
     {
         $none = new EffortRule(EffortRates::fromEntry(Entry::of([])));
-        self::assertSame(1, $none->minutes(new Plant('p', 'forsythia', heightMm: 100), TestBook::read()->kind('forsythia'), 'x', 1)->minutes);
+        self::assertSame(
+            1,
+            $none->minutes(new Plant('p', 'forsythia', heightMm: 100), TestBook::read()->kind('forsythia'), 'x', 1)
+                ->minutes,
+        );
     }
 
     private function logged(int ...$minutes): Plant
     {
         $history = [];
         foreach ($minutes as $index => $each) {
-            $history[] = new LoggedWork('x', 2026 - (int) $index, Day::of(2026 - (int) $index, 4, 20), Outcome::Done, $each);
+            $history[] = new LoggedWork(
+                'x', 2026 - (int) $index, Day::of(2026 - (int) $index, 4, 20), Outcome::Done, $each,
+            );
         }
 
         return new Plant('p', 'forsythia', heightMm: 2000, history: $history);

@@ -42,10 +42,20 @@ final class StepsTest extends TestCase
 
     public function test_a_kinds_word_may_hang_on_a_condition(): void
     {
-        $own = ['dry' => ['either' => [['when' => ['aim' => 'renewal'], 'says' => 'For renewal.'], ['says' => 'Otherwise.']]]];
+        $own = [
+            'dry' => [
+                'either' => [['when' => ['aim' => 'renewal'], 'says' => 'For renewal.'], ['says' => 'Otherwise.']],
+            ],
+        ];
         self::assertContains('Otherwise.', $this->steps('thin', $own));
         self::assertContains('For renewal.', $this->steps('thin', $own, aim: 'renewal'));
-        self::assertSame([], array_intersect(['For years.'], $this->steps('thin', ['dry' => ['when' => ['aim' => 'fruit'], 'says' => 'For years.']])));
+        self::assertSame(
+            [],
+            array_intersect(
+                ['For years.'],
+                $this->steps('thin', ['dry' => ['when' => ['aim' => 'fruit'], 'says' => 'For years.']]),
+            ),
+        );
     }
 
     public function test_amounts_stand_in_the_steps_in_words_and_unknown_ones_fall_to_the_next_wording(): void
@@ -55,13 +65,21 @@ final class StepsTest extends TestCase
         self::assertContains('Shorten to 2 to 3 buds.', $say(['Shorten to {buds per lateral}.']));
         self::assertContains('Aim at 2 buds.', $say(['Aim at {=buds per lateral}.']));
         self::assertContains('Count them.', $say(['Leave {whips}.', 'Count them.']));
-        self::assertSame([], array_values(array_filter($say(['Leave {whips}.']), static fn (string $step): bool => str_contains($step, 'Leave'))));
+        self::assertSame(
+            [],
+            array_values(
+                array_filter($say(['Leave {whips}.']), static fn (string $step): bool => str_contains($step, 'Leave')),
+            ),
+        );
     }
 
     public function test_no_step_tells_of_none_of_a_thing(): void
     {
         $none = [Amount::exactly('suckers left', 'suckers', 0)];
-        self::assertNotContains('Leave 0 suckers.', $this->steps('thin', ['dry' => 'Leave {suckers left}.'], amounts: $none));
+        self::assertNotContains(
+            'Leave 0 suckers.',
+            $this->steps('thin', ['dry' => 'Leave {suckers left}.'], amounts: $none),
+        );
         $take = [Amount::exactly('old stems to take out', 'stems', 0)];
         $steps = implode(' ', $this->steps('renew-by-thirds', amounts: $take, stems: StemCount::of(0, 5)));
         self::assertStringNotContainsString(' 0 ', $steps);
@@ -76,7 +94,10 @@ final class StepsTest extends TestCase
     public function test_the_cut_over_a_bud_goes_by_how_the_buds_stand(): void
     {
         self::assertContains('Cut 5 mm above an outward bud, sloping gently away from it.', $this->steps('light-arc'));
-        self::assertContains('Cut straight across, just above a pair of buds.', $this->steps('light-arc', traits: ['opposite-buds']));
+        self::assertContains(
+            'Cut straight across, just above a pair of buds.',
+            $this->steps('light-arc', traits: ['opposite-buds']),
+        );
     }
 
     public function test_a_kind_that_names_a_step_its_recipe_does_not_have_stops_the_book(): void
@@ -115,12 +136,34 @@ final class StepsTest extends TestCase
     private function rule(string $recipe, array $own): TaskRule
     {
         $book = TestBook::read();
-        $kind = KindReader::with($book->sources, $book->recipes)->read(Entry::of([
-            'id' => 'x', 'name' => 'X', 'botanical' => 'X y', 'habit' => 'shrub', 'wood' => 'old', 'about' => 'A shrub.',
-            'phenology' => ['bud-break' => 'last-frost'],
-            'tasks' => [['key' => 'a', 'name' => 'A', 'methods' => [['use' => $recipe]], 'steps' => $own, 'windows' => [[
-                'opens' => 'midwinter', 'best_from' => 'midwinter+7', 'best_to' => 'midwinter+14', 'closes' => 'midwinter+21', 'because' => 'so']]]],
-        ]));
+        $kind = KindReader::with($book->sources, $book->recipes)->read(
+            Entry::of([
+                'id' => 'x',
+                'name' => 'X',
+                'botanical' => 'X y',
+                'habit' => 'shrub',
+                'wood' => 'old',
+                'about' => 'A shrub.',
+                'phenology' => ['bud-break' => 'last-frost'],
+                'tasks' => [
+                    [
+                        'key' => 'a',
+                        'name' => 'A',
+                        'methods' => [['use' => $recipe]],
+                        'steps' => $own,
+                        'windows' => [
+                            [
+                                'opens' => 'midwinter',
+                                'best_from' => 'midwinter+7',
+                                'best_to' => 'midwinter+14',
+                                'closes' => 'midwinter+21',
+                                'because' => 'so',
+                            ],
+                        ],
+                    ],
+                ],
+            ]),
+        );
 
         return $kind->tasks['a'];
     }

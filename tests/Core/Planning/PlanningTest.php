@@ -27,9 +27,15 @@ final class PlanningTest extends TestCase
 
     public function test_the_common_window_is_what_all_share(): void
     {
-        $common = CommonWindow::of($this->window('02-01', '02-15', '03-15', '04-05'), $this->window('01-18', '02-01', '03-08', '03-15'));
+        $common = CommonWindow::of(
+            $this->window('02-01', '02-15', '03-15', '04-05'),
+            $this->window('01-18', '02-01', '03-08', '03-15'),
+        );
         self::assertNotNull($common);
-        self::assertSame(['2027-02-01', '2027-03-15', '2027-02-15', '2027-03-08'], array_map(strval(...), [$common->from, $common->to, $common->bestFrom, $common->bestTo]));
+        self::assertSame(
+            ['2027-02-01', '2027-03-15', '2027-02-15', '2027-03-08'],
+            array_map(strval(...), [$common->from, $common->to, $common->bestFrom, $common->bestTo]),
+        );
         self::assertTrue($common->contains($this->day('2027-03-15')));
         self::assertFalse($common->contains($this->day('2027-03-16')));
         self::assertTrue($common->isBestOn($this->day('2027-02-20')));
@@ -37,7 +43,10 @@ final class PlanningTest extends TestCase
 
     public function test_windows_may_share_open_days_and_no_best_one(): void
     {
-        $common = CommonWindow::of($this->window('02-01', '02-02', '02-03', '03-30'), $this->window('02-01', '03-20', '03-25', '03-30'));
+        $common = CommonWindow::of(
+            $this->window('02-01', '02-02', '02-03', '03-30'),
+            $this->window('02-01', '03-20', '03-25', '03-30'),
+        );
         self::assertNotNull($common);
         self::assertNull($common->bestFrom);
         self::assertFalse($common->isBestOn($this->day('2027-02-10')));
@@ -45,7 +54,12 @@ final class PlanningTest extends TestCase
 
     public function test_windows_that_never_meet_share_nothing(): void
     {
-        self::assertNull(CommonWindow::of($this->window('01-01', '01-02', '01-03', '01-04'), $this->window('02-01', '02-02', '02-03', '02-04')));
+        self::assertNull(
+            CommonWindow::of(
+                $this->window('01-01', '01-02', '01-03', '01-04'),
+                $this->window('02-01', '02-02', '02-03', '02-04'),
+            ),
+        );
         self::assertNull(CommonWindow::of());
     }
 
@@ -82,7 +96,10 @@ final class PlanningTest extends TestCase
 
     public function test_the_agenda_reaches_over_the_turn_of_the_season(): void
     {
-        $due = Agenda::with(TestBook::read())->around(new Plant('v', 'grape-vine'), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2026-12-10'));
+        $due = Agenda::with(TestBook::read())->around(
+            new Plant('v', 'grape-vine'), SiteYears::of(Sites::southernEngland()), $this->practice(),
+            $this->day('2026-12-10'),
+        );
         self::assertSame(['rough-pass'], array_map(static fn (DueTask $each): string => $each->task->key, $due));
         self::assertSame(2027, $due[0]->task->season);
     }
@@ -90,7 +107,9 @@ final class PlanningTest extends TestCase
     public function test_a_window_over_before_planting_is_not_the_plants_own(): void
     {
         $new = new Plant('f', 'panicle-hydrangea', planted: $this->day('2027-05-20'));
-        $due = Agenda::with(TestBook::read())->around($new, SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2027-05-20'));
+        $due = Agenda::with(TestBook::read())->around(
+            $new, SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2027-05-20'),
+        );
         self::assertSame([], $due);
     }
 
@@ -99,7 +118,10 @@ final class PlanningTest extends TestCase
         $trim = $this->task(new Plant('x', 'box-hedge'), 'first-trim');
         $heads = $this->task(new Plant('x', 'bush-rose'), 'dead-heading');
         $order = OrderOfWork::of([
-            new Job('sick', 'A', $trim, true), new Job('2', 'B', $heads, false), new Job('2', 'B', $trim, false), new Job('1', 'A', $trim, false),
+            new Job('sick', 'A', $trim, true),
+            new Job('2', 'B', $heads, false),
+            new Job('2', 'B', $trim, false),
+            new Job('1', 'A', $trim, false),
         ]);
         self::assertSame(['1 first-trim', '2 first-trim', '2 dead-heading', 'sick first-trim'], array_map(
             static fn (Job $job): string => $job->plant.' '.$job->task->key,

@@ -44,15 +44,24 @@ final class PlantYearTest extends TestCase
 
     public function test_what_bears_on_today_reaches_a_month_back_and_six_weeks_ahead(): void
     {
-        self::assertSame(['winter-pass'], array_map(static fn ($due): string => $due->task->key, $this->year('2027-02-01', false)->around()));
+        self::assertSame(
+            ['winter-pass'],
+            array_map(static fn ($due): string => $due->task->key, $this->year('2027-02-01', false)->around()),
+        );
         self::assertSame([], $this->year('2027-05-01', false)->around());
-        self::assertSame(['summer-pass'], array_map(static fn ($due): string => $due->task->key, $this->year('2027-05-25', false)->around()));
+        self::assertSame(
+            ['summer-pass'],
+            array_map(static fn ($due): string => $due->task->key, $this->year('2027-05-25', false)->around()),
+        );
     }
 
     public function test_a_stretch_keeps_its_bloom_and_closures_and_visits(): void
     {
-        $cherry = PlantYear::gather(TestBook::read(), new Plant('p', 'sour-cherry'), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day('2027-02-01'),
-            Span::of($this->day('2027-01-01'), $this->day('2027-12-31')), [$this->day('2027-01-20'), $this->day('2027-08-02')]);
+        $cherry = PlantYear::gather(
+            TestBook::read(), new Plant('p', 'sour-cherry'), SiteYears::of(Sites::southernEngland()),
+            $this->practice(), $this->day('2027-02-01'), Span::of($this->day('2027-01-01'), $this->day('2027-12-31')),
+            [$this->day('2027-01-20'), $this->day('2027-08-02')],
+        );
         $january = $cherry->within(Span::of($this->day('2027-01-01'), $this->day('2027-01-31')));
         self::assertCount(1, $january->closed);
         self::assertSame('Disease closure', $january->closed[0]->name);
@@ -65,7 +74,9 @@ final class PlantYearTest extends TestCase
     {
         $history = $done ? [new LoggedWork('winter-pass', 2027, $this->day('2027-01-20'), Outcome::Done, 50)] : [];
 
-        return PlantYear::gather(TestBook::read(), new Plant('p', 'wisteria', history: $history), SiteYears::of(Sites::southernEngland()), $this->practice(), $this->day($today),
-            Span::of($this->day('2027-01-01'), $this->day('2027-12-31')), []);
+        return PlantYear::gather(
+            TestBook::read(), new Plant('p', 'wisteria', history: $history), SiteYears::of(Sites::southernEngland()),
+            $this->practice(), $this->day($today), Span::of($this->day('2027-01-01'), $this->day('2027-12-31')), [],
+        );
     }
 }

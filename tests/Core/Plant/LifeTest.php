@@ -19,21 +19,30 @@ final class LifeTest extends TestCase
 {
     public function test_what_is_logged_out_no_longer_stands(): void
     {
-        $plant = $this->counted('2027-02-03', self::log('2027-02-03', new Taken(old: 3)))->on(self::day('2027-02-04'), Hemisphere::North, self::growing());
+        $plant = $this->counted('2027-02-03', self::log('2027-02-03', new Taken(old: 3)))->on(
+            self::day('2027-02-04'), Hemisphere::North, self::growing(),
+        );
         self::assertEquals(StemCount::of(6, 4), $plant->stems);
-        self::assertSame('9 old and 4 young counted on 3 February 2027, 3 taken out that day', $plant->carriedFrom['stems']);
+        self::assertSame(
+            '9 old and 4 young counted on 3 February 2027, 3 taken out that day',
+            $plant->carriedFrom['stems'],
+        );
     }
 
     public function test_what_was_done_before_the_count_is_in_it(): void
     {
-        $plant = $this->counted('2027-02-03', self::log('2026-02-03', new Taken(old: 3)))->on(self::day('2027-02-04'), Hemisphere::North, self::growing());
+        $plant = $this->counted('2027-02-03', self::log('2026-02-03', new Taken(old: 3)))->on(
+            self::day('2027-02-04'), Hemisphere::North, self::growing(),
+        );
         self::assertEquals(StemCount::of(9, 4), $plant->stems);
         self::assertSame([], $plant->carriedFrom);
     }
 
     public function test_work_not_done_takes_nothing(): void
     {
-        $plant = $this->counted('2027-02-03', self::log('2027-02-03', new Taken(old: 3), Outcome::NotDone))->on(self::day('2027-02-04'), Hemisphere::North, self::growing());
+        $plant = $this->counted('2027-02-03', self::log('2027-02-03', new Taken(old: 3), Outcome::NotDone))->on(
+            self::day('2027-02-04'), Hemisphere::North, self::growing(),
+        );
         self::assertEquals(StemCount::of(9, 4), $plant->stems);
     }
 
@@ -41,14 +50,21 @@ final class LifeTest extends TestCase
     {
         $left = $this->counted('2026-02-03')->on(self::day('2027-02-03'), Hemisphere::North, self::growing());
         self::assertEquals(StemCount::of(11, 3), $left->stems, 'two of four grow old, and one comes of itself');
-        $cut = $this->counted('2026-02-03', self::log('2026-02-03', new Taken(old: 3)))->on(self::day('2027-02-03'), Hemisphere::North, self::growing());
+        $cut = $this->counted('2026-02-03', self::log('2026-02-03', new Taken(old: 3)))->on(
+            self::day('2027-02-03'), Hemisphere::North, self::growing(),
+        );
         self::assertEquals(StemCount::of(8, 5), $cut->stems, 'light lets three come, the most of its kind');
-        self::assertStringContainsString('3 taken out that day; since then 2 grew old and 3 came from the base', $cut->carriedFrom['stems']);
+        self::assertStringContainsString(
+            '3 taken out that day; since then 2 grew old and 3 came from the base',
+            $cut->carriedFrom['stems'],
+        );
     }
 
     public function test_the_southern_winter_is_in_june(): void
     {
-        $on = fn (string $day, Hemisphere $hemisphere): ?StemCount => $this->counted('2026-02-03')->on(self::day($day), $hemisphere, self::growing())->stems;
+        $on = fn (string $day, Hemisphere $hemisphere): ?StemCount => $this->counted('2026-02-03')->on(
+            self::day($day), $hemisphere, self::growing(),
+        )->stems;
         self::assertEquals(StemCount::of(9, 4), $on('2026-06-20', Hemisphere::South));
         self::assertEquals(StemCount::of(11, 3), $on('2026-06-21', Hemisphere::South));
         self::assertEquals(StemCount::of(9, 4), $on('2026-06-21', Hemisphere::North));
@@ -56,7 +72,9 @@ final class LifeTest extends TestCase
 
     public function test_stems_of_any_age_are_taken_the_old_before_the_young(): void
     {
-        $plant = $this->counted('2027-02-03', self::log('2027-02-10', new Taken(any: 11)))->on(self::day('2027-03-01'), Hemisphere::North, self::growing());
+        $plant = $this->counted('2027-02-03', self::log('2027-02-10', new Taken(any: 11)))->on(
+            self::day('2027-03-01'), Hemisphere::North, self::growing(),
+        );
         self::assertEquals(StemCount::of(0, 2), $plant->stems);
         self::assertStringContainsString('11 taken out on 10 February 2027', $plant->carriedFrom['stems']);
     }
@@ -66,10 +84,14 @@ final class LifeTest extends TestCase
         $logs = [];
         $plant = $this->counted('2017-06-01');
         for ($year = 2017; $year < 2027; $year++) {
-            $now = $this->counted('2017-06-01', ...$logs)->on(self::day("$year-06-01"), Hemisphere::North, self::growing());
+            $now = $this->counted('2017-06-01', ...$logs)->on(
+                self::day("$year-06-01"), Hemisphere::North, self::growing(),
+            );
             $logs[] = self::log("$year-06-01", new Taken(old: max(1, (int) round(($now->stems->old ?? 0) / 3))));
         }
-        $after = $this->counted('2017-06-01', ...$logs)->on(self::day('2027-06-01'), Hemisphere::North, self::growing());
+        $after = $this->counted('2017-06-01', ...$logs)->on(
+            self::day('2027-06-01'), Hemisphere::North, self::growing(),
+        );
         self::assertGreaterThanOrEqual(4, $after->stems?->all());
         self::assertLessThanOrEqual(16, $after->stems?->all());
         self::assertGreaterThan(0, $after->stems?->young, 'there is always a young one to take the place of an old');
@@ -77,11 +99,15 @@ final class LifeTest extends TestCase
 
     public function test_a_height_is_cut_and_grows_again_no_taller_than_its_kind(): void
     {
-        $shrub = static fn (LoggedWork ...$history): Plant => new Plant('p', 'lilac', heightMm: 2000, heightOn: self::day('2024-02-01'), history: array_values($history));
+        $shrub = static fn (LoggedWork ...$history): Plant => new Plant(
+            'p', 'lilac', heightMm: 2000, heightOn: self::day('2024-02-01'), history: array_values($history),
+        );
         $later = $shrub()->on(self::day('2027-02-01'), Hemisphere::North, self::growing());
         self::assertSame(2500, $later->heightMm, 'three winters of 300 mm, but no taller than 2.5 m');
         self::assertSame('2 m measured on 1 February 2024, and 50 cm grown since', $later->carriedFrom['height']);
-        $cut = $shrub(self::log('2026-02-10', new Taken(heightMm: 500)))->on(self::day('2027-02-01'), Hemisphere::North, self::growing());
+        $cut = $shrub(self::log('2026-02-10', new Taken(heightMm: 500)))->on(
+            self::day('2027-02-01'), Hemisphere::North, self::growing(),
+        );
         self::assertSame(800, $cut->heightMm);
         self::assertSame('cut to 50 cm on 10 February 2026, and 30 cm grown since', $cut->carriedFrom['height']);
         $hedge = $shrub()->on(self::day('2027-02-01'), Hemisphere::North, new Growing(300, 2500, 3, true));
@@ -90,13 +116,18 @@ final class LifeTest extends TestCase
 
     public function test_what_nobody_dated_is_taken_as_it_stands(): void
     {
-        $plant = new Plant('p', 'lilac', heightMm: 2000, stems: StemCount::of(9, 4), history: [self::log('2026-02-10', new Taken(old: 3, heightMm: 500))]);
+        $plant = new Plant(
+            'p', 'lilac', heightMm: 2000, stems: StemCount::of(9, 4),
+            history: [self::log('2026-02-10', new Taken(old: 3, heightMm: 500))],
+        );
         self::assertSame($plant, $plant->on(self::day('2027-02-01'), Hemisphere::North, self::growing()));
     }
 
     private function counted(string $on, LoggedWork ...$history): Plant
     {
-        return new Plant('p', 'lilac', stems: StemCount::of(9, 4), stemsOn: self::day($on), history: array_values($history));
+        return new Plant(
+            'p', 'lilac', stems: StemCount::of(9, 4), stemsOn: self::day($on), history: array_values($history),
+        );
     }
 
     private static function log(string $on, Taken $taken, Outcome $outcome = Outcome::Done): LoggedWork
@@ -116,15 +147,18 @@ final class LifeTest extends TestCase
 
     public function test_one_that_stands_taller_than_its_kind_grows_no_taller(): void
     {
-        $tall = (new Plant('p', 'lilac', heightMm: 5000, heightOn: self::day('2026-02-03')))->on(self::day('2027-02-03'), Hemisphere::North, new Growing(300, 4000, 3, false));
+        $tall = (new Plant('p', 'lilac', heightMm: 5000, heightOn: self::day('2026-02-03')))->on(
+            self::day('2027-02-03'), Hemisphere::North, new Growing(300, 4000, 3, false),
+        );
         self::assertSame([5000, []], [$tall->heightMm, $tall->carriedFrom]);
     }
 
     /** The kind's figure counts as two seasons of this plant's own. */
     public function test_what_a_plant_has_shown_draws_its_growth(): void
     {
-        $grown = static fn (int ...$seen): ?int => (new Plant('p', 'lilac', heightMm: 1000, growthSeenMm: array_values($seen), heightOn: self::day('2026-02-03')))
-            ->on(self::day('2027-02-03'), Hemisphere::North, new Growing(300, 4000, 3, false))->heightMm;
+        $grown = static fn (int ...$seen): ?int => (new Plant(
+            'p', 'lilac', heightMm: 1000, growthSeenMm: array_values($seen), heightOn: self::day('2026-02-03'),
+        ))->on(self::day('2027-02-03'), Hemisphere::North, new Growing(300, 4000, 3, false))->heightMm;
         self::assertSame([1300, 1400, 1450], [$grown(), $grown(600), $grown(600, 600)]);
     }
 }

@@ -70,14 +70,28 @@ final class ConditionTest extends TestCase
 
     public function test_the_pieces_that_hold_keep_the_books_order(): void
     {
-        $piece = static fn (string $winter, string $value): Conditional => Conditional::of(Condition::fromEntry(Entry::of(['winter' => $winter])), $value);
+        $piece = static fn (string $winter, string $value): Conditional => Conditional::of(
+            Condition::fromEntry(Entry::of(['winter' => $winter])),
+            $value,
+        );
         $plant = new Circumstances(WinterClass::Cool, Practice::of([]));
-        self::assertSame(['b', 'd'], Conditional::holding([$piece('cold', 'a'), $piece('cool', 'b'), $piece('warm', 'c'), $piece('cool', 'd')], $plant));
+        self::assertSame(
+            ['b', 'd'],
+            Conditional::holding(
+                [$piece('cold', 'a'), $piece('cool', 'b'), $piece('warm', 'c'), $piece('cool', 'd')],
+                $plant,
+            ),
+        );
     }
 
     public function test_it_names_the_schools_it_asks(): void
     {
-        self::assertSame(['vine-system'], Condition::fromEntry(Entry::of(['winter' => 'cold', 'vine-system' => 'spur', 'from_year' => 2]))->questions());
+        self::assertSame(
+            ['vine-system'],
+            Condition::fromEntry(
+                Entry::of(['winter' => 'cold', 'vine-system' => 'spur', 'from_year' => 2]),
+            )->questions(),
+        );
     }
 
     /** @param  array<string, mixed>  $data */
@@ -93,14 +107,46 @@ final class ConditionTest extends TestCase
     public static function wrong(): array
     {
         return [
-            'text' => [['name' => 4], static fn (Entry $entry) => $entry->string('name'), 'tasks[2].name: text is needed here'],
-            'missing text' => [[], static fn (Entry $entry) => $entry->string('name'), 'tasks[2].name: text is needed here'],
-            'a whole number' => [['min' => '4'], static fn (Entry $entry) => $entry->int('min'), 'tasks[2].min: a whole number'],
-            'a number' => [['factor' => 'two'], static fn (Entry $entry) => $entry->number('factor'), 'tasks[2].factor: a number'],
-            'yes or no' => [['closed' => 'maybe'], static fn (Entry $entry) => $entry->bool('closed', false), 'tasks[2].closed: true or false'],
-            'texts' => [['also' => ['a', 4]], static fn (Entry $entry) => $entry->strings('also'), 'tasks[2].also: text'],
-            'named values' => [['pair' => 'x'], static fn (Entry $entry) => $entry->entry('pair'), 'tasks[2].pair: named values'],
-            'a list of named values' => [['steps' => ['x']], static fn (Entry $entry) => $entry->entries('steps'), 'tasks[2].steps: a list of named values'],
+            'text' => [
+                ['name' => 4],
+                static fn (Entry $entry) => $entry->string('name'),
+                'tasks[2].name: text is needed here',
+            ],
+            'missing text' => [
+                [],
+                static fn (Entry $entry) => $entry->string('name'),
+                'tasks[2].name: text is needed here',
+            ],
+            'a whole number' => [
+                ['min' => '4'],
+                static fn (Entry $entry) => $entry->int('min'),
+                'tasks[2].min: a whole number',
+            ],
+            'a number' => [
+                ['factor' => 'two'],
+                static fn (Entry $entry) => $entry->number('factor'),
+                'tasks[2].factor: a number',
+            ],
+            'yes or no' => [
+                ['closed' => 'maybe'],
+                static fn (Entry $entry) => $entry->bool('closed', false),
+                'tasks[2].closed: true or false',
+            ],
+            'texts' => [
+                ['also' => ['a', 4]],
+                static fn (Entry $entry) => $entry->strings('also'),
+                'tasks[2].also: text',
+            ],
+            'named values' => [
+                ['pair' => 'x'],
+                static fn (Entry $entry) => $entry->entry('pair'),
+                'tasks[2].pair: named values',
+            ],
+            'a list of named values' => [
+                ['steps' => ['x']],
+                static fn (Entry $entry) => $entry->entries('steps'),
+                'tasks[2].steps: a list of named values',
+            ],
         ];
     }
 }

@@ -25,13 +25,24 @@ final class FiguresTest extends TestCase
             self::assertNotSame('', $figures->reason($figure, 'Rule', 'because')->source, $figure->value);
         }
         // Common practice: buds are set about six weeks after bloom; nothing stimulating from seven weeks before frost.
-        self::assertSame([42, 49], [$figures->number(Figure::BudsSetAfterBloom), $figures->number(Figure::StopBeforeFirstFrost)]);
+        self::assertSame(
+            [42, 49],
+            [$figures->number(Figure::BudsSetAfterBloom), $figures->number(Figure::StopBeforeFirstFrost)],
+        );
     }
 
     public function test_a_missing_figure_and_one_nobody_asks_for_are_told(): void
     {
-        $all = array_fill_keys(array_map(static fn (Figure $figure): string => $figure->value, Figure::cases()), [1, 'x']);
-        foreach ([[array_diff_key($all, ['reach' => 0]), 'figures.reach: this figure is missing'], [[...$all, 'luck' => [7, 'x']], 'figures.luck: nothing asks for this figure']] as [$given, $message]) {
+        $all = array_fill_keys(array_map(static fn (Figure $figure): string => $figure->value, Figure::cases()), [
+            1,
+            'x',
+        ]);
+        foreach (
+            [
+                [array_diff_key($all, ['reach' => 0]), 'figures.reach: this figure is missing'],
+                [[...$all, 'luck' => [7, 'x']], 'figures.luck: nothing asks for this figure'],
+            ] as [$given, $message]
+        ) {
             try {
                 Figures::of($given);
                 self::fail($message);
@@ -43,7 +54,16 @@ final class FiguresTest extends TestCase
 
     public function test_a_figure_that_is_no_number_or_has_an_unknown_source_names_its_place(): void
     {
-        foreach ([[['reach' => ['value' => 'high']], 'figures.reach.value: a whole number is needed here'], [['reach' => ['value' => -3.5]], 'figures.reach.value: a whole number is needed here'], [['reach' => ['value' => 2, 'source' => 'grandmother']], 'figures.reach.source: "grandmother" is not listed in sources.yaml']] as [$data, $message]) {
+        foreach (
+            [
+                [['reach' => ['value' => 'high']], 'figures.reach.value: a whole number is needed here'],
+                [['reach' => ['value' => -3.5]], 'figures.reach.value: a whole number is needed here'],
+                [
+                    ['reach' => ['value' => 2, 'source' => 'grandmother']],
+                    'figures.reach.source: "grandmother" is not listed in sources.yaml',
+                ],
+            ] as [$data, $message]
+        ) {
             try {
                 Figures::fromEntry(Entry::of(['figures' => $data])->entry('figures'), Sources::of([]));
                 self::fail($message);
@@ -71,14 +91,25 @@ final class FiguresTest extends TestCase
             self::assertTrue($percent > 0 && $percent <= 100 && $source !== '', $kind->id);
         }
         $this->expectExceptionMessage('nothing is said of a');
-        RemovalCaps::fromEntry(Entry::of(['by_habit' => []]), Sources::of([]), $book->recipes)->for($book->kind('lilac'), null);
+        RemovalCaps::fromEntry(Entry::of(['by_habit' => []]), Sources::of([]), $book->recipes)->for(
+            $book->kind('lilac'),
+            null,
+        );
     }
 
     /** @param  list<string>  $told */
     #[DataProvider('facts')]
-    public function test_facts_that_cannot_all_be_true_are_told(string $kind, ?string $aim, ?int $height, ?bool $grafted, array $told): void
-    {
-        self::assertSame($told, array_keys(Contradictions::of(TestBook::read()->kind($kind), TestBook::read(), $aim, $height, $grafted)));
+    public function test_facts_that_cannot_all_be_true_are_told(
+        string $kind,
+        ?string $aim,
+        ?int $height,
+        ?bool $grafted,
+        array $told,
+    ): void {
+        self::assertSame(
+            $told,
+            array_keys(Contradictions::of(TestBook::read()->kind($kind), TestBook::read(), $aim, $height, $grafted)),
+        );
     }
 
     /** @return array<string, array{string, ?string, ?int, ?bool, list<string>}> */

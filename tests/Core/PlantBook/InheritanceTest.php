@@ -23,14 +23,35 @@ final class InheritanceTest extends TestCase
 
     public function test_named_values_are_laid_over_lists_replaced_and_tasks_matched_by_key(): void
     {
-        $groups = ['shrub' => ['habit' => 'shrub', 'traits' => ['dense'], 'phenology' => ['bud-break' => 'a', 'leaf-fall' => 'b'],
-            'tasks' => [['key' => 'one', 'name' => 'One', 'minutes' => ['base' => 4]], ['key' => 'two', 'name' => 'Two']]]];
-        $kind = (new Inheritance($groups))->complete(['id' => 'k', 'group' => 'shrub', 'traits' => ['thorny'], 'phenology' => ['bud-break' => 'c'],
-            'tasks' => [['key' => 'one', 'name' => 'Other'], ['key' => 'three']]]);
+        $groups = [
+            'shrub' => [
+                'habit' => 'shrub',
+                'traits' => ['dense'],
+                'phenology' => ['bud-break' => 'a', 'leaf-fall' => 'b'],
+                'tasks' => [
+                    ['key' => 'one', 'name' => 'One', 'minutes' => ['base' => 4]],
+                    ['key' => 'two', 'name' => 'Two'],
+                ],
+            ],
+        ];
+        $kind = (new Inheritance($groups))->complete([
+            'id' => 'k',
+            'group' => 'shrub',
+            'traits' => ['thorny'],
+            'phenology' => ['bud-break' => 'c'],
+            'tasks' => [['key' => 'one', 'name' => 'Other'], ['key' => 'three']],
+        ]);
         self::assertSame('shrub', $kind['habit']);
         self::assertSame(['thorny'], $kind['traits']);
         self::assertSame(['bud-break' => 'c', 'leaf-fall' => 'b'], $kind['phenology']);
-        self::assertSame([['key' => 'one', 'name' => 'Other', 'minutes' => ['base' => 4]], ['key' => 'two', 'name' => 'Two'], ['key' => 'three']], $kind['tasks']);
+        self::assertSame(
+            [
+                ['key' => 'one', 'name' => 'Other', 'minutes' => ['base' => 4]],
+                ['key' => 'two', 'name' => 'Two'],
+                ['key' => 'three'],
+            ],
+            $kind['tasks'],
+        );
     }
 
     public function test_a_kind_without_a_group_stays_as_it_is(): void
@@ -53,16 +74,29 @@ final class InheritanceTest extends TestCase
 
     public function test_a_fault_in_a_kind_names_file_kind_and_place(): void
     {
-        $this->expectExceptionMessage('kinds/rose.yaml dog-rose: phenology.bud-break: "easter" is not an anchor of the year');
-        $this->book(['kinds/rose.yaml' => "id: dog-rose\nname: Dog rose\nbotanical: Rosa canina\nhabit: shrub\nwood: old\nphenology: {bud-break: easter}\ntasks: []\n"])->readAll();
+        $this->expectExceptionMessage(
+            'kinds/rose.yaml dog-rose: phenology.bud-break: "easter" is not an anchor of the year',
+        );
+        $this->book([
+            'kinds/rose.yaml' => "id: dog-rose\nname: Dog rose\nbotanical: Rosa canina\nhabit: shrub\nwood: old\nphenology: {bud-break: easter}\ntasks: []\n",
+        ])->readAll();
     }
 
     public function test_two_kinds_may_not_answer_to_one_name(): void
     {
         $this->expectExceptionMessage('a and b are both called "Dog rose"');
-        $kind = static fn (string $id): string => "  - {id: $id, name: Dog rose, botanical: Rosa $id, habit: shrub, wood: old, about: x, tasks: [{key: t, name: T, methods: [{use: wait}], windows: [{opens: midwinter, best_from: midwinter, best_to: midwinter, closes: midwinter, because: x}]}]}\n";
+        $kind = static fn (
+            string $id,
+        ): string => "  - {id: $id, name: Dog rose, botanical: Rosa $id, habit: shrub, wood: old, about: x, tasks: [{key: t, name: T, methods: [{use: wait}], windows: [{opens: midwinter, best_from: midwinter, best_to: midwinter, closes: midwinter, because: x}]}]}\n";
         $real = dirname(__DIR__, 3).'/plant-book';
-        $this->book(['kinds/rose.yaml' => "kinds:\n".$kind('a').$kind('b'), 'figures.yaml' => (string) file_get_contents("$real/figures.yaml"), 'states.yaml' => (string) file_get_contents("$real/states.yaml"), 'sources.yaml' => (string) file_get_contents("$real/sources.yaml"), 'recipes/wait.yaml' => "key: wait\nname: Wait\nrank: 1\nsteps: [{key: wait, says: Wait.}]\n", 'general.yaml' => "removal_caps: {by_habit: {shrub: {percent: 33}}}\n"])->readAll();
+        $this->book([
+            'kinds/rose.yaml' => "kinds:\n".$kind('a').$kind('b'),
+            'figures.yaml' => (string) file_get_contents("$real/figures.yaml"),
+            'states.yaml' => (string) file_get_contents("$real/states.yaml"),
+            'sources.yaml' => (string) file_get_contents("$real/sources.yaml"),
+            'recipes/wait.yaml' => "key: wait\nname: Wait\nrank: 1\nsteps: [{key: wait, says: Wait.}]\n",
+            'general.yaml' => "removal_caps: {by_habit: {shrub: {percent: 33}}}\n",
+        ])->readAll();
     }
 
     public function test_a_changed_file_is_read_anew(): void

@@ -29,7 +29,12 @@ final class LazyBookTest extends TestCase
 
     public function test_an_own_kind_stands_beside_the_books(): void
     {
-        $book = self::read(['grey-lilac' => new OwnEntry('grey-lilac', 'lilac', ['name' => 'Grey lilac', 'botanical' => 'Syringa cinerea'])]);
+        $book = self::read([
+            'grey-lilac' => new OwnEntry('grey-lilac', 'lilac', [
+                'name' => 'Grey lilac',
+                'botanical' => 'Syringa cinerea',
+            ]),
+        ]);
         self::assertSame('Grey lilac', $book->kind('grey-lilac')->name);
         self::assertEquals($book->kind('lilac')->phenology, $book->kind('grey-lilac')->phenology);
         self::assertSame('grey-lilac', $book->find('syringa cinerea')?->id);
@@ -51,7 +56,9 @@ final class LazyBookTest extends TestCase
         self::assertEquals(TestBook::read()->kind('lilac'), $book->kind('lilac'), "the book's own word holds");
         self::assertSame('weak', $book->kind('wisteria')->vigour);
         $this->expectException(Fault::class);
-        $this->expectExceptionMessage('the plant book has no kind "grey-lilac": the firm\'s own grey-lilac: there is no kind "no-such-kind"');
+        $this->expectExceptionMessage(
+            'the plant book has no kind "grey-lilac": the firm\'s own grey-lilac: there is no kind "no-such-kind"',
+        );
         $book->kind('grey-lilac');
     }
 

@@ -26,8 +26,11 @@ final class PlantBookTest extends TestCase
     /** @return list<array{string, string}> */
     public static function names(): array
     {
-        return [['wisteria', 'wisteria'], ['Wisteria sinensis', 'wisteria'], ['BUDDLEJA DAVIDII', 'butterfly-bush'], ['buddleia', 'butterfly-bush'],
-            ['butterfly bush', 'butterfly-bush'], ['Forsythia × intermedia', 'forsythia'], ['sour cherry', 'sour-cherry'], ['crepe myrtle', 'crape-myrtle']];
+        return [
+            ['wisteria', 'wisteria'], ['Wisteria sinensis', 'wisteria'], ['BUDDLEJA DAVIDII', 'butterfly-bush'],
+            ['buddleia', 'butterfly-bush'], ['butterfly bush', 'butterfly-bush'],
+            ['Forsythia × intermedia', 'forsythia'], ['sour cherry', 'sour-cherry'], ['crepe myrtle', 'crape-myrtle'],
+        ];
     }
 
     public function test_a_misspelt_name_gets_the_nearest(): void
@@ -50,8 +53,19 @@ final class PlantBookTest extends TestCase
     public function test_the_schema_catches_a_misspelt_field(): void
     {
         $schema = JsonSchema::fromFile(dirname(__DIR__, 3).'/plant-book/kind.schema.json');
-        $faults = $schema->faults((object) ['id' => 'x', 'name' => 'X', 'botanical' => 'X y', 'habit' => 'shrub', 'wood' => 'old',
-            'about' => 'A shrub.', 'phenology' => (object) ['bud-break' => 'last-frost'], 'tasks' => [], 'bloom' => 'May']);
+        $faults = $schema->faults(
+            (object) [
+                'id' => 'x',
+                'name' => 'X',
+                'botanical' => 'X y',
+                'habit' => 'shrub',
+                'wood' => 'old',
+                'about' => 'A shrub.',
+                'phenology' => (object) ['bud-break' => 'last-frost'],
+                'tasks' => [],
+                'bloom' => 'May',
+            ],
+        );
         self::assertContains('$.bloom: no such field is known here', $faults);
     }
 
@@ -59,24 +73,64 @@ final class PlantBookTest extends TestCase
     #[DataProvider('faulty')]
     public function test_a_fault_names_its_place(array $change, string $message): void
     {
-        $kind = ['id' => 'x', 'name' => 'X', 'botanical' => 'X y', 'habit' => 'shrub', 'wood' => 'old', 'about' => 'A shrub.',
+        $kind = [
+            'id' => 'x',
+            'name' => 'X',
+            'botanical' => 'X y',
+            'habit' => 'shrub',
+            'wood' => 'old',
+            'about' => 'A shrub.',
             'phenology' => ['bud-break' => 'last-frost'],
-            'tasks' => [['key' => 'a', 'name' => 'A', 'methods' => [['use' => 'thin']], 'windows' => [[
-                'opens' => 'midwinter', 'best_from' => 'midwinter+7', 'best_to' => 'midwinter+14', 'closes' => 'midwinter+21', 'because' => 'so']]]]];
+            'tasks' => [
+                [
+                    'key' => 'a',
+                    'name' => 'A',
+                    'methods' => [['use' => 'thin']],
+                    'windows' => [
+                        [
+                            'opens' => 'midwinter',
+                            'best_from' => 'midwinter+7',
+                            'best_to' => 'midwinter+14',
+                            'closes' => 'midwinter+21',
+                            'because' => 'so',
+                        ],
+                    ],
+                ],
+            ],
+        ];
         $this->expectException(Fault::class);
         $this->expectExceptionMessage($message);
-        AmountRules::check(KindReader::with(Sources::of([]), TestBook::read()->recipes)->read(Entry::of(array_replace_recursive($kind, $change))));
+        AmountRules::check(
+            KindReader::with(Sources::of([]), TestBook::read()->recipes)->read(
+                Entry::of(array_replace_recursive($kind, $change)),
+            ),
+        );
     }
 
     /** @return array<string, array{array<string, mixed>, string}> */
     public static function faulty(): array
     {
         return [
-            'an unknown anchor' => [['tasks' => [['windows' => [['opens' => 'easter']]]]], 'tasks[0].windows[0].opens: "easter" is not an anchor'],
-            'an unknown method' => [['tasks' => [['methods' => [['use' => 'hack']]]]], 'tasks[0].methods[0].use: "hack" is not a recipe'],
-            'an unlisted source' => [['tasks' => [['windows' => [['source' => 'hearsay']]]]], 'tasks[0].windows[0].source: "hearsay" is not listed'],
-            'an unknown amount rule' => [['tasks' => [['amounts' => [['rule' => 'guess']]]]], 'tasks[0].amounts[0].rule: "guess" is not an amount rule'],
-            'a pair that is not there' => [['tasks' => [['pair' => ['task' => 'b', 'step' => 's']]]], '"b", which is no task here'],
+            'an unknown anchor' => [
+                ['tasks' => [['windows' => [['opens' => 'easter']]]]],
+                'tasks[0].windows[0].opens: "easter" is not an anchor',
+            ],
+            'an unknown method' => [
+                ['tasks' => [['methods' => [['use' => 'hack']]]]],
+                'tasks[0].methods[0].use: "hack" is not a recipe',
+            ],
+            'an unlisted source' => [
+                ['tasks' => [['windows' => [['source' => 'hearsay']]]]],
+                'tasks[0].windows[0].source: "hearsay" is not listed',
+            ],
+            'an unknown amount rule' => [
+                ['tasks' => [['amounts' => [['rule' => 'guess']]]]],
+                'tasks[0].amounts[0].rule: "guess" is not an amount rule',
+            ],
+            'a pair that is not there' => [
+                ['tasks' => [['pair' => ['task' => 'b', 'step' => 's']]]],
+                '"b", which is no task here',
+            ],
         ];
     }
 

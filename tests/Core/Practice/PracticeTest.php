@@ -20,8 +20,13 @@ final class PracticeTest extends TestCase
      * @param  array<string, string>  $plant
      */
     #[DataProvider('choices')]
-    public function test_the_nearest_to_the_plant_has_the_last_word(array $firm, array $garden, array $plant, string $option, PracticeLevel $level): void
-    {
+    public function test_the_nearest_to_the_plant_has_the_last_word(
+        array $firm,
+        array $garden,
+        array $plant,
+        string $option,
+        PracticeLevel $level,
+    ): void {
         $choice = Practice::of(self::questions(), $firm, $garden)->forPlant($plant)->inForce('ties');
         self::assertSame([$option, $level], [$choice->option, $choice->level]);
         self::assertStringContainsString($level->inWords(), $choice->reason()->because);
@@ -70,7 +75,10 @@ final class PracticeTest extends TestCase
     /** @return array<string, array{array<string, string>, string}> */
     public static function unknown(): array
     {
-        return ['a question' => [['knots' => 'soft'], '"knots" is not a question'], 'an answer' => [['ties' => 'wire'], 'choose soft or string or loop']];
+        return [
+            'a question' => [['knots' => 'soft'], '"knots" is not a question'],
+            'an answer' => [['ties' => 'wire'], 'choose soft or string or loop'],
+        ];
     }
 
     public function test_every_school_of_the_book_is_asked_by_some_kind_and_its_default_is_an_answer(): void
@@ -89,6 +97,14 @@ final class PracticeTest extends TestCase
     /** @return array<string, SchoolQuestion> */
     private static function questions(): array
     {
-        return ['ties' => new SchoolQuestion('ties', 'Ties', ['soft' => 'a soft tie', 'string' => 'a string loop', 'loop' => 'a loose cable tie'], 'soft', 'common practice')];
+        return [
+            'ties' => new SchoolQuestion(
+                'ties',
+                'Ties',
+                ['soft' => 'a soft tie', 'string' => 'a string loop', 'loop' => 'a loose cable tie'],
+                'soft',
+                'common practice',
+            ),
+        ];
     }
 }

@@ -55,9 +55,9 @@ final class EveryPlaceTest extends TestCase
                     self::assertFalse($bloom->to->isBefore($bloom->from));
                 }
                 if (
-                    $year->bloom === [] &&
-                    $kind->phenology->has(Anchor::BloomStart) &&
-                    $kind->phenology->has(Anchor::BloomEnd)
+                    $year->bloom === []
+                    && $kind->phenology->has(Anchor::BloomStart)
+                    && $kind->phenology->has(Anchor::BloomEnd)
                 ) {
                     self::assertNotSame([], $year->faults, "$kind->id has no bloom and does not say why");
                 }

@@ -21,7 +21,10 @@ final class PlantTest extends TestCase
     #[DataProvider('plantings')]
     public function test_the_season_in_the_ground(string $planted, Site $site, int $season, int $year): void
     {
-        self::assertSame($year, (new Plant('p', 'wisteria', planted: Day::parse($planted)))->yearInGround(SiteYear::of($site, $season)));
+        self::assertSame(
+            $year,
+            (new Plant('p', 'wisteria', planted: Day::parse($planted)))->yearInGround(SiteYear::of($site, $season)),
+        );
     }
 
     /** @return array<string, array{string, Site, int, int}> */
@@ -43,8 +46,12 @@ final class PlantTest extends TestCase
 
     public function test_the_latest_line_of_the_record_counts(): void
     {
-        $line = static fn (string $on, Outcome $outcome): LoggedWork => new LoggedWork('winter-pass', 2027, Day::parse($on), $outcome, 30);
-        $plant = new Plant('p', 'wisteria', history: [$line('2027-02-20', Outcome::Done), $line('2027-01-20', Outcome::NotDone)]);
+        $line = static fn (string $on, Outcome $outcome): LoggedWork => new LoggedWork(
+            'winter-pass', 2027, Day::parse($on), $outcome, 30,
+        );
+        $plant = new Plant(
+            'p', 'wisteria', history: [$line('2027-02-20', Outcome::Done), $line('2027-01-20', Outcome::NotDone)],
+        );
         self::assertSame(Outcome::Done, $plant->logged('winter-pass', 2027)?->outcome);
         self::assertNull($plant->logged('winter-pass', 2026));
         self::assertNull($plant->logged('summer-pass', 2027));

@@ -36,7 +36,12 @@ final class PrescriberTest extends TestCase
         self::assertNotEmpty($tasks);
         foreach ($tasks as $task) {
             // How much is a number, or all of a thing, or none.
-            self::assertTrue($task->amounts !== [] || $task->handsOff !== null || preg_match('/\b(all|every|none)\b/i', implode(' ', $task->steps)) === 1, "$kind $task->key");
+            self::assertTrue(
+                $task->amounts !== []
+                    || $task->handsOff !== null
+                    || preg_match('/\b(all|every|none)\b/i', implode(' ', $task->steps)) === 1,
+                "$kind $task->key",
+            );
             self::assertNotEmpty($task->steps);
             self::assertTrue($task->minutes > 0 || $task->handsOff !== null, "$kind $task->key");
             self::assertStringNotContainsString('{', implode(' ', $task->steps), "$kind $task->key");
@@ -60,7 +65,10 @@ final class PrescriberTest extends TestCase
                 self::assertSame($sorted, $days, "$kind $task->key at $site->latitude");
                 foreach ($prescription->closed as $closure) {
                     for ($day = $task->window->opens; ! $day->isAfter($task->window->closes); $day = $day->plus(1)) {
-                        self::assertFalse($closure->contains($day), "$kind $task->key is open on $day, which is closed, at $site->latitude");
+                        self::assertFalse(
+                            $closure->contains($day),
+                            "$kind $task->key is open on $day, which is closed, at $site->latitude",
+                        );
                     }
                 }
             }
@@ -84,9 +92,16 @@ final class PrescriberTest extends TestCase
 
     /** What the book says of its first year, or a clean: never the work of a grown plant. */
     #[DataProvider('kinds')]
-    public function test_a_new_plant_is_only_cleaned_in_its_first_year_unless_the_book_says_what_it_needs(string $kind): void
-    {
-        $young = array_keys(array_filter(TestBook::read()->kind($kind)->tasks, static fn (TaskRule $task): bool => array_intersect(['1', '2'], $task->when->looksAt()['year'] ?? []) !== []));
+    public function test_a_new_plant_is_only_cleaned_in_its_first_year_unless_the_book_says_what_it_needs(
+        string $kind,
+    ): void {
+        $young = array_keys(
+            array_filter(
+                TestBook::read()->kind($kind)->tasks,
+                static fn (TaskRule $task): bool => array_intersect(['1', '2'], $task->when->looksAt()['year'] ?? []) !==
+                    [],
+            ),
+        );
         $tasks = $this->prescribe(new Plant('p', $kind, planted: $this->day('2027-03-12')))->tasks;
         self::assertLessThanOrEqual(1, count($tasks));
         foreach ($tasks as $task) {
@@ -94,14 +109,23 @@ final class PrescriberTest extends TestCase
         }
         if ($young === ['first-year']) {
             self::assertCount(1, $tasks);
-            self::assertMatchesRegularExpression('/Leave all healthy growth on|and nothing more/', implode(' ', $tasks[0]->steps));
+            self::assertMatchesRegularExpression(
+                '/Leave all healthy growth on|and nothing more/',
+                implode(' ', $tasks[0]->steps),
+            );
         }
     }
 
     public function test_what_was_over_before_it_was_planted_is_not_its_work(): void
     {
         self::assertSame([], $this->prescribe(new Plant('p', 'miscanthus', planted: $this->day('2027-04-20')))->tasks);
-        self::assertSame(['cut-down'], array_map(static fn (Task $task): string => $task->key, $this->prescribe(new Plant('p', 'miscanthus', planted: $this->day('2026-10-10')))->tasks));
+        self::assertSame(
+            ['cut-down'],
+            array_map(
+                static fn (Task $task): string => $task->key,
+                $this->prescribe(new Plant('p', 'miscanthus', planted: $this->day('2026-10-10')))->tasks,
+            ),
+        );
     }
 
     public function test_autumn_planting_counts_to_the_coming_season(): void
@@ -134,10 +158,21 @@ final class PrescriberTest extends TestCase
 
     public function test_a_missed_summer_pass_makes_the_winter_one_three_times_as_long(): void
     {
-        $history = static fn (Outcome $outcome): array => [new LoggedWork('summer-pass', 2026, self::at('2026-07-20'), $outcome, null)];
-        $done = $this->task(new Plant('w', 'wisteria', heightMm: 3200, history: $history(Outcome::Done)), 'winter-pass');
-        $missed = $this->task(new Plant('w', 'wisteria', heightMm: 3200, history: $history(Outcome::NotDone)), 'winter-pass');
-        $partly = $this->task(new Plant('w', 'wisteria', heightMm: 3200, history: $history(Outcome::Partly)), 'winter-pass');
+        $history = static fn (Outcome $outcome): array => [
+            new LoggedWork('summer-pass', 2026, self::at('2026-07-20'), $outcome, null),
+        ];
+        $done = $this->task(
+            new Plant('w', 'wisteria', heightMm: 3200, history: $history(Outcome::Done)),
+            'winter-pass',
+        );
+        $missed = $this->task(
+            new Plant('w', 'wisteria', heightMm: 3200, history: $history(Outcome::NotDone)),
+            'winter-pass',
+        );
+        $partly = $this->task(
+            new Plant('w', 'wisteria', heightMm: 3200, history: $history(Outcome::Partly)),
+            'winter-pass',
+        );
         self::assertEqualsWithDelta(3 * $done->minutes, $missed->minutes, 2);
         self::assertEqualsWithDelta(2 * $done->minutes, $partly->minutes, 2);
         self::assertStringContainsString('unwind last year', implode(' ', $missed->steps));
@@ -148,7 +183,10 @@ final class PrescriberTest extends TestCase
     public function test_an_empty_record_accuses_nobody(): void
     {
         $task = $this->task(new Plant('w', 'wisteria'), 'winter-pass');
-        self::assertNotContains('Missed pass', array_column(array_map(static fn ($reason) => $reason->toArray(), $task->reasons), 'rule'));
+        self::assertNotContains(
+            'Missed pass',
+            array_column(array_map(static fn ($reason) => $reason->toArray(), $task->reasons), 'rule'),
+        );
     }
 
     public function test_minutes_are_drawn_towards_the_log(): void
@@ -168,7 +206,10 @@ final class PrescriberTest extends TestCase
         $headed = $this->task($plant, 'winter-structure', firm: ['crape-myrtle-height' => 'natural']);
         self::assertSame('heading', $headed->school());
         self::assertSame("Head back to last year's point", $headed->method);
-        self::assertStringContainsString('chosen for this plant', $this->saysBecause($headed, 'School: Crape myrtle height'));
+        self::assertStringContainsString(
+            'chosen for this plant',
+            $this->saysBecause($headed, 'School: Crape myrtle height'),
+        );
         $natural = $this->task(new Plant('c', 'crape-myrtle'), 'winter-structure');
         self::assertSame('natural', $natural->school());
         self::assertStringContainsString('default', $this->saysBecause($natural, 'School: Crape myrtle height'));
@@ -183,10 +224,17 @@ final class PrescriberTest extends TestCase
     public function test_the_vines_passes_and_system_follow_the_practice(): void
     {
         self::assertNotNull($this->prescribe(new Plant('v', 'grape-vine'))->task('rough-pass'));
-        self::assertNull($this->prescribe(new Plant('v', 'grape-vine'), firm: ['vine-passes' => 'one'])->task('rough-pass'));
-        self::assertSame('Cane-prune the vine', $this->task(new Plant('v', 'grape-vine'), 'final-pass', firm: ['vine-system' => 'cane'])->method);
+        self::assertNull(
+            $this->prescribe(new Plant('v', 'grape-vine'), firm: ['vine-passes' => 'one'])->task('rough-pass'),
+        );
+        self::assertSame(
+            'Cane-prune the vine',
+            $this->task(new Plant('v', 'grape-vine'), 'final-pass', firm: ['vine-system' => 'cane'])->method,
+        );
         $early = $this->task(new Plant('v', 'grape-vine'), 'final-pass', firm: ['vine-timing' => 'early']);
-        self::assertTrue($early->window->closes->isBefore($this->task(new Plant('v', 'grape-vine'), 'final-pass')->window->opens));
+        self::assertTrue(
+            $early->window->closes->isBefore($this->task(new Plant('v', 'grape-vine'), 'final-pass')->window->opens),
+        );
     }
 
     public function test_roses_wait_for_forsythia_where_winters_are_cold(): void
@@ -211,7 +259,10 @@ final class PrescriberTest extends TestCase
 
     public function test_suckers_are_named_on_grafted_plants_only(): void
     {
-        $steps = fn (?bool $grafted): string => implode(' ', $this->task(new Plant('r', 'bush-rose', grafted: $grafted), 'main-pruning')->steps);
+        $steps = fn (?bool $grafted): string => implode(
+            ' ',
+            $this->task(new Plant('r', 'bush-rose', grafted: $grafted), 'main-pruning')->steps,
+        );
         self::assertStringContainsString('suckers', $steps(null));
         self::assertStringNotContainsString('suckers', $steps(false));
     }
@@ -233,9 +284,21 @@ final class PrescriberTest extends TestCase
 
     public function test_an_aim_no_task_takes_account_of_is_said(): void
     {
-        $says = fn (string $kind, string $aim): string => implode(' ', array_map(static fn ($reason): string => $reason->rule.': '.$reason->because, $this->prescribe(new Plant('p', $kind, aim: $aim))->tasks[0]->reasons));
-        self::assertStringContainsString('Aim: the aim renewal changes nothing here: it answers hard cutting badly', $says('lavender', 'renewal'));
-        self::assertStringContainsString('Aim: the aim clear stem changes nothing here', $says('forsythia', 'clear-stem'));
+        $says = fn (string $kind, string $aim): string => implode(
+            ' ',
+            array_map(
+                static fn ($reason): string => $reason->rule.': '.$reason->because,
+                $this->prescribe(new Plant('p', $kind, aim: $aim))->tasks[0]->reasons,
+            ),
+        );
+        self::assertStringContainsString(
+            'Aim: the aim renewal changes nothing here: it answers hard cutting badly',
+            $says('lavender', 'renewal'),
+        );
+        self::assertStringContainsString(
+            'Aim: the aim clear stem changes nothing here',
+            $says('forsythia', 'clear-stem'),
+        );
         self::assertStringNotContainsString('Aim:', $says('lilac', 'renewal'));
     }
 
@@ -243,7 +306,10 @@ final class PrescriberTest extends TestCase
     {
         $hedge = $this->task(new Plant('l', 'cherry-laurel', form: 'hedge', heightMm: 1800, runMm: 8000), 'shaping');
         self::assertSame('shear', $hedge->methodKey);
-        self::assertGreaterThan($this->task(new Plant('l', 'cherry-laurel', heightMm: 1800), 'shaping')->minutes, $hedge->minutes);
+        self::assertGreaterThan(
+            $this->task(new Plant('l', 'cherry-laurel', heightMm: 1800), 'shaping')->minutes,
+            $hedge->minutes,
+        );
         $standard = $this->task(new Plant('h', 'holly', form: 'standard', heightMm: 2000), 'shaping');
         self::assertStringContainsString('Rub off every shoot on the stem', implode(' ', $standard->steps));
     }

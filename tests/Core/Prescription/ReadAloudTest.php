@@ -40,19 +40,50 @@ final class ReadAloudTest extends TestCase
     /** @return array<string, array{array<string, mixed>, string}> */
     public static function stumbles(): array
     {
-        $share = ['rule' => 'given', 'what' => 'live wood taken', 'unit' => '%', 'min' => 0, 'target' => 5, 'max' => 10];
-        $buds = ['rule' => 'given', 'what' => 'buds per lateral', 'unit' => 'buds', 'min' => 2, 'target' => 2, 'max' => 3];
+        $share = [
+            'rule' => 'given',
+            'what' => 'live wood taken',
+            'unit' => '%',
+            'min' => 0,
+            'target' => 5,
+            'max' => 10,
+        ];
+        $buds = [
+            'rule' => 'given',
+            'what' => 'buds per lateral',
+            'unit' => 'buds',
+            'min' => 2,
+            'target' => 2,
+            'max' => 3,
+        ];
 
         return [
-            'an amount nobody says' => [['methods' => [['use' => 'thin']], 'amounts' => [$share, $buds]], 'a: thin says nothing of "buds per lateral"'],
+            'an amount nobody says' => [
+                ['methods' => [['use' => 'thin']], 'amounts' => [$share, $buds]],
+                'a: thin says nothing of "buds per lateral"',
+            ],
             'one said only in another circumstance' => [
-                ['methods' => [['use' => 'thin']], 'amounts' => [$share, $buds], 'steps' => ['dry' => ['when' => ['aim' => 'fruit'], 'says' => 'To {buds per lateral}.']]],
+                [
+                    'methods' => [['use' => 'thin']],
+                    'amounts' => [$share, $buds],
+                    'steps' => ['dry' => ['when' => ['aim' => 'fruit'], 'says' => 'To {buds per lateral}.']],
+                ],
                 'says nothing of "buds per lateral"',
             ],
-            'an amount over its cap' => [['methods' => [['use' => 'thin']], 'amounts' => [[...$share, 'max' => 40]]], 'goes to 40 %, and 33 % is the cap'],
-            'none of a thing' => [['methods' => [['use' => 'thin']], 'amounts' => [$share], 'steps' => ['dry' => 'Leave 0 stems.']], 'a step tells of none: "Leave 0 stems."'],
+            'an amount over its cap' => [
+                ['methods' => [['use' => 'thin']], 'amounts' => [[...$share, 'max' => 40]]],
+                'goes to 40 %, and 33 % is the cap',
+            ],
+            'none of a thing' => [
+                ['methods' => [['use' => 'thin']], 'amounts' => [$share], 'steps' => ['dry' => 'Leave 0 stems.']],
+                'a step tells of none: "Leave 0 stems."',
+            ],
             'forbidden and asked for' => [
-                ['methods' => [['use' => 'thin']], 'amounts' => [$share], 'steps' => ['dry' => 'Shorten the leaders by half.']],
+                [
+                    'methods' => [['use' => 'thin']],
+                    'amounts' => [$share],
+                    'steps' => ['dry' => 'Shorten the leaders by half.'],
+                ],
                 'one step forbids shortening and another asks for it',
             ],
             'all growth left on, and all of it cut' => [
@@ -60,7 +91,11 @@ final class ReadAloudTest extends TestCase
                 'one step forbids healthy growth and another asks for it',
             ],
             'said twice' => [
-                ['methods' => [['use' => 'clear-the-stem']], 'amounts' => [[...$share, 'what' => 'live crown taken', 'max' => 25]], 'steps' => ['clear' => 'Limbs come off in three cuts.']],
+                [
+                    'methods' => [['use' => 'clear-the-stem']],
+                    'amounts' => [[...$share, 'what' => 'live crown taken', 'max' => 25]],
+                    'steps' => ['clear' => 'Limbs come off in three cuts.'],
+                ],
                 'said twice: "Limbs come off in three cuts."',
             ],
         ];
@@ -69,8 +104,17 @@ final class ReadAloudTest extends TestCase
     public function test_a_form_that_changes_nothing_is_told(): void
     {
         $task = ['methods' => [['use' => 'clean']]];
-        self::assertSame(['forms: nothing changes where it is grown as "espalier"'], (new ReadAloud(TestBook::read()))->faults(self::kind($task, ['free', 'espalier'])));
-        self::assertSame([], (new ReadAloud(TestBook::read()))->faults(self::kind(['methods' => [['use' => 'light-tidy']]], ['free', 'standard'])), 'a standard has its stem rubbed clean');
+        self::assertSame(
+            ['forms: nothing changes where it is grown as "espalier"'],
+            (new ReadAloud(TestBook::read()))->faults(self::kind($task, ['free', 'espalier'])),
+        );
+        self::assertSame(
+            [],
+            (new ReadAloud(TestBook::read()))->faults(
+                self::kind(['methods' => [['use' => 'light-tidy']]], ['free', 'standard']),
+            ),
+            'a standard has its stem rubbed clean',
+        );
     }
 
     /**
@@ -81,11 +125,33 @@ final class ReadAloudTest extends TestCase
     {
         $book = TestBook::read();
 
-        return KindReader::with($book->sources, $book->recipes)->read(Entry::of([
-            'id' => 'x', 'name' => 'X', 'botanical' => 'X y', 'habit' => 'shrub', 'wood' => 'old', 'about' => 'A shrub.', 'forms' => $forms,
-            'phenology' => ['bud-break' => 'last-frost'],
-            'tasks' => [['key' => 'a', 'name' => 'A', 'windows' => [[
-                'opens' => 'midwinter', 'best_from' => 'midwinter+7', 'best_to' => 'midwinter+14', 'closes' => 'midwinter+21', 'because' => 'so']], ...$task]],
-        ]));
+        return KindReader::with($book->sources, $book->recipes)->read(
+            Entry::of([
+                'id' => 'x',
+                'name' => 'X',
+                'botanical' => 'X y',
+                'habit' => 'shrub',
+                'wood' => 'old',
+                'about' => 'A shrub.',
+                'forms' => $forms,
+                'phenology' => ['bud-break' => 'last-frost'],
+                'tasks' => [
+                    [
+                        'key' => 'a',
+                        'name' => 'A',
+                        'windows' => [
+                            [
+                                'opens' => 'midwinter',
+                                'best_from' => 'midwinter+7',
+                                'best_to' => 'midwinter+14',
+                                'closes' => 'midwinter+21',
+                                'because' => 'so',
+                            ],
+                        ],
+                        ...$task,
+                    ],
+                ],
+            ]),
+        );
     }
 }

@@ -240,7 +240,9 @@ final class StandingTest extends TestCase
     /** With the midwinters all that is kept is worked out anew, and what was seen last season is left out. */
     public function test_what_passes_holds_until_the_midwinter_half_a_year_off_at_least(): void
     {
-        $state = new State(Upkeep::Lopped, 40, disease: 'canker', stress: Stress::Drought, seen: Day::parse('2026-02-20'));
+        $state = new State(
+            Upkeep::Lopped, 40, disease: 'canker', stress: Stress::Drought, seen: Day::parse('2026-02-20'),
+        );
         self::assertSame($state, $state->on(Day::parse('2026-12-20'), Hemisphere::North));
         $later = $state->on(Day::parse('2026-12-21'), Hemisphere::North);
         self::assertSame(
@@ -248,9 +250,16 @@ final class StandingTest extends TestCase
             [$later->upkeep, $later->diebackPercent, $later->disease, $later->stress],
         );
         $passes = static fn (string $seen, Hemisphere $at): string => (string) State::passes(Day::parse($seen), $at);
-        self::assertSame('2027-12-21', $passes('2026-10-10', Hemisphere::North), 'seen in autumn it holds the summer through');
-        self::assertSame(['2027-06-21', '2026-06-21'], [$passes('2026-02-20', Hemisphere::South), $passes('2025-12-01', Hemisphere::South)]);
-        self::assertSame($later, $later->on(Day::parse('2029-01-01'), Hemisphere::North), 'neglect does not pass by itself');
+        self::assertSame(
+            '2027-12-21', $passes('2026-10-10', Hemisphere::North), 'seen in autumn it holds the summer through',
+        );
+        self::assertSame(
+            ['2027-06-21', '2026-06-21'],
+            [$passes('2026-02-20', Hemisphere::South), $passes('2025-12-01', Hemisphere::South)],
+        );
+        self::assertSame(
+            $later, $later->on(Day::parse('2029-01-01'), Hemisphere::North), 'neglect does not pass by itself',
+        );
     }
 
     /** @param  list<string>  $fields */
@@ -385,7 +394,9 @@ final class StandingTest extends TestCase
     {
         $seen = new State(variegated: true, container: true, disease: 'rust');
         // Enough of them that one per cent would show.
-        $many = fn (State $state): int => $this->tasks(new Plant('p', 'lilac', heightMm: 2000, count: 60, state: $state))[0]->minutes;
+        $many = fn (State $state): int => $this->tasks(
+            new Plant('p', 'lilac', heightMm: 2000, count: 60, state: $state),
+        )[0]->minutes;
         self::assertSame($many(new State), $many($seen));
         self::assertSame($this->lilac(new State)->budget->capPercent, $this->lilac($seen)->budget->capPercent);
     }

@@ -23,7 +23,10 @@ final class CoursesTest extends TestCase
         self::assertSame(2500, $leave->heightAfterMm);
         self::assertSame(150, $hard->heightAfterMm, 'down to its lowest framework');
         self::assertLessThan($leave->floweringHeightMm, $usual->floweringHeightMm);
-        self::assertSame([0, 0, 0], [$leave->flowersLostPercent, $usual->flowersLostPercent, $hard->flowersLostPercent]);
+        self::assertSame(
+            [0, 0, 0],
+            [$leave->flowersLostPercent, $usual->flowersLostPercent, $hard->flowersLostPercent],
+        );
         self::assertStringContainsString('later', $hard->flowersWhen);
     }
 
@@ -37,7 +40,10 @@ final class CoursesTest extends TestCase
 
     public function test_how_it_answers_hard_cutting_sets_the_years_and_the_risk(): void
     {
-        $years = fn (string $kind, string $task): array => [$this->courses($kind, $task, 1000)[2]->yearsToRecover, $this->courses($kind, $task, 1000)[2]->risk];
+        $years = fn (string $kind, string $task): array => [
+            $this->courses($kind, $task, 1000)[2]->yearsToRecover,
+            $this->courses($kind, $task, 1000)[2]->risk,
+        ];
         self::assertSame(1, $years('forsythia', 'after-flowering')[0]);
         self::assertGreaterThan(3, $years('lavender', 'after-flowering')[0]);
         self::assertStringContainsString('never break again', $years('lavender', 'after-flowering')[1]);
@@ -57,7 +63,10 @@ final class CoursesTest extends TestCase
             foreach (Courses::with(TestBook::read())->of(new Plant('p', $kind, heightMm: 1500), $task) as $course) {
                 self::assertLessThanOrEqual(1500, $course->heightAfterMm);
                 self::assertGreaterThanOrEqual($course->heightAfterMm, $course->heightAtEndMm);
-                self::assertTrue($course->sharePercent >= 0 && $course->sharePercent <= 100 && $course->flowersLostPercent <= 100, "$kind $course->key");
+                self::assertTrue(
+                    $course->sharePercent >= 0 && $course->sharePercent <= 100 && $course->flowersLostPercent <= 100,
+                    "$kind $course->key",
+                );
             }
         }
     }

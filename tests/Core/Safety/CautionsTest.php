@@ -20,8 +20,13 @@ final class CautionsTest extends TestCase
     use Prescribing;
 
     #[DataProvider('cases')]
-    public function test_what_calls_for_a_caution(Plant $plant, string $task, string $word, bool $said, ?Site $site = null): void
-    {
+    public function test_what_calls_for_a_caution(
+        Plant $plant,
+        string $task,
+        string $word,
+        bool $said,
+        ?Site $site = null,
+    ): void {
         $all = implode(' ', $this->task($plant, $task, $site)->cautions);
         $said ? self::assertStringContainsString($word, $all) : self::assertStringNotContainsString($word, $all);
     }
@@ -34,20 +39,28 @@ final class CautionsTest extends TestCase
         return [
             'a ladder above reach' => [$rose(2300), 'prune-and-train', 'ladder', true],
             'none within reach' => [$rose(1900), 'prune-and-train', 'ladder', false],
-            'a typical height where none is measured' => [new Plant('t', 'crape-myrtle'), 'winter-structure', 'ladder', true],
+            'a typical height where none is measured' => [
+                new Plant('t', 'crape-myrtle'), 'winter-structure', 'ladder', true,
+            ],
             'thorns' => [$rose(1900), 'prune-and-train', 'Thorns', true],
             'no thorns' => [new Plant('f', 'forsythia'), 'after-flowering', 'Thorns', false],
             'nests in a dense plant in spring' => [new Plant('f', 'forsythia'), 'after-flowering', 'nests', true],
             'no nests in deep winter' => [new Plant('k', 'hardy-kiwi-female'), 'winter-pass', 'nests', false],
-            'nests in the southern spring' => [new Plant('f', 'forsythia'), 'after-flowering', 'nests', true, Sites::southernEnglandMirrored()],
-            'nests in an open plant, where its window reaches into spring' => [new Plant('c', 'blackcurrant'), 'winter-renewal', 'nests', true],
+            'nests in the southern spring' => [
+                new Plant('f', 'forsythia'), 'after-flowering', 'nests', true, Sites::southernEnglandMirrored(),
+            ],
+            'nests in an open plant, where its window reaches into spring' => [
+                new Plant('c', 'blackcurrant'), 'winter-renewal', 'nests', true,
+            ],
             'no nests in a grass' => [new Plant('m', 'miscanthus'), 'cut-down', 'nests', false],
             'yew clippings by a field' => [new Plant('y', 'yew'), 'late-trim', 'kill horses and cattle', true],
             'cherry laurel in a van' => [new Plant('l', 'cherry-laurel'), 'shaping', 'cyanide', true],
             'rue in sunlight' => [new Plant('r', 'rue'), 'spring-cut', 'burns skin in sunlight', true],
             'a clematis' => [new Plant('c', 'late-clematis'), 'late-winter', 'sap can irritate', true],
             'an ash' => [new Plant('a', 'ash', heightMm: 4000), 'winter-structure', 'Ash dieback', true],
-            'a power line' => [new Plant('c', 'blackcurrant', hazards: ['power-line']), 'winter-renewal', 'power line', true],
+            'a power line' => [
+                new Plant('c', 'blackcurrant', hazards: ['power-line']), 'winter-renewal', 'power line', true,
+            ],
             'poison' => [new Plant('w', 'wisteria'), 'winter-pass', 'poisonous', true],
             'a protected tree' => [new Plant('p', 'plane'), 'winter-structure', 'consent', true],
             'heat in summer work' => [new Plant('w', 'wisteria'), 'summer-pass', 'High summer', true],
@@ -91,8 +104,12 @@ final class CautionsTest extends TestCase
         $task = TestBook::read()->kind('forsythia')->tasks['after-flowering'];
         $year = \PruningHook\Core\Calendar\SiteYear::of(Sites::southernEngland(), 2027);
         $window = $this->task(new Plant('f', 'forsythia', heightMm: 1500), 'after-flowering')->window;
-        self::assertSame(['Look for nests.'], Cautions::from(['nests' => 'Look for nests.'], TestBook::read()->figures)->for(
-            TestBook::read()->kind('forsythia'), new Plant('f', 'forsythia', heightMm: 1500), $task, $window, $year, TestBook::read()->recipes->get('renew-by-thirds'),
-        ));
+        self::assertSame(
+            ['Look for nests.'],
+            Cautions::from(['nests' => 'Look for nests.'], TestBook::read()->figures)->for(
+                TestBook::read()->kind('forsythia'), new Plant('f', 'forsythia', heightMm: 1500), $task, $window,
+                $year, TestBook::read()->recipes->get('renew-by-thirds'),
+            ),
+        );
     }
 }

@@ -22,8 +22,13 @@ final class StemAimsTest extends TestCase
 
     /** @param  array<string, string>  $firm */
     #[DataProvider('kinds')]
-    public function test_the_plan_follows_from_the_kinds_methods(string $kind, ?string $aim, array $firm, StemPlan $plan, ?int $keep): void
-    {
+    public function test_the_plan_follows_from_the_kinds_methods(
+        string $kind,
+        ?string $aim,
+        array $firm,
+        StemPlan $plan,
+        ?int $keep,
+    ): void {
         $found = $this->aim($kind, $aim, $firm);
         self::assertSame([$plan, $keep], [$found->plan, $found->keep]);
     }
@@ -33,7 +38,13 @@ final class StemAimsTest extends TestCase
     {
         return [
             'a bush rose is a bowl of four' => ['bush-rose', null, [], StemPlan::Bowl, 4],
-            'or only tidied, where the house does it lightly' => ['bush-rose', null, ['bush-rose-severity' => 'light-arc'], StemPlan::Tidy, null],
+            'or only tidied, where the house does it lightly' => [
+                'bush-rose',
+                null,
+                ['bush-rose-severity' => 'light-arc'],
+                StemPlan::Tidy,
+                null,
+            ],
             'a forsythia goes by thirds' => ['forsythia', null, [], StemPlan::Thirds, null],
             'and so over three years' => ['lilac', 'renewal', [], StemPlan::Thirds, null],
             'a blackberry renews its canes' => ['blackberry', null, [], StemPlan::Canes, 6],
@@ -56,14 +67,19 @@ final class StemAimsTest extends TestCase
     {
         $book = TestBook::read();
         $aim = StemAims::with($book)->for($book->kind('bush-rose'), $this->practice(), null, null, 2, 10);
-        self::assertSame([2, 2, 2, 10, 'asked for'], [$aim->keepMin, $aim->keep, $aim->keepMax, $aim->budgetPercent, $aim->source]);
+        self::assertSame(
+            [2, 2, 2, 10, 'asked for'],
+            [$aim->keepMin, $aim->keep, $aim->keepMax, $aim->budgetPercent, $aim->source],
+        );
     }
 
     public function test_a_kind_that_comes_grafted_is_taken_for_grafted(): void
     {
         $book = TestBook::read();
         self::assertTrue($this->aim('bush-rose')->grafted);
-        self::assertFalse(StemAims::with($book)->for($book->kind('bush-rose'), $this->practice(), null, false)->grafted);
+        self::assertFalse(
+            StemAims::with($book)->for($book->kind('bush-rose'), $this->practice(), null, false)->grafted,
+        );
         self::assertFalse($this->aim('forsythia')->grafted);
     }
 
@@ -83,9 +99,17 @@ final class StemAimsTest extends TestCase
     public function test_cleaning_is_what_is_ill_and_below_the_graft(): void
     {
         $stem = static fn (StemFault $fault): Stem => Stem::of('s', 0, 30, 900, 15, 3, [$fault]);
-        $cleaned = static fn (bool $grafted): array => array_values(array_map(static fn (StemFault $fault): string => $fault->value, array_filter(
-            StemFault::cases(), static fn (StemFault $fault): bool => StemAim::of(StemPlan::Tidy, null, null, null, 33, 'x', $grafted)->isCleaning($stem($fault)),
-        )));
+        $cleaned = static fn (bool $grafted): array => array_values(
+            array_map(
+                static fn (StemFault $fault): string => $fault->value,
+                array_filter(
+                    StemFault::cases(),
+                    static fn (StemFault $fault): bool => StemAim::of(
+                        StemPlan::Tidy, null, null, null, 33, 'x', $grafted,
+                    )->isCleaning($stem($fault)),
+                ),
+            ),
+        );
         self::assertSame(['dead', 'diseased', 'damaged'], $cleaned(false));
         self::assertSame(['dead', 'diseased', 'damaged', 'sucker'], $cleaned(true));
     }
@@ -95,7 +119,13 @@ final class StemAimsTest extends TestCase
         // Two stems with a little air between them, the same for both kinds.
         $stems = [Stem::of('a', 0, 30, 1200, 60), Stem::of('b', 14, 30, 1200, 60)];
         $book = TestBook::read();
-        $next = static fn (string $kind): int => min([999, ...array_map(static fn ($rub): int => $rub->clearanceNextMm, StemAims::with($book)->clearance($book->kind($kind))->rubs($stems))]);
+        $next = static fn (string $kind): int => min([
+            999,
+            ...array_map(
+                static fn ($rub): int => $rub->clearanceNextMm,
+                StemAims::with($book)->clearance($book->kind($kind))->rubs($stems),
+            ),
+        ]);
         self::assertSame('strong', $book->kind('wisteria')->vigour);
         self::assertLessThanOrEqual($next('star-magnolia'), $next('wisteria'));
     }

@@ -27,13 +27,22 @@ final class StemJudgeTest extends TestCase
 
     public function test_the_order_is_dead_diseased_damaged_suckers_then_the_living(): void
     {
-        $judged = $this->judge([
-            $this->stem('old', 0, age: 9), $this->stem('young', 180, age: 2), $this->stem('third', 90, age: 3), $this->stem('fourth', 270, age: 3), $this->stem('fifth', 45, age: 4),
-            $this->stem('sucker', 120, age: 1, faults: [StemFault::Sucker]), $this->stem('broken', 200, faults: [StemFault::Damaged]),
-            $this->stem('sick', 300, faults: [StemFault::Diseased]), $this->stem('dead', 330, faults: [StemFault::Dead]),
-        ], self::bowl());
+        $judged = $this->judge(
+            [
+                $this->stem('old', 0, age: 9), $this->stem('young', 180, age: 2), $this->stem('third', 90, age: 3),
+                $this->stem('fourth', 270, age: 3), $this->stem('fifth', 45, age: 4),
+                $this->stem('sucker', 120, age: 1, faults: [StemFault::Sucker]),
+                $this->stem('broken', 200, faults: [StemFault::Damaged]),
+                $this->stem('sick', 300, faults: [StemFault::Diseased]),
+                $this->stem('dead', 330, faults: [StemFault::Dead]),
+            ],
+            self::bowl(),
+        );
         self::assertSame(['dead', 'sick', 'broken', 'sucker', 'old'], self::refs($judged));
-        self::assertSame([true, true, true, true, false], array_map(static fn (Cut $cut): bool => $cut->free, $judged->cuts));
+        self::assertSame(
+            [true, true, true, true, false],
+            array_map(static fn (Cut $cut): bool => $cut->free, $judged->cuts),
+        );
         self::assertSame([1, 2, 3, 4, 5], array_map(static fn (Cut $cut): int => $cut->order, $judged->cuts));
         self::assertStringContainsString('clean all through', $judged->cuts[1]->where);
         self::assertStringContainsString('pulled off where it begins', $judged->cuts[3]->where);
@@ -41,7 +50,10 @@ final class StemJudgeTest extends TestCase
 
     public function test_on_its_own_roots_a_sucker_counts_and_on_a_graft_it_is_free(): void
     {
-        $stems = [$this->stem('a', 0), $this->stem('b', 120), $this->stem('c', 240), $this->stem('sucker', 60, faults: [StemFault::Sucker])];
+        $stems = [
+            $this->stem('a', 0), $this->stem('b', 120), $this->stem('c', 240),
+            $this->stem('sucker', 60, faults: [StemFault::Sucker]),
+        ];
         self::assertSame(0.0, $this->judge($stems, self::aim(StemPlan::Tidy, grafted: true))->sharePercent);
         self::assertSame(25.0, $this->judge($stems, self::aim(StemPlan::Tidy))->sharePercent);
     }
@@ -49,7 +61,14 @@ final class StemJudgeTest extends TestCase
     public function test_of_two_that_cross_the_older_goes(): void
     {
         // One leaves the crown on the far side, leans further and crosses the other half way up.
-        $judged = $this->judge([Stem::of('old', 0, 28, 900, 15, 6, [], [], 180), $this->stem('new', 0, lean: 22, age: 2), $this->stem('far', 180)], self::aim(StemPlan::Tidy, budget: 60), closeMm: 110);
+        $judged = $this->judge(
+            [
+                Stem::of('old', 0, 28, 900, 15, 6, [], [], 180), $this->stem('new', 0, lean: 22, age: 2),
+                $this->stem('far', 180),
+            ],
+            self::aim(StemPlan::Tidy, budget: 60),
+            closeMm: 110,
+        );
         self::assertSame(['old'], self::refs($judged));
         self::assertSame('Rubbing', $judged->cuts[0]->rule);
         self::assertSame(['new', 'old'], self::pair($judged));
@@ -57,13 +76,22 @@ final class StemJudgeTest extends TestCase
 
     public function test_stems_that_spread_apart_do_not_rub(): void
     {
-        self::assertSame([], $this->judge([$this->stem('a', 0, lean: 40), $this->stem('b', 90, lean: 40), $this->stem('c', 200, lean: 40)], self::aim(StemPlan::Tidy))->rubs);
+        self::assertSame(
+            [],
+            $this->judge(
+                [$this->stem('a', 0, lean: 40), $this->stem('b', 90, lean: 40), $this->stem('c', 200, lean: 40)],
+                self::aim(StemPlan::Tidy),
+            )->rubs,
+        );
     }
 
     public function test_a_rub_is_foreseen_before_it_happens(): void
     {
         // 40 mm thick each and going the same way, with a finger of air between them where they begin to move.
-        $stems = [$this->stem('a', 0, lean: 30, length: 1200, base: 40), $this->stem('b', 12, lean: 30, length: 1200, base: 40)];
+        $stems = [
+            $this->stem('a', 0, lean: 30, length: 1200, base: 40),
+            $this->stem('b', 12, lean: 30, length: 1200, base: 40),
+        ];
         $still = (new Clearance(1, 0, 0.0))->rubs($stems);
         $grown = (new Clearance(1, 600, 0.9))->rubs($stems);
         self::assertSame([], $still, 'as they stand they do not touch');
@@ -75,7 +103,13 @@ final class StemJudgeTest extends TestCase
     public function test_the_count_is_kept_to_and_the_best_spread_ring_stays(): void
     {
         // All of one age: the three that crowd the north are thinned, the ring stays.
-        $judged = $this->judge([$this->stem('n1', 0), $this->stem('n2', 20), $this->stem('n3', 340), $this->stem('e', 90), $this->stem('s', 180), $this->stem('w', 270)], self::bowl(100));
+        $judged = $this->judge(
+            [
+                $this->stem('n1', 0), $this->stem('n2', 20), $this->stem('n3', 340), $this->stem('e', 90),
+                $this->stem('s', 180), $this->stem('w', 270),
+            ],
+            self::bowl(100),
+        );
         self::assertSame(['n2', 'n3'], self::sorted(self::refs($judged)));
     }
 
@@ -89,7 +123,9 @@ final class StemJudgeTest extends TestCase
             $stems[] = $this->stem("young$number", $number * 110, age: 1);
         }
         $judged = $this->judge($stems, self::aim(StemPlan::Thirds, budget: 50));
-        self::assertSame(['old9', 'old8', 'old7'], self::refs($judged), 'a third of the nine old ones, as the prescription has it');
+        self::assertSame(
+            ['old9', 'old8', 'old7'], self::refs($judged), 'a third of the nine old ones, as the prescription has it',
+        );
         $next = array_filter($judged->kept, static fn (Kept $kept): bool => $kept->goesNextYear);
         self::assertNotEmpty($next);
         foreach ($next as $kept) {
@@ -99,14 +135,26 @@ final class StemJudgeTest extends TestCase
 
     public function test_fruited_canes_go_and_this_years_stay(): void
     {
-        $judged = $this->judge([$this->stem('f1', 0, age: 2), $this->stem('f2', 90, age: 2), $this->stem('p1', 180, age: 1), $this->stem('p2', 270, age: 1)], self::aim(StemPlan::Canes, budget: 67));
+        $judged = $this->judge(
+            [
+                $this->stem('f1', 0, age: 2), $this->stem('f2', 90, age: 2), $this->stem('p1', 180, age: 1),
+                $this->stem('p2', 270, age: 1),
+            ],
+            self::aim(StemPlan::Canes, budget: 67),
+        );
         self::assertSame(['f1', 'f2'], self::refs($judged));
         self::assertStringContainsString('has fruited', $judged->cuts[0]->because);
     }
 
     public function test_the_next_to_go_is_matched_with_the_young_stem_beside_it(): void
     {
-        $judged = $this->judge([$this->stem('old', 90, age: 8), $this->stem('far', 270, age: 1), $this->stem('near', 110, age: 1), $this->stem('mid', 180, age: 3)], self::aim(StemPlan::Mains, keep: 4));
+        $judged = $this->judge(
+            [
+                $this->stem('old', 90, age: 8), $this->stem('far', 270, age: 1), $this->stem('near', 110, age: 1),
+                $this->stem('mid', 180, age: 3),
+            ],
+            self::aim(StemPlan::Mains, keep: 4),
+        );
         $old = array_values(array_filter($judged->kept, static fn (Kept $kept): bool => $kept->stem->ref === 'old'))[0];
         self::assertTrue($old->goesNextYear);
         self::assertSame('near', $old->replacedBy);
@@ -114,7 +162,10 @@ final class StemJudgeTest extends TestCase
 
     public function test_the_lead_overrules_and_the_rest_adapts(): void
     {
-        $stems = [$this->stem('a', 0, age: 9), $this->stem('b', 72, age: 7), $this->stem('c', 144, age: 5), $this->stem('d', 216, age: 3), $this->stem('e', 288, age: 2)];
+        $stems = [
+            $this->stem('a', 0, age: 9), $this->stem('b', 72, age: 7), $this->stem('c', 144, age: 5),
+            $this->stem('d', 216, age: 3), $this->stem('e', 288, age: 2),
+        ];
         self::assertSame(['a'], self::refs($this->judge($stems, self::bowl())));
         $kept = $this->judge($stems, self::bowl(), word: ['a' => Survey::KEEP]);
         self::assertSame(['b'], self::refs($kept));
@@ -125,14 +176,24 @@ final class StemJudgeTest extends TestCase
 
     public function test_the_leads_word_over_the_cap_is_done_and_told(): void
     {
-        $judged = $this->judge([$this->stem('a', 0, base: 30), $this->stem('b', 120), $this->stem('c', 240)], self::aim(StemPlan::Tidy, budget: 25), word: ['a' => Survey::REMOVE]);
+        $judged = $this->judge(
+            [$this->stem('a', 0, base: 30), $this->stem('b', 120), $this->stem('c', 240)],
+            self::aim(StemPlan::Tidy, budget: 25),
+            word: ['a' => Survey::REMOVE],
+        );
         self::assertSame(['a'], self::refs($judged));
         self::assertStringContainsString('25 % is the cap', $judged->told[0]);
     }
 
     public function test_what_the_budget_spares_is_next_years_first(): void
     {
-        $judged = $this->judge([$this->stem('thick', 0, base: 40, age: 9, faults: [StemFault::Inward]), $this->stem('b', 120), $this->stem('c', 240)], self::aim(StemPlan::Mains, budget: 20, keep: 3));
+        $judged = $this->judge(
+            [
+                $this->stem('thick', 0, base: 40, age: 9, faults: [StemFault::Inward]), $this->stem('b', 120),
+                $this->stem('c', 240),
+            ],
+            self::aim(StemPlan::Mains, budget: 20, keep: 3),
+        );
         self::assertSame([], self::refs($judged));
         self::assertStringContainsString("next year's first", $judged->kept[0]->because);
         self::assertTrue($judged->kept[0]->goesNextYear);
@@ -140,33 +201,53 @@ final class StemJudgeTest extends TestCase
 
     public function test_a_plant_with_nothing_alive_is_told(): void
     {
-        $judged = $this->judge([$this->stem('a', 0, faults: [StemFault::Dead]), $this->stem('b', 90, faults: [StemFault::Dead])], self::bowl());
+        $judged = $this->judge(
+            [$this->stem('a', 0, faults: [StemFault::Dead]), $this->stem('b', 90, faults: [StemFault::Dead])],
+            self::bowl(),
+        );
         self::assertSame(['a', 'b'], self::refs($judged));
         self::assertStringContainsString('scratch the crown for green, wait until midsummer', $judged->told[0]);
     }
 
     public function test_the_last_live_stem_stays_even_diseased(): void
     {
-        $judged = $this->judge([$this->stem('a', 0, faults: [StemFault::Diseased]), $this->stem('b', 90, faults: [StemFault::Diseased])], self::bowl());
+        $judged = $this->judge(
+            [$this->stem('a', 0, faults: [StemFault::Diseased]), $this->stem('b', 90, faults: [StemFault::Diseased])],
+            self::bowl(),
+        );
         self::assertSame(['a'], self::refs($judged));
         self::assertStringContainsString('think of replacing', $judged->told[0]);
     }
 
     public function test_a_lopped_top_keeps_the_shoots_that_carry_on(): void
     {
-        $stem = Stem::of('limb', 0, 20, 2000, 60, 10, [StemFault::Lopped], [
-            new Shoot('back', 180, 50, 12), new Shoot('on', 5, 25, 12), new Shoot('thin', 0, 25, 5), new Shoot('flat', 90, 85, 15), new Shoot('up', 0, 0, 10),
-        ]);
+        $stem = Stem::of(
+            'limb', 0, 20, 2000, 60, 10, [StemFault::Lopped],
+            [
+                new Shoot('back', 180, 50, 12), new Shoot('on', 5, 25, 12), new Shoot('thin', 0, 25, 5),
+                new Shoot('flat', 90, 85, 15), new Shoot('up', 0, 0, 10),
+            ],
+        );
         $judged = $this->judge([$stem, $this->stem('b', 120), $this->stem('c', 240)], self::aim(StemPlan::Tidy));
         self::assertSame([], self::refs($judged));
         self::assertStringContainsString('keep on and up', (string) $judged->kept[0]->treat);
-        self::assertStringContainsString('take off back and thin and flat', str_replace('thin and back', 'back and thin', (string) $judged->kept[0]->treat));
+        self::assertStringContainsString(
+            'take off back and thin and flat',
+            str_replace('thin and back', 'back and thin', (string) $judged->kept[0]->treat),
+        );
     }
 
     public function test_two_stems_of_one_name_and_a_cut_that_is_no_stem_are_told(): void
     {
-        foreach ([fn (): Survey => Survey::of([$this->stem('a', 0), $this->stem('a', 90)]), fn (): Survey => Survey::of([$this->stem('a', 0)], ['z']), fn (): Stem => Stem::of('x', 0, 10, 35, 20),
-            fn (): Stem => Stem::of('x', 0, 95, 500, 20), fn (): StemAim => self::aim(StemPlan::Bowl, keep: 0)] as $wrong) {
+        foreach (
+            [
+                fn (): Survey => Survey::of([$this->stem('a', 0), $this->stem('a', 90)]),
+                fn (): Survey => Survey::of([$this->stem('a', 0)], ['z']),
+                fn (): Stem => Stem::of('x', 0, 10, 35, 20),
+                fn (): Stem => Stem::of('x', 0, 95, 500, 20),
+                fn (): StemAim => self::aim(StemPlan::Bowl, keep: 0),
+            ] as $wrong
+        ) {
             try {
                 $wrong();
                 self::fail('nothing was told');
@@ -178,21 +259,38 @@ final class StemJudgeTest extends TestCase
 
     public function test_no_answer_is_over_its_cap_or_empties_a_plant_and_a_second_look_takes_nothing_more(): void
     {
-        $this->limitTo(150)->forAll(Generators::choose(1, 99999), Generators::choose(1, 25), Generators::choose(0, 100), Generators::elements(...StemPlan::cases()), Generators::choose(1, 8))
+        $this->limitTo(150)
+            ->forAll(
+                Generators::choose(1, 99999), Generators::choose(1, 25), Generators::choose(0, 100),
+                Generators::elements(...StemPlan::cases()), Generators::choose(1, 8),
+            )
             ->then(function (int $seed, int $count, int $budget, StemPlan $plan, int $keep): void {
                 $stems = self::random($seed, $count);
-                $aim = self::aim($plan, budget: $budget, keep: $plan === StemPlan::Tidy ? null : $keep, grafted: $seed % 2 === 0);
+                $aim = self::aim(
+                    $plan, budget: $budget, keep: $plan === StemPlan::Tidy ? null : $keep, grafted: $seed % 2 === 0,
+                );
                 $judged = $this->judge($stems, $aim);
-                $weighed = array_filter($judged->cuts, static fn (Cut $cut): bool => ! $cut->stem->has(StemFault::Reverted));
+                $weighed = array_filter(
+                    $judged->cuts,
+                    static fn (Cut $cut): bool => ! $cut->stem->has(StemFault::Reverted),
+                );
                 if ($plan->isWeighed()) {
-                    self::assertLessThanOrEqual($budget + StemAim::A_HAIR + 1e-6, array_sum(array_map(static fn (Cut $cut): float => $cut->sharePercent, $weighed)));
+                    self::assertLessThanOrEqual(
+                        $budget + StemAim::A_HAIR + 1e-6,
+                        array_sum(array_map(static fn (Cut $cut): float => $cut->sharePercent, $weighed)),
+                    );
                 } elseif ($plan->goesByNumber()) {
                     $counted = count(array_filter($weighed, static fn (Cut $cut): bool => ! $cut->free));
-                    self::assertLessThanOrEqual(max(intdiv($count, 3), (int) ($count * ($budget + 0.5) / 100)), $counted);
+                    self::assertLessThanOrEqual(
+                        max(intdiv($count, 3), (int) ($count * ($budget + 0.5) / 100)),
+                        $counted,
+                    );
                 }
                 $live = array_filter($stems, static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead));
                 $left = array_filter($judged->kept, static fn (Kept $kept): bool => ! $kept->stem->has(StemFault::Dead));
-                self::assertTrue($live === [] || $left !== [] || in_array($plan, [StemPlan::Canes, StemPlan::Whole], true));
+                self::assertTrue(
+                    $live === [] || $left !== [] || in_array($plan, [StemPlan::Canes, StemPlan::Whole], true),
+                );
                 self::assertSame([], $this->judge($stems, $aim, cut: self::refs($judged))->cuts);
                 foreach ($judged->kept as $kept) {
                     self::assertFalse($kept->stem->has(StemFault::Dead), 'no dead stem is kept');
@@ -215,13 +313,17 @@ final class StemJudgeTest extends TestCase
 
     public function test_a_turned_or_mirrored_plant_is_judged_the_same(): void
     {
-        $this->limitTo(80)->forAll(Generators::choose(1, 99999), Generators::choose(1, 359), Generators::elements(...StemPlan::cases()))->then(function (int $seed, int $turn, StemPlan $plan): void {
-            $stems = self::random($seed, 14);
-            $aim = self::aim($plan, budget: 40, keep: $plan === StemPlan::Tidy ? null : 5);
-            $first = self::refs($this->judge($stems, $aim));
-            self::assertSame($first, self::refs($this->judge(self::turned($stems, 1, $turn), $aim)), 'turned');
-            self::assertSame($first, self::refs($this->judge(self::turned($stems, -1, 360), $aim)), 'mirrored');
-        });
+        $this->limitTo(80)
+            ->forAll(
+                Generators::choose(1, 99999), Generators::choose(1, 359), Generators::elements(...StemPlan::cases()),
+            )
+            ->then(function (int $seed, int $turn, StemPlan $plan): void {
+                $stems = self::random($seed, 14);
+                $aim = self::aim($plan, budget: 40, keep: $plan === StemPlan::Tidy ? null : 5);
+                $first = self::refs($this->judge($stems, $aim));
+                self::assertSame($first, self::refs($this->judge(self::turned($stems, 1, $turn), $aim)), 'turned');
+                self::assertSame($first, self::refs($this->judge(self::turned($stems, -1, 360), $aim)), 'mirrored');
+            });
     }
 
     /**
@@ -245,8 +347,15 @@ final class StemJudgeTest extends TestCase
     }
 
     /** @param  list<StemFault>  $faults */
-    private function stem(string $ref, float $azimuth, float $lean = 35, int $length = 900, int $base = 15, ?int $age = 3, array $faults = []): Stem
-    {
+    private function stem(
+        string $ref,
+        float $azimuth,
+        float $lean = 35,
+        int $length = 900,
+        int $base = 15,
+        ?int $age = 3,
+        array $faults = [],
+    ): Stem {
         return Stem::of($ref, $azimuth, $lean, $length, $base, $age, $faults);
     }
 
@@ -256,9 +365,13 @@ final class StemJudgeTest extends TestCase
      */
     private static function turned(array $stems, int $sense, int $turn): array
     {
-        return array_map(static fn (Stem $stem): Stem => Stem::of(
-            $stem->ref, $sense * $stem->azimuthDeg + $turn, $stem->leanDeg, $stem->lengthMm, $stem->baseMm, $stem->ageYears, $stem->faults,
-        ), $stems);
+        return array_map(
+            static fn (Stem $stem): Stem => Stem::of(
+                $stem->ref, $sense * $stem->azimuthDeg + $turn, $stem->leanDeg, $stem->lengthMm, $stem->baseMm,
+                $stem->ageYears, $stem->faults,
+            ),
+            $stems,
+        );
     }
 
     /** @return list<Stem> */
@@ -268,8 +381,11 @@ final class StemJudgeTest extends TestCase
         $stems = [];
         for ($index = 0; $index < $count; $index++) {
             $base = mt_rand(5, 40);
-            $stems[] = Stem::of("s$index", mt_rand(0, 359), mt_rand(0, 60), mt_rand(10, 60) * $base, $base, mt_rand(0, 5) === 0 ? null : mt_rand(1, 9),
-                mt_rand(0, 3) === 0 ? [StemFault::cases()[mt_rand(0, count(StemFault::cases()) - 1)]] : []);
+            $stems[] = Stem::of(
+                "s$index", mt_rand(0, 359), mt_rand(0, 60), mt_rand(10, 60) * $base, $base,
+                mt_rand(0, 5) === 0 ? null : mt_rand(1, 9),
+                mt_rand(0, 3) === 0 ? [StemFault::cases()[mt_rand(0, count(StemFault::cases()) - 1)]] : [],
+            );
         }
         mt_srand();
 

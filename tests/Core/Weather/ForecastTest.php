@@ -25,8 +25,13 @@ final class ForecastTest extends TestCase
 
     public function test_what_holds_the_work_is_said_before_what_is_only_minded(): void
     {
-        $advice = WorkAdvice::with(TestBook::read()->figures)->on([DayWeather::of(Day::parse('2027-07-01'), 16, 33, 12)]);
-        self::assertSame([['Hold: rain', true], ['Mind the heat', false]], array_map(static fn (Advice $each): array => [$each->reason->rule, $each->hold], $advice));
+        $advice = WorkAdvice::with(TestBook::read()->figures)->on([
+            DayWeather::of(Day::parse('2027-07-01'), 16, 33, 12),
+        ]);
+        self::assertSame(
+            [['Hold: rain', true], ['Mind the heat', false]],
+            array_map(static fn (Advice $each): array => [$each->reason->rule, $each->hold], $advice),
+        );
     }
 
     private static function on(string $day): DayWeather

@@ -41,7 +41,10 @@ final class WeatherTest extends TestCase
     public function test_warmth_to_come_is_foretold_from_years_that_have_been(): void
     {
         // One year gathers 9 degree days a day, the other none: 4.5 on average, so 18 more take four days.
-        $year = static fn (float $max): array => array_map(static fn (int $number): DayWeather => DayWeather::of(Day::of(2026, 3, $number), 10, $max, 0), range(1, 20));
+        $year = static fn (float $max): array => array_map(
+            static fn (int $number): DayWeather => DayWeather::of(Day::of(2026, 3, $number), 10, $max, 0),
+            range(1, 20),
+        );
         $today = Day::parse('2027-02-28');
         self::assertSame('2027-03-04', (string) GrowingDegreeDays::foretell(68, $today, [$year(20), $year(10)], 86));
         self::assertSame('2027-02-28', (string) GrowingDegreeDays::foretell(90, $today, [], 86));
@@ -55,7 +58,13 @@ final class WeatherTest extends TestCase
     #[DataProvider('forecasts')]
     public function test_the_forecast_holds_or_advises(array $days, array $rules): void
     {
-        self::assertSame($rules, array_map(static fn (Advice $advice): string => $advice->reason->rule, WorkAdvice::with(TestBook::read()->figures)->on($days)));
+        self::assertSame(
+            $rules,
+            array_map(
+                static fn (Advice $advice): string => $advice->reason->rule,
+                WorkAdvice::with(TestBook::read()->figures)->on($days),
+            ),
+        );
     }
 
     /** @return array<string, array{list<DayWeather>, list<string>}> */
@@ -90,7 +99,9 @@ final class WeatherTest extends TestCase
         self::assertEquals($year, (new SimulatedStation)->days($site, $first, $last));
         self::assertNotEquals($year, (new SimulatedStation(2))->days($site, $first, $last));
         self::assertCount(365, $year);
-        $mean = static fn (int $month): float => self::mean(array_filter($year, static fn (DayWeather $day): bool => $day->day->month() === $month));
+        $mean = static fn (int $month): float => self::mean(
+            array_filter($year, static fn (DayWeather $day): bool => $day->day->month() === $month),
+        );
         self::assertGreaterThan($mean(1) + 8, $mean(7));
         $south = (new SimulatedStation)->days(Sites::southernEnglandMirrored(), $first, $last);
         self::assertGreaterThan(self::mean(array_slice($south, 180, 31)), self::mean(array_slice($south, 0, 31)));
@@ -99,7 +110,8 @@ final class WeatherTest extends TestCase
     /** @param  array<int, DayWeather>  $days */
     private static function mean(array $days): float
     {
-        return array_sum(array_map(static fn (DayWeather $day): float => ($day->min + $day->max) / 2, $days)) / count($days);
+        return array_sum(array_map(static fn (DayWeather $day): float => ($day->min + $day->max) / 2, $days)) /
+            count($days);
     }
 
     private static function day(float $min, float $max, float $rain = 0): DayWeather
