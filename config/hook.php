@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// A mark of the rules in core/: what was worked out by others than these is worked out anew. Kept by `artisan optimize`.
+// A mark of the rules in core/: what was worked out by others than these is worked out anew. Kept by `artisan
+// optimize`.
 $rules = static function (): string {
     $marks = [];
     $files = new RecursiveIteratorIterator(

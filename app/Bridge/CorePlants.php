@@ -54,14 +54,16 @@ final class CorePlants
     }
 
     /**
-     * @param  ?list<LoggedWork>  $history  its record, where it is read already and only windows and minutes are asked for
+     * @param  ?list<LoggedWork>  $history  its record, where it is read already and only windows and minutes are asked
+     *     for
      * @param  list<int>  $growthSeen  what it has shown of its growth, given with the record
      *
      * @throws \PruningHook\Core\Fault when the row holds what the core refuses
      */
     public function plant(Plant $row, ?array $history = null, array $growthSeen = []): CorePlant
     {
-        // Read as the row has it: of forty plants at once, the model's own ways take longer than all that is worked out.
+        // Read as the row has it: of forty plants at once, the model's own ways take longer than all that is worked
+        // out.
         $raw = $row->getAttributes();
         $int = static fn (string $column): ?int => isset($raw[$column]) ? (int) $raw[$column] : null;
         $list = static fn (string $column): array => in_array($raw[$column] ?? '[]', ['[]', '{}'], true)
@@ -93,7 +95,8 @@ final class CorePlants
             heightOn: isset($raw['height_on']) ? Day::parse((string) $raw['height_on']) : null,
             state: self::state($list('state'), $raw['state_on'] ?? null),
         );
-        // What was measured is carried to today by the record and the growth since; what passes is forgotten with the midwinters.
+        // What was measured is carried to today by the record and the growth since; what passes is forgotten with the
+        // midwinters.
         if (
             ! $this->book->has($plant->kind)
             || ($plant->stemsOn === null && $plant->heightOn === null && $plant->state->seen === null)

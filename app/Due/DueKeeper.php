@@ -40,8 +40,8 @@ final readonly class DueKeeper
     }
 
     /**
-     * Works out whatever is stale in the firm, as long as it is little; otherwise a part, and leaves the rest to the queue. What is shown
-     * of all gardens must keep to the fresh ones until all are.
+     * Works out whatever is stale in the firm, as long as it is little; otherwise a part, and leaves the rest to the
+     * queue. What is shown of all gardens must keep to the fresh ones until all are.
      */
     public function ready(): Readiness
     {
@@ -129,7 +129,11 @@ final readonly class DueKeeper
                 return false;
             }
             foreach (
-                ['season_tasks' => $kept->tasks, 'kept_plants' => $kept->plants, 'kept_weeks' => $kept->weeks()] as $table => $rows
+                [
+                    'season_tasks' => $kept->tasks,
+                    'kept_plants' => $kept->plants,
+                    'kept_weeks' => $kept->weeks(),
+                ] as $table => $rows
             ) {
                 DB::table($table)->where('garden_id', $kept->garden)->delete();
                 self::insert($table, $rows);

@@ -139,7 +139,8 @@ final readonly class DueReckoner
     /**
      * The record as far as windows and minutes rest on it, read without what they do not.
      *
-     * @return array{array<int, list<LoggedWork>>, array<int, list<int>>} by plant: its record, and what it has shown of its growth
+     * @return array{array<int, list<LoggedWork>>, array<int,
+     *     list<int>>} by plant: its record, and what it has shown of its growth
      */
     private function histories(Garden $garden): array
     {

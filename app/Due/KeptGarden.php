@@ -10,8 +10,11 @@ use PruningHook\Core\Calendar\Day;
  * Everything that is kept of what is due in one garden, as the rows of the tables have it. What it rests on is said by
  * the revision it was read at.
  *
- * @phpstan-type TaskRow array{garden_id: int, plant_id: int, kind: string, season: int, task: string, name: string, method: string, opens: int, best_from: int, best_to: int, closes: int, minutes: int, people: int, skills: string, hands_off: ?string, outcome: ?string, logged_on: ?int, done: bool}
- * @phpstan-type PlantRow array{plant_id: int, garden_id: int, kind: string, bloom: string, closed: string, fault: ?string}
+ * @phpstan-type TaskRow array{garden_id: int, plant_id: int, kind: string, season: int, task: string, name: string,
+ *     method: string, opens: int, best_from: int, best_to: int, closes: int, minutes: int, people: int, skills: string,
+ *     hands_off: ?string, outcome: ?string, logged_on: ?int, done: bool}
+ * @phpstan-type PlantRow array{plant_id: int, garden_id: int, kind: string, bloom: string, closed: string,
+ *     fault: ?string}
  */
 final readonly class KeptGarden
 {

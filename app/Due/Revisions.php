@@ -8,8 +8,8 @@ use App\Models\Firm;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Raises the revision of whatever a change touches, in the same transaction as the change, and asks the queue to work it
- * out anew. From then on what is kept of it counts as stale.
+ * Raises the revision of whatever a change touches, in the same transaction as the change, and asks the queue to work
+ * it out anew. From then on what is kept of it counts as stale.
  */
 final readonly class Revisions
 {

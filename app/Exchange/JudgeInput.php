@@ -25,8 +25,12 @@ use PruningHook\Core\Structure\SurveyDay;
  *
  * @phpstan-import-type SiteGiven from SiteFacts
  *
- * @phpstan-type GivenStem array{ref: string, azimuth_deg: float|int, lean_deg: float|int, length_mm: int, base_mm: int, age_years?: ?int, from_azimuth_deg?: float|int|null, faults?: list<string>, shoots?: list<array{ref: string, azimuth_deg: float|int, lean_deg: float|int, base_mm: int}>}
- * @phpstan-type Given array{kind: string, surveyed?: ?string, site?: SiteGiven, aim?: ?string, school?: ?string, keep?: ?int, budget?: ?int, grafted?: ?bool, cut?: list<string>, word?: array<string, string>, stems: list<GivenStem>}
+ * @phpstan-type GivenStem array{ref: string, azimuth_deg: float|int, lean_deg: float|int, length_mm: int, base_mm: int,
+ *     age_years?: ?int, from_azimuth_deg?: float|int|null, faults?: list<string>,
+ *     shoots?: list<array{ref: string, azimuth_deg: float|int, lean_deg: float|int, base_mm: int}>}
+ * @phpstan-type Given array{kind: string, surveyed?: ?string, site?: SiteGiven, aim?: ?string, school?: ?string,
+ *     keep?: ?int, budget?: ?int, grafted?: ?bool, cut?: list<string>, word?: array<string, string>,
+ *     stems: list<GivenStem>}
  */
 final class JudgeInput
 {

@@ -24,12 +24,20 @@ use PruningHook\Core\Units\Doubt;
 
 /**
  * Reads the JSON of docs/formats/prescribe-input.schema.json into core values. The schema finds wrong types and missing
- * fields; this finds what a schema cannot: days the calendar lacks, kinds and schools nobody knows, plants of the future.
+ * fields; this finds what a schema cannot: days the calendar lacks, kinds and schools nobody knows, plants of the
+ * future.
  *
  * @phpstan-import-type SiteGiven from SiteFacts
  *
- * @phpstan-type Line array{task: string, season: int, on: string, outcome: string, minutes?: ?int, removed_percent?: ?int, nest?: bool, renovation?: bool, recipe?: string}
- * @phpstan-type PlantFacts array{ref: string, kind: string, planted?: ?string, height_mm?: ?int, spread_mm?: ?int, run_mm?: ?int, count?: int, flowering_height_mm?: ?int, stems?: ?array{old?: int, young?: int}, form?: ?string, aim?: ?string, grafted?: ?bool, practice?: array<string, string>, hazards?: list<string>, history?: list<Line>, prunings_g?: ?int, bud_mortality_percent?: ?int, growth_seen_mm?: list<int>, sure?: bool, cultivar?: ?string, condition?: ?string, dieback_percent?: ?int, disease?: ?string, stress?: ?string, variegated?: ?bool, transplanted?: ?string, container?: ?bool, target_height_mm?: ?int, width_mm?: ?int, sides?: ?int, trunk_mm?: ?int, protected?: ?bool, boundary?: ?bool, exposed?: ?bool, bearing?: ?string}
+ * @phpstan-type Line array{task: string, season: int, on: string, outcome: string, minutes?: ?int,
+ *     removed_percent?: ?int, nest?: bool, renovation?: bool, recipe?: string}
+ * @phpstan-type PlantFacts array{ref: string, kind: string, planted?: ?string, height_mm?: ?int, spread_mm?: ?int,
+ *     run_mm?: ?int, count?: int, flowering_height_mm?: ?int, stems?: ?array{old?: int, young?: int}, form?: ?string,
+ *     aim?: ?string, grafted?: ?bool, practice?: array<string, string>, hazards?: list<string>, history?: list<Line>,
+ *     prunings_g?: ?int, bud_mortality_percent?: ?int, growth_seen_mm?: list<int>, sure?: bool, cultivar?: ?string,
+ *     condition?: ?string, dieback_percent?: ?int, disease?: ?string, stress?: ?string, variegated?: ?bool,
+ *     transplanted?: ?string, container?: ?bool, target_height_mm?: ?int, width_mm?: ?int, sides?: ?int,
+ *     trunk_mm?: ?int, protected?: ?bool, boundary?: ?bool, exposed?: ?bool, bearing?: ?string}
  */
 final class PrescribeInput
 {
@@ -102,7 +110,10 @@ final class PrescribeInput
         );
         $planted = $this->past("$path.planted", $data['planted'] ?? null, $today);
         $this->past("$path.transplanted", $data['transplanted'] ?? null, $today);
-        $this->tried("$path.practice", fn (): Practice => Practice::of($this->book->questions, $data['practice'] ?? []));
+        $this->tried(
+            "$path.practice",
+            fn (): Practice => Practice::of($this->book->questions, $data['practice'] ?? []),
+        );
         // A day that is none was told above.
         $state =
             count($this->faults) > $before ? null : $this->tried($path, static fn (): State => StateFacts::read($data));

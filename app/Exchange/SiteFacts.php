@@ -13,7 +13,8 @@ use PruningHook\Core\Fault;
 /**
  * A site as the formats give it.
  *
- * @phpstan-type SiteGiven array{latitude: float|int, longitude: float|int, elevation_m?: int, last_frost?: ?string, first_frost?: ?string, winter: string, region?: ?string}
+ * @phpstan-type SiteGiven array{latitude: float|int, longitude: float|int, elevation_m?: int, last_frost?: ?string,
+ *     first_frost?: ?string, winter: string, region?: ?string}
  */
 final readonly class SiteFacts
 {

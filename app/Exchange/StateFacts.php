@@ -11,9 +11,13 @@ use PruningHook\Core\Plant\Stress;
 use PruningHook\Core\Plant\Upkeep;
 
 /**
- * What was seen of a plant beside its measures, as `prescribe` takes it and as a plant's row keeps it: one set of names.
+ * What was seen of a plant beside its measures, as `prescribe` takes it and as a plant's row keeps it: one set of
+ * names.
  *
- * @phpstan-type Facts array{cultivar?: ?string, condition?: ?string, dieback_percent?: ?int, disease?: ?string, stress?: ?string, variegated?: ?bool, transplanted?: ?string, container?: ?bool, target_height_mm?: ?int, width_mm?: ?int, sides?: ?int, trunk_mm?: ?int, protected?: ?bool, boundary?: ?bool, exposed?: ?bool, bearing?: ?string}
+ * @phpstan-type Facts array{cultivar?: ?string, condition?: ?string, dieback_percent?: ?int, disease?: ?string,
+ *     stress?: ?string, variegated?: ?bool, transplanted?: ?string, container?: ?bool, target_height_mm?: ?int,
+ *     width_mm?: ?int, sides?: ?int, trunk_mm?: ?int, protected?: ?bool, boundary?: ?bool, exposed?: ?bool,
+ *     bearing?: ?string}
  */
 final readonly class StateFacts
 {

@@ -13,8 +13,10 @@ use PruningHook\Core\Calendar\Day;
 /**
  * The stems of one plant as they were surveyed in a season, kept after every tap.
  *
- * @phpstan-type StemState array{ref: string, azimuth_deg: int, lean_deg: int, length_mm: int, base_mm: int, age_years: ?int, faults: list<string>}
- * @phpstan-type State array{stems: list<StemState>, cut: list<string>, word: array<string, string>, keep: ?int, budget: ?int}
+ * @phpstan-type StemState array{ref: string, azimuth_deg: int, lean_deg: int, length_mm: int, base_mm: int,
+ *     age_years: ?int, faults: list<string>}
+ * @phpstan-type State array{stems: list<StemState>, cut: list<string>, word: array<string, string>, keep: ?int,
+ *     budget: ?int}
  *
  * @property int $id
  * @property int $plant_id

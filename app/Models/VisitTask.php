@@ -13,7 +13,11 @@ use PruningHook\Core\Structure\Judgement;
  * One task of one plant on one visit, with the prescription as it stood when it was planned.
  *
  * @phpstan-type Amount array{what: string, unit: string, min: int, target: int, max: int}
- * @phpstan-type Prescribed array{key: string, name: string, method: string, recipe?: string, cap?: array{percent: int, source: string}, school: ?string, window: array{opens: string, best_from: string, best_to: string, closes: string}, amounts: list<Amount>, steps: list<string>, minutes: int, kit?: array<string, mixed>, cautions: list<string>, reasons: list<array{rule: string, because: string, source: string}>}
+ * @phpstan-type Prescribed array{key: string, name: string, method: string, recipe?: string,
+ *     cap?: array{percent: int, source: string}, school: ?string,
+ *     window: array{opens: string, best_from: string, best_to: string, closes: string}, amounts: list<Amount>,
+ *     steps: list<string>, minutes: int, kit?: array<string, mixed>, cautions: list<string>,
+ *     reasons: list<array{rule: string, because: string, source: string}>}
  *
  * @phpstan-import-type State from StemSurvey
  * @phpstan-import-type Recalled from Judgement
@@ -26,7 +30,10 @@ use PruningHook\Core\Structure\Judgement;
  * @property int $position
  * @property int $minutes as prescribed
  * @property Prescribed $prescribed
- * @property ?array{state: State, aim: array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string, grafted: bool, young: int, pencil: int, school: string}, judged?: Recalled} $cut_plan the stems and the aim they were judged by for this visit
+ * @property ?array{state: State,
+ *     aim: array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string,
+ *         grafted: bool, young: int, pencil: int, school: string},
+ *     judged?: Recalled} $cut_plan the stems and the aim they were judged by for this visit
  * @property-read Visit $visit
  * @property-read Plant $plant
  * @property-read ?WorkLog $log

@@ -17,7 +17,9 @@ use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
 
-/** What the plant book is narrowed to: a name, the wood it flowers on, its habit, or a month in which it is best pruned. */
+/**
+ * What the plant book is narrowed to: a name, the wood it flowers on, its habit, or a month in which it is best pruned.
+ */
 final readonly class KindFilter
 {
     private function __construct(
@@ -68,7 +70,8 @@ final readonly class KindFilter
     }
 
     /**
-     * Kinds with a best day in the month. Months differ from place to place: the firm's first garden stands for the others.
+     * Kinds with a best day in the month. Months differ from place to place: the firm's first garden stands for the
+     * others.
      *
      * @return list<string> ids
      */

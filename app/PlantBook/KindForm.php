@@ -11,8 +11,8 @@ use PruningHook\Core\Fault;
 
 /**
  * A kind as a form: the plant book's entry spread out into fields, and what comes back folded into an entry that says
- * only what differs. Fields carry the entry's own paths (`tasks.0.windows.0.opens`), so that a fault of the schema or of
- * the reader lands beside its field.
+ * only what differs. Fields carry the entry's own paths (`tasks.0.windows.0.opens`), so that a fault of the schema or
+ * of the reader lands beside its field.
  */
 final readonly class KindForm
 {
@@ -127,8 +127,8 @@ final readonly class KindForm
     }
 
     /**
-     * The days on which a kind is not cut at all, as the form says them: what is changed or added is the firm's, and one
-     * whose days were both emptied holds no more.
+     * The days on which a kind is not cut at all, as the form says them: what is changed or added is the firm's, and
+     * one whose days were both emptied holds no more.
      *
      * @param  array<array-key, mixed>  $base  those it is laid over
      * @param  array<array-key, mixed>  $said  as the form sends them

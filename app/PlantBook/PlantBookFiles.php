@@ -118,7 +118,8 @@ final readonly class PlantBookFiles
     /**
      * What holds for all kinds: questions, cautions, sources, figures, recipes, caps and states.
      *
-     * @return array{array<string, SchoolQuestion>, array<string, string>, Sources, Figures, Recipes, RemovalCaps, States}
+     * @return array{array<string, SchoolQuestion>, array<string, string>, Sources, Figures, Recipes, RemovalCaps,
+     *     States}
      */
     private function general(): array
     {
@@ -159,10 +160,11 @@ final readonly class PlantBookFiles
     }
 
     /**
-     * The names of all kinds, what each folded name stands for, and each kind's file and complete entry, kept beside the
-     * decoded files so that a request need not put them together again.
+     * The names of all kinds, what each folded name stands for, and each kind's file and complete entry, kept beside
+     * the decoded files so that a request need not put them together again.
      *
-     * @return array{array<string, KindNames>, array<string, string>, array<string, array{string, array<array-key, mixed>}>}
+     * @return array{array<string, KindNames>, array<string, string>,
+     *     array<string, array{string, array<array-key, mixed>}>}
      *
      * @throws Fault when a group is not there, two kinds claim one name, or a file is not YAML
      */
@@ -182,7 +184,11 @@ final readonly class PlantBookFiles
 
             return [$names, PlantBook::folded($names), $entries];
         }
-        /** @var array{array<string, array{id: string, name: string, botanical: string, alsoCalled: list<string>, habit: string}>, array<string, string>, array<string, array{string, array<array-key, mixed>}>} $kept */
+        /**
+         * @var array{array<string, array{id: string, name: string, botanical: string, alsoCalled: list<string>,
+         *         habit: string}>,
+         *     array<string, string>, array<string, array{string, array<array-key, mixed>}>} $kept
+         */
         $kept = require $cache;
 
         return [

@@ -21,7 +21,8 @@ use PruningHook\Core\Prescription\Contradictions;
  *
  * @phpstan-import-type Facts from StateFacts
  *
- * @phpstan-type Field array{name: string, label: string, type: string, value: string|int|null, options?: array<array-key, string>, help?: string, min?: int, max?: int}
+ * @phpstan-type Field array{name: string, label: string, type: string, value: string|int|null,
+ *     options?: array<array-key, string>, help?: string, min?: int, max?: int}
  */
 final readonly class PlantForm
 {

@@ -8,8 +8,9 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Finding plants and gardens by any piece of what they are called. On SQLite by full-text tables of three-letter pieces,
- * which triggers keep up with the rows; elsewhere by comparing plainly. This is the one place for what only SQLite says.
+ * Finding plants and gardens by any piece of what they are called. On SQLite by full-text tables of three-letter
+ * pieces, which triggers keep up with the rows; elsewhere by comparing plainly. This is the one place for what only
+ * SQLite says.
  */
 final readonly class SearchTables
 {

@@ -20,7 +20,10 @@ final readonly class CarriedFrost
     {
     }
 
-    /** @return array{last_frost: ?string, first_frost: ?string, winter: ?string, says: string} nulls where no garden has frost dates */
+    /**
+     * @return array{last_frost: ?string, first_frost: ?string, winter: ?string,
+     *     says: string} nulls where no garden has frost dates
+     */
     public function to(Site $site, ?Garden $besides): array
     {
         $nearest = null;
@@ -47,7 +50,8 @@ final readonly class CarriedFrost
             'first_frost' => (string) $carried['first'],
             'winter' => $nearest->winter,
             'says' => sprintf(
-                'From %s, %d km away: %s there and %s. By Hopkins\' law spring comes %s here, and the first frost as much %s. Correct them by what you see.',
+                'From %s, %d km away: %s there and %s. By Hopkins\' law spring comes %s here, and the first frost '
+                    .'as much %s. Correct them by what you see.',
                 $nearest->name,
                 (int) round($away),
                 $nearest->last_frost,

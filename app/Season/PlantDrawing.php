@@ -18,7 +18,10 @@ use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Regrowth\Course;
 use PruningHook\Core\Regrowth\Courses;
 
-/** A plant drawn for its next task: from the side, on its wires, or a vine's arm; and what other measures would make of it. */
+/**
+ * A plant drawn for its next task: from the side, on its wires, or a vine's arm; and what other measures would make of
+ * it.
+ */
 final readonly class PlantDrawing
 {
     public function __construct(
@@ -28,7 +31,8 @@ final readonly class PlantDrawing
     }
 
     /**
-     * @param  array<string, int|null>  $measures  `height_mm`, `flowering_height_mm`, `stems_old`, `stems_young` to look at instead of the plant's own
+     * @param  array<string, int|null>  $measures `height_mm`, `flowering_height_mm`, `stems_old`, `stems_young` to look
+     *     at instead of the plant's own
      * @return array<string, mixed>
      */
     public function show(Plant $plant, ?string $taskKey, array $measures = []): array
@@ -60,7 +64,9 @@ final readonly class PlantDrawing
             'task' => $task,
             'tasks' => $tasks,
             'elevation' => $task === null ? null : Elevation::of($core, $kind, $task),
-            'wall' => $task !== null && Wall::isOn($core, $kind) ? Wall::of($core, $kind, $task, $this->book->figures) : null,
+            'wall' => $task !== null && Wall::isOn($core, $kind)
+                    ? Wall::of($core, $kind, $task, $this->book->figures)
+                    : null,
             'arm' => $task !== null && VineArm::isFor($task)
                     ? VineArm::of(
                         $this->pass($tasks, 'rough-pass') ?? $task,

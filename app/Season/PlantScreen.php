@@ -23,7 +23,10 @@ use PruningHook\Core\Prescription\CutOn;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Task;
 
-/** Everything the Plant screen shows: the ring, what is due, what a cut on a day would mean, and the last lines of the record. */
+/**
+ * Everything the Plant screen shows: the ring, what is due, what a cut on a day would mean, and the last lines of the
+ * record.
+ */
 final readonly class PlantScreen
 {
     public function __construct(
@@ -40,7 +43,9 @@ final readonly class PlantScreen
     /** @return array<string, mixed> */
     public function show(Plant $plant, Day $today, Day $cut): array
     {
-        $plant->load(['garden.crew', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id'], 'bloomNotes', 'visitTasks.visit']);
+        $plant->load([
+            'garden.crew', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id'], 'bloomNotes', 'visitTasks.visit',
+        ]);
         $kind = $this->book->kind($plant->kind);
         $core = $this->bridge->plant($plant);
         $years = $this->bridge->years($plant->garden);
@@ -64,7 +69,8 @@ final readonly class PlantScreen
             'plant' => $plant,
             'taps' => $this->form->taps($plant),
             'seen' => $this->form->inWords($plant),
-            'past' => $plant->state_on !== null && ! $today->isBefore(State::passes($plant->state_on, $years->site->hemisphere())),
+            'past' => $plant->state_on !== null
+                && ! $today->isBefore(State::passes($plant->state_on, $years->site->hemisphere())),
             'stands' => $core,
             'putAside' => $this->bridge->putAside($plant->practice),
             'kind' => $kind,
@@ -77,7 +83,8 @@ final readonly class PlantScreen
             'tasks' => $this->inFull($rows, $core, $years, $practice),
             'plan' => self::toPlan($rows),
             // Where all of it is an arborist's there is nothing to plan.
-            'crews' => $rows === [] || array_filter($rows, static fn (DueRow $row): bool => $row->due->task->handsOff === null) !== [],
+            'crews' => $rows === []
+                || array_filter($rows, static fn (DueRow $row): bool => $row->due->task->handsOff === null) !== [],
             'verdict' => CutOn::with($this->book)->judge($core, $years, $cut, $practice, $forecast),
             'logs' => $plant->workLogs->sortByDesc('on')->take(5),
             'left' => $plant->workLogs->whereNotNull('left_for_next_year')->sortByDesc('on')->take(3),
@@ -107,16 +114,24 @@ final readonly class PlantScreen
     }
 
     /**
-     * What a visit to this plant would be planned for: all that is open and not yet planned, else what was just missed, else the
-     * next to open.
+     * What a visit to this plant would be planned for: all that is open and not yet planned, else what was just missed,
+     * else the next to open.
      *
      * @param  list<DueRow>  $rows  by opening
      * @return list<string>
      */
     private static function toPlan(array $rows): array
     {
-        $free = array_filter($rows, static fn (DueRow $row): bool => $row->visit === null && $row->due->urgency !== Urgency::Done && $row->due->task->handsOff === null);
-        $open = array_filter($free, static fn (DueRow $row): bool => in_array($row->due->urgency, [Urgency::Open, Urgency::Closing], true));
+        $free = array_filter(
+            $rows,
+            static fn (DueRow $row): bool => $row->visit === null
+                && $row->due->urgency !== Urgency::Done
+                && $row->due->task->handsOff === null,
+        );
+        $open = array_filter(
+            $free,
+            static fn (DueRow $row): bool => in_array($row->due->urgency, [Urgency::Open, Urgency::Closing], true),
+        );
         $missed = array_filter($free, static fn (DueRow $row): bool => $row->due->urgency === Urgency::Missed);
         $next = array_filter($free, static fn (DueRow $row): bool => $row->due->daysToOpening() > 0);
 
@@ -139,7 +154,7 @@ final readonly class PlantScreen
      */
     private function once(array $rows): array
     {
-        usort($rows, static fn (DueRow $a, DueRow $b): int => $a->due->task->window->opens->number <=> $b->due->task->window->opens->number);
+        usort($rows, self::byOpening(...));
         $once = [];
         foreach ($rows as $row) {
             $shown = $once[$row->due->task->key] ?? null;
@@ -147,8 +162,13 @@ final readonly class PlantScreen
                 $once[$row->due->task->key] = $row;
             }
         }
-        usort($once, static fn (DueRow $a, DueRow $b): int => $a->due->task->window->opens->number <=> $b->due->task->window->opens->number);
+        usort($once, self::byOpening(...));
 
         return $once;
+    }
+
+    private static function byOpening(DueRow $a, DueRow $b): int
+    {
+        return $a->due->task->window->opens->number <=> $b->due->task->window->opens->number;
     }
 }

@@ -214,7 +214,11 @@ final readonly class Wall
     {
         $groups = [];
         foreach (
-            $plants->select('kept_plants.kind')->selectRaw('count(*) as plants')->groupBy('kept_plants.kind')->get() as $row
+            $plants
+                ->select('kept_plants.kind')
+                ->selectRaw('count(*) as plants')
+                ->groupBy('kept_plants.kind')
+                ->get() as $row
         ) {
             $groups[] = [
                 'key' => $row->kind,
@@ -297,7 +301,9 @@ final readonly class Wall
         $years = $this->tasks->years($plants, $filter->zoom->around($today), $today);
         $groups = [];
         foreach (
-            $plants->groupBy(static fn (Plant $plant): string => $filter->by->key($plant, $years[$plant->id])) as $key => $members
+            $plants->groupBy(
+                static fn (Plant $plant): string => $filter->by->key($plant, $years[$plant->id]),
+            ) as $key => $members
         ) {
             $first = $members->first();
             if ($first !== null) {

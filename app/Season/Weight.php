@@ -12,8 +12,9 @@ use PruningHook\Core\Drawing\Pressure;
 use PruningHook\Core\Planning\DueTask;
 
 /**
- * How many tasks are open, and at their best, in each week or day, for the groups of one page of the wall. Whole gardens
- * and crews are summed from what is kept by the week; anything narrower is counted by SQL from the tasks' edges.
+ * How many tasks are open, and at their best, in each week or day, for the groups of one page of the wall. Whole
+ * gardens and crews are summed from what is kept by the week; anything narrower is counted by SQL from the tasks'
+ * edges.
  */
 final readonly class Weight
 {
@@ -78,7 +79,8 @@ final readonly class Weight
         $step = Pressure::step($span);
         $steps = new Steps(($step === 1 ? $span->from : $span->from->monday())->number, $span->to->number, $step);
         $days = ['opens', 'closes', 'best_from', 'best_to'];
-        // Written as sums where gardens or kinds are asked for, so that their index is gone by and not that of all days.
+        // Written as sums where gardens or kinds are asked for, so that their index is gone by and not that of all
+        // days.
         $sum = in_array($filter->by, [Grouping::Garden, Grouping::Kind], true) ? ' + 0' : '';
         $tasks = $this->grouped($filter, $keys, $today, $ready)
             ->whereRaw("opens$sum <= ? and closes$sum >= ?", [$steps->to, $steps->from])

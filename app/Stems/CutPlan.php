@@ -50,9 +50,11 @@ final readonly class CutPlan
     }
 
     /**
-     * What is on a sheet, as it was judged when it was put there: whatever the rules say of such stems since, "B, C, A" stays.
+     * What is on a sheet, as it was judged when it was put there: whatever the rules say of such stems since, "B, C, A"
+     * stays.
      *
-     * @return ?array{bowl: Bowl, judged: Judgement} null where the task has no cut plan, or nobody knows the kind any more
+     * @return ?array{bowl: Bowl, judged: Judgement} null where the task has no cut plan, or nobody knows the
+     *     kind any more
      */
     public function drawn(VisitTask $task): ?array
     {
@@ -65,7 +67,8 @@ final readonly class CutPlan
         $judged = isset($kept['judged'])
             ? Judgement::recalled($aim, array_column($survey->stems, null, 'ref'), $kept['judged'])
             // Put there before judgements were kept.
-            : StemJudge::with(StemAims::with($this->book)->clearance($this->book->kind($task->plant->kind)))->judge($survey, $aim);
+            : StemJudge::with(StemAims::with($this->book)->clearance($this->book->kind($task->plant->kind)))
+                ->judge($survey, $aim);
 
         return ['bowl' => Bowl::of($survey, $judged), 'judged' => $judged];
     }

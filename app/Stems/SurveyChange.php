@@ -98,7 +98,12 @@ final readonly class SurveyChange
     {
         return $this->change($state, self::ref($said), static function (array $stem) use ($said): array {
             foreach (
-                ['azimuth_deg' => [-360, 720], 'lean_deg' => [0, 90], 'base_mm' => [1, 3000], 'length_mm' => [1, 60000]] as $field => [$least, $most]
+                [
+                    'azimuth_deg' => [-360, 720],
+                    'lean_deg' => [0, 90],
+                    'base_mm' => [1, 3000],
+                    'length_mm' => [1, 60000],
+                ] as $field => [$least, $most]
             ) {
                 if (array_key_exists($field, $said)) {
                     $stem[$field] =

@@ -15,7 +15,9 @@ use PruningHook\Core\Plant\Outcome;
 final readonly class LogWork
 {
     /**
-     * @param  array{outcome: string, why?: ?string, minutes?: ?int, removed_percent?: ?int, over_cap_reason?: ?string, amounts?: array<array-key, mixed>, findings?: list<string>, note?: ?string, left_for_next_year?: ?string}  $said
+     * @param  array{outcome: string, why?: ?string, minutes?: ?int, removed_percent?: ?int, over_cap_reason?: ?string,
+     *     amounts?: array<array-key, mixed>, findings?: list<string>, note?: ?string,
+     *     left_for_next_year?: ?string}  $said
      */
     public function log(VisitTask $task, array $said, ?User $by): WorkLog
     {
@@ -37,7 +39,9 @@ final readonly class LogWork
     }
 
     /**
-     * @param  array{outcome: string, why?: ?string, minutes?: ?int, removed_percent?: ?int, over_cap_reason?: ?string, amounts?: array<array-key, mixed>, findings?: list<string>, note?: ?string, left_for_next_year?: ?string}  $said
+     * @param  array{outcome: string, why?: ?string, minutes?: ?int, removed_percent?: ?int, over_cap_reason?: ?string,
+     *     amounts?: array<array-key, mixed>, findings?: list<string>, note?: ?string,
+     *     left_for_next_year?: ?string}  $said
      * @return array<string, mixed>
      */
     private static function line(VisitTask $task, array $said, ?User $by): array

@@ -14,7 +14,8 @@ use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Contradictions;
 
 /**
- * What a crew says with one tap of a plant it stands before: neglected, thirsty, ill, died back. It takes effect at once.
+ * What a crew says with one tap of a plant it stands before: neglected, thirsty, ill, died back. It takes effect at
+ * once.
  *
  * @phpstan-import-type Facts from StateFacts
  */

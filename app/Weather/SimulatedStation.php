@@ -52,6 +52,11 @@ final readonly class SimulatedStation implements WeatherStation
     /** A number from 0 to 1 that belongs to this place and day; neighbours within a degree share it. */
     private function draw(string $what, Site $site, int $number): float
     {
-        return crc32(sprintf('%d %s %d %d %d', $this->seed, $what, (int) $site->latitude, (int) $site->longitude, $number)) / 0xFFFFFFFF;
+        $draw = sprintf(
+            '%d %s %d %d %d',
+            $this->seed, $what, (int) $site->latitude, (int) $site->longitude, $number,
+        );
+
+        return crc32($draw) / 0xFFFFFFFF;
     }
 }

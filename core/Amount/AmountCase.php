@@ -21,8 +21,8 @@ final readonly class AmountCase
     }
 
     /**
-     * The most of so many stems that may go now: a third of 3 is 1, of 6 is 2, of 9 is 3. Stems of one plant are taken to
-     * weigh alike; half a per cent is let pass, since a third is no whole number of per cent.
+     * The most of so many stems that may go now: a third of 3 is 1, of 6 is 2, of 9 is 3. Stems of one plant are taken
+     * to weigh alike; half a per cent is let pass, since a third is no whole number of per cent.
      */
     public function mayGo(int $stems): int
     {

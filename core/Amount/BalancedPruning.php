@@ -10,8 +10,8 @@ use PruningHook\Core\Reason;
 use PruningHook\Core\Working;
 
 /**
- * Buds by the weight of the one-year wood taken off: so many for the first pound and so many for each further one, parts
- * of a pound in proportion, up to a ceiling. The pair 30 + 10 is that of Concord.
+ * Buds by the weight of the one-year wood taken off: so many for the first pound and so many for each further one,
+ * parts of a pound in proportion, up to a ceiling. The pair 30 + 10 is that of Concord.
  *
  * Cornell and Ohio State small-fruit guides (from memory).
  */
@@ -53,7 +53,8 @@ final readonly class BalancedPruning implements AmountRule
                 Reason::of(
                     'Balanced pruning',
                     sprintf(
-                        'weigh the one-year wood as it comes off: %d buds for the first pound, %d for each further one, %d at the most',
+                        'weigh the one-year wood as it comes off: %d buds for the first pound, %d for each further '
+                            .'one, %d at the most',
                         $this->first, $this->further, $this->ceiling,
                     ),
                     $this->source,

@@ -10,7 +10,10 @@ use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
 use PruningHook\Core\Working;
 
-/** A cane bent down breaks all along it and flowers there; an upright one flowers only at its top. Laterals = length / spacing. */
+/**
+ * A cane bent down breaks all along it and flowers there; an upright one flowers only at its top. Laterals = length /
+ * spacing.
+ */
 final readonly class BentCane implements AmountRule
 {
     public const LATERALS = 'flowering laterals to a bent cane';
@@ -39,7 +42,8 @@ final readonly class BentCane implements AmountRule
             Reason::of(
                 'Bent canes',
                 sprintf(
-                    'a cane of %s tied down breaks about every %s: %d flowering laterals, where an upright one flowers only at the top',
+                    'a cane of %s tied down breaks about every %s: %d flowering laterals, where an upright one '
+                        .'flowers only at the top',
                     Length::ofMm($length)->metric(), Length::ofMm($this->spacingMm)->metric(), $laterals,
                 ),
                 $this->source,

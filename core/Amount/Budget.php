@@ -58,11 +58,13 @@ final readonly class Budget
             'Budget',
             $this->usedPercent === 0
                 ? sprintf(
-                    'up to %d %% of its live growth may go this season; nothing has yet. Dead, diseased and damaged wood is free',
+                    'up to %d %% of its live growth may go this season; nothing has yet. Dead, diseased and damaged '
+                        .'wood is free',
                     $this->capPercent,
                 )
                 : sprintf(
-                    'up to %d %% of its live growth may go this season and %d %% has: %d %% of what stands is left to go',
+                    'up to %d %% of its live growth may go this season and %d %% has: %d %% of what stands is left '
+                        .'to go',
                     $this->capPercent, $this->usedPercent, $this->leftPercent(),
                 ),
             $this->source,

@@ -43,7 +43,8 @@ final readonly class BudsWithLosses implements AmountRule
                 Reason::of(
                     ucfirst($this->what),
                     sprintf(
-                        '%d nodes, the base node counted; count only live buds, and leave one more for each that is dead',
+                        '%d nodes, the base node counted; count only live buds, and leave one more for each that is '
+                            .'dead',
                         $this->wanted,
                     ),
                     $this->source,

@@ -44,6 +44,7 @@ final readonly class ClearStem implements AmountRule
                 $plant->heightMm === null ? ' (typical height, not measured)' : '',
             ),
             $this->source,
-        ))->with(Working::of(self::CLEAR, 'height / 3 at most, so that the live crown keeps two thirds', "$height / 3 mm", Length::ofMm($max)->metric().' at most', $this->source));
+        ))->with(Working::of(self::CLEAR, 'height / 3 at most, so that the live crown keeps two '
+            .'thirds', "$height / 3 mm", Length::ofMm($max)->metric().' at most', $this->source));
     }
 }

@@ -31,8 +31,8 @@ final readonly class FloweringHeight implements AmountRule
     }
 
     /**
-     * Growth before flowering as this plant makes it, drawn towards the kind's figure: (2 x kind + sum of what was seen)
-     * / (2 + seasons seen). One odd year moves it little, many years own it.
+     * Growth before flowering as this plant makes it, drawn towards the kind's figure: (2 x kind + sum of what was
+     * seen) / (2 + seasons seen). One odd year moves it little, many years own it.
      *
      * @param  list<int>  $seen  in mm
      */
@@ -58,7 +58,8 @@ final readonly class FloweringHeight implements AmountRule
                 ? Reason::of(
                     'Cut to a flowering height',
                     sprintf(
-                        'no flowering height is asked for, so it is cut at the usual %s; after %s of growth it flowers at about %s',
+                        'no flowering height is asked for, so it is cut at the usual %s; after %s of growth it '
+                            .'flowers at about %s',
                         $say($cut), self::range($least, $most), $say($cut + $growth),
                     ),
                     $this->source,
@@ -76,7 +77,8 @@ final readonly class FloweringHeight implements AmountRule
             $reasons[] = Reason::of(
                 'The wish cannot be met',
                 sprintf(
-                    'a cut at %s is below its lowest framework of %s; cut at %s it flowers at about %s, the nearest possible',
+                    'a cut at %s is below its lowest framework of %s; cut at %s it flowers at about %s, the nearest '
+                        .'possible',
                     self::signed($wanted - $growth), $say($floor), $say($floor), $say($floor + $growth),
                 ),
                 $this->source,

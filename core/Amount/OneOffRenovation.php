@@ -35,8 +35,14 @@ final readonly class OneOffRenovation implements AmountRule
         $all = $plant->stems->all();
         $out = min($plant->stems->old, intdiv(2 * $all, 3), $case->mayGo($all));
 
-        return Amounts::of([Amount::of(Thirds::TAKE, 'stems', intdiv($out, 2), $out, $out)], Reason::of('Two thirds at once', sprintf(
-            '%d of its %d stems come out, the oldest: %s', $out, $all, $price,
-        ), $this->source))->with(Working::of(Thirds::TAKE, '2/3 of all stems, and no young ones', sprintf('2/3 x %d, of %d old', $all, $plant->stems->old), (string) $out, $this->source));
+        $why = sprintf('%d of its %d stems come out, the oldest: %s', $out, $all, $price);
+
+        return Amounts::of(
+            [Amount::of(Thirds::TAKE, 'stems', intdiv($out, 2), $out, $out)],
+            Reason::of('Two thirds at once', $why, $this->source),
+        )->with(Working::of(
+            Thirds::TAKE, '2/3 of all stems, and no young ones',
+            sprintf('2/3 x %d, of %d old', $all, $plant->stems->old), (string) $out, $this->source,
+        ));
     }
 }

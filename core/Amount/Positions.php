@@ -50,8 +50,10 @@ final readonly class Positions implements AmountRule
             Amount::of($this->what, 'laterals', (int) floor($count * 0.8), $count, $count),
         ], Reason::of(
             'Spacing',
-            sprintf('%s of arms with a lateral every %s has room for %d', Length::ofMm($plant->spreadMm)->metric(), $apart, $count),
+            sprintf('%s of arms with a lateral every %s has room for '
+                .'%d', Length::ofMm($plant->spreadMm)->metric(), $apart, $count),
             $this->source,
-        ))->with(Working::of($this->what, 'floor(length / spacing) + 1', "floor($plant->spreadMm / $this->spacingMm) + 1", (string) $count, $this->source));
+        ))->with(Working::of($this->what, 'floor(length / spacing) + 1', "floor($plant->spreadMm / "
+            ."$this->spacingMm) + 1", (string) $count, $this->source));
     }
 }

@@ -11,9 +11,9 @@ use PruningHook\Core\Working;
 
 /**
  * A neglected shrub renewed over three years: a third of the old stems, then half of the old that is left, then the
- * rest; the coming years' share is planned now. Which year it is, the record tells: the seasons just before in which the same
- * recipe was carried out. Never more than the season's cap; what that leaves goes a year later. After the last year the
- * plant is kept up by thirds.
+ * rest; the coming years' share is planned now. Which year it is, the record tells: the seasons just before in which
+ * the same recipe was carried out. Never more than the season's cap; what that leaves goes a year later. After the last
+ * year the plant is kept up by thirds.
  */
 final readonly class Renovation implements AmountRule
 {
@@ -56,10 +56,14 @@ final readonly class Renovation implements AmountRule
         return Amounts::of([
             Amount::exactly(Thirds::TAKE, 'stems', $now),
             ...($plant->stems->young > 0 ? [Amount::exactly(Thirds::KEEP, 'stems', $plant->stems->young)] : []),
-        ], Reason::of('Renewal over three years', sprintf('year %d of %d: %d of %d old stems come out now, %s', $year, self::YEARS, $now, $old, $says), $this->source))
+        ], Reason::of('Renewal over three years', sprintf('year %d of %d: %d of %d old stems come out now, '
+            .'%s', $year, self::YEARS, $now, $old, $says), $this->source))
             ->with(Working::of(
                 Thirds::TAKE, 'old stems / years left, rounded, and no more than may go',
-                sprintf('%d / %d, at most %d of %d', $old, $left, $case->mayGo($plant->stems->all()), $plant->stems->all()),
+                sprintf(
+                    '%d / %d, at most %d of %d',
+                    $old, $left, $case->mayGo($plant->stems->all()), $plant->stems->all(),
+                ),
                 sprintf('%d now, %s', $now, $says), $this->source,
             ));
     }

@@ -90,7 +90,8 @@ final readonly class StemsToKeep implements AmountRule
                     ).
                         ($out->target < $over($keep->target)
                         ? sprintf(
-                            ': %d now and the others over the coming years, since no more than %d %% may go in a season',
+                            ': %d now and the others over the coming years, since no more than %d %% may go in a '
+                                .'season',
                             $out->target, $case->budget->capPercent,
                         )
                         : ''),

@@ -64,6 +64,7 @@ final readonly class Thirds implements AmountRule
                 $old, $plant->stems->young, max(1, (int) round($old / 3)), $all, $case->mayGo($all), $target,
             ),
             $this->source,
-        ))->with(Working::of(self::TAKE, 'a third of the old stems, at most what may go', "$old / 3, at most {$case->mayGo($all)} of $all", (string) $target, $this->source));
+        ))->with(Working::of(self::TAKE, 'a third of the old stems, at most what may go', "$old / 3, at most "
+            ."{$case->mayGo($all)} of $all", (string) $target, $this->source));
     }
 }

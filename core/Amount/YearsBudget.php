@@ -16,7 +16,8 @@ final readonly class YearsBudget
     /**
      * @param  array<string, int>  $restoring  recipes that bring a plant back, and in how many seasons
      * @return list<array{season: int, used: ?int, cap: int, planned: ?int}> per cent of live growth; used is null where
-     *                                                                      the record says nothing, planned counts old stems
+     *                                                                      the record says nothing, planned counts old
+     *                                                                      stems
      */
     public static function of(
         Plant $plant,

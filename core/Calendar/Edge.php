@@ -21,7 +21,9 @@ final readonly class Edge
         private array $offsets,
         private bool $latest,
     ) {
-        $this->compiled = array_map(static fn (Offset $offset): array => [$offset->anchor->value, $offset->days], $offsets);
+        $this->compiled = array_map(
+            static fn (Offset $offset): array => [$offset->anchor->value, $offset->days], $offsets,
+        );
     }
 
     /** @throws Fault when the words do not follow the grammar above */

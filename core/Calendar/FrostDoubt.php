@@ -13,7 +13,9 @@ final readonly class FrostDoubt
     /** Any year that is no leap year will do: only month and day are looked at. */
     private const YEAR = 2027;
 
-    /** @param  bool  $ofPlace  true where the dates fit the other hemisphere, so that the latitude may be what slipped */
+    /**
+     * @param  bool  $ofPlace  true where the dates fit the other hemisphere, so that the latitude may be what slipped
+     */
     private function __construct(public bool $ofPlace, public string $says)
     {
     }
@@ -38,7 +40,8 @@ final readonly class FrostDoubt
                 true,
                 $there.
                     sprintf(
-                        ' These dates belong to the other hemisphere: did you mean %s, or are the two frosts the wrong way round?',
+                        ' These dates belong to the other hemisphere: did you mean %s, or are the two frosts the '
+                            .'wrong way round?',
                         -$latitude,
                     ),
             ),

@@ -8,7 +8,8 @@ use PruningHook\Core\Fault;
 
 /**
  * A number of days before or after an anchor, written the way the plant book writes it:
- * `bud-break-30` is thirty days before bud break, `midwinter+56` eight weeks after midwinter, `last-frost` the day itself.
+ * `bud-break-30` is thirty days before bud break, `midwinter+56` eight weeks after midwinter, `last-frost` the day
+ * itself.
  */
 final readonly class Offset
 {

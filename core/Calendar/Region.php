@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace PruningHook\Core\Calendar;
 
 /**
- * Where in the world a site lies, as far as diseases and the law go: oak wilt is not everywhere, and silver leaf does not
- * matter everywhere. Guessed from the place; whoever knows better says so.
+ * Where in the world a site lies, as far as diseases and the law go: oak wilt is not everywhere, and silver leaf does
+ * not matter everywhere. Guessed from the place; whoever knows better says so.
  */
 enum Region: string
 {

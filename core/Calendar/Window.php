@@ -32,8 +32,8 @@ final readonly class Window
 
     /**
      * A window whose days cross on this site's short year. The later edge wins, since it is the one that guards
-     * buds, sap or ripening wood; the earlier ones are drawn back to it. Where that leaves too few best days, they spread
-     * over the open ones, and at last over the days just before.
+     * buds, sap or ripening wood; the earlier ones are drawn back to it. Where that leaves too few best days, they
+     * spread over the open ones, and at last over the days just before.
      */
     public static function drawnBack(Day $opens, Day $bestFrom, Day $bestTo, Day $closes): self
     {

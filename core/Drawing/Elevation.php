@@ -22,7 +22,8 @@ final readonly class Elevation
     /**
      * @param  non-empty-list<array{x: float, y: float}>  $ghost  the outline as it is
      * @param  non-empty-list<array{x: float, y: float}>  $after  the outline as it should be
-     * @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float, kind: string, order: ?int}>  $stems  `keep` or `cut`
+     * @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float,
+     *     sealY: float, kind: string, order: ?int}>  $stems  `keep` or `cut`
      * @param  list<array{x: float, y: float, angle: float}>  $ticks  cut marks and their slant in degrees
      * @param  list<array{y: int, says: string}>  $measure
      */
@@ -95,7 +96,10 @@ final readonly class Elevation
         }, range(0, 16));
     }
 
-    /** @return list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float, kind: string, order: ?int}> */
+    /**
+     * @return list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float,
+     *     sealY: float, kind: string, order: ?int}>
+     */
     private static function stems(Plant $plant, Task $task, int $height, int $spread, ?int $cut, ?int $clear): array
     {
         if ($clear !== null) {
@@ -124,9 +128,11 @@ final readonly class Elevation
     }
 
     /**
-     * One stem: what is kept of it ends at `keep`, the rest goes; its number stands at `seal`, neighbours' at other heights.
+     * One stem: what is kept of it ends at `keep`, the rest goes; its number stands at `seal`, neighbours' at other
+     * heights.
      *
-     * @return array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float, kind: string, order: ?int}
+     * @return array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float,
+     *     kind: string, order: ?int}
      */
     private static function stem(float $from, float $to, float $reach, ?int $order, ?int $cut): array
     {
@@ -151,7 +157,8 @@ final readonly class Elevation
     }
 
     /**
-     * @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float, kind: string, order: ?int}>  $stems
+     * @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float,
+     *     sealY: float, kind: string, order: ?int}>  $stems
      * @return list<array{x: float, y: float, angle: float}>
      */
     private static function ticks(array $stems, ?int $cut, Kind $kind): array
@@ -192,7 +199,10 @@ final readonly class Elevation
         );
     }
 
-    /** @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float, kind: string, order: ?int}>  $stems */
+    /**
+     * @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float,
+     *     sealY: float, kind: string, order: ?int}>  $stems
+     */
     private static function inWords(
         int $height,
         int $spread,

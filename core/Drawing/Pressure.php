@@ -39,8 +39,10 @@ final readonly class Pressure
     }
 
     /**
-     * @param  array<int, array{int, int}>  $counts  tasks open and at their best, by the first day of the step (a Monday, where
-     *                                               steps are weeks) as days since 1970-01-01; steps with none may be left out
+     * @param  array<int,
+     *     array{int, int}>  $counts  tasks open and at their best, by the first day of the step (a Monday, where
+     *                                               steps are weeks) as days since 1970-01-01; steps with none may be
+     *                                               left out
      */
     public static function of(array $counts, int $plants, Span $shown, Day $today, float $mmPerDay = 1.0): self
     {

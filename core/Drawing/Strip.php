@@ -74,7 +74,8 @@ final readonly class Strip
     private const DAYS_BY_WEEK = 100;
 
     /**
-     * The marks along a strip: the first of each month, each Monday where the stretch is short, each day where it is very short.
+     * The marks along a strip: the first of each month, each Monday where the stretch is short, each day where it is
+     * very short.
      *
      * @return list<array{x: float, name: string}>
      */

@@ -8,8 +8,8 @@ use PruningHook\Core\Amount\Positions;
 use PruningHook\Core\Prescription\Task;
 
 /**
- * A stretch of a vine's arm, to scale in mm: at each place the cane that is wanted and the spare kept as insurance, with
- * nodes counted, the mark of the rough pass and the mark of the final one.
+ * A stretch of a vine's arm, to scale in mm: at each place the cane that is wanted and the spare kept as insurance,
+ * with nodes counted, the mark of the rough pass and the mark of the final one.
  */
 final readonly class VineArm
 {
@@ -21,7 +21,9 @@ final readonly class VineArm
     private const LENGTH = 900;
 
     /**
-     * @param  list<array{x1: float, y1: float, x2: float, y2: float, insurance: bool, nodes: list<array{x: float, y: float}>, rough: array{x: float, y: float}, final: ?array{x: float, y: float}}>  $canes
+     * @param  list<array{x1: float, y1: float, x2: float, y2: float, insurance: bool,
+     *     nodes: list<array{x: float, y: float}>, rough: array{x: float, y: float},
+     *     final: ?array{x: float, y: float}}>  $canes
      */
     private function __construct(
         public int $width,
@@ -75,7 +77,8 @@ final readonly class VineArm
         return new self(
             self::LENGTH + 2 * self::SPACING, $length + 120, $canes, $roughNodes, $finalNodes,
             sprintf(
-                'an arm with a place every %d cm: at each a cane and a spare; the rough pass leaves %d nodes on both, the final one %d on the better, the base node counted, and takes the spare out',
+                'an arm with a place every %d cm: at each a cane and a spare; the rough pass leaves %d nodes on '
+                    .'both, the final one %d on the better, the base node counted, and takes the spare out',
                 intdiv(self::SPACING, 10), $roughNodes, $finalNodes,
             ),
         );

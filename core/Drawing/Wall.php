@@ -31,7 +31,8 @@ final readonly class Wall
     /**
      * @param  list<float>  $wires  heights
      * @param  list<array{x1: float, y1: float, x2: float, y2: float}>  $mains
-     * @param  list<array{x1: float, y1: float, x2: float, y2: float, buds: list<array{x: float, y: float}>}>  $laterals  cut above the last bud
+     * @param  list<array{x1: float, y1: float, x2: float, y2: float,
+     *     buds: list<array{x: float, y: float}>}>  $laterals  cut above the last bud
      * @param  list<array{x: float, y: float}>  $ties
      */
     private function __construct(
@@ -195,7 +196,10 @@ final readonly class Wall
         foreach ($mains as $main) {
             $length = hypot($main['x2'] - $main['x1'], $main['y2'] - $main['y1']);
             for ($at = $apart; $at <= $length; $at += $apart) {
-                $ties[] = ['x' => $main['x1'] + ($main['x2'] - $main['x1']) * $at / $length, 'y' => $main['y1'] + ($main['y2'] - $main['y1']) * $at / $length];
+                $ties[] = [
+                    'x' => $main['x1'] + ($main['x2'] - $main['x1']) * $at / $length,
+                    'y' => $main['y1'] + ($main['y2'] - $main['y1']) * $at / $length,
+                ];
             }
         }
 

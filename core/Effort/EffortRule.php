@@ -12,9 +12,8 @@ use PruningHook\Core\Reason;
 use PruningHook\Core\Working;
 
 /**
- * Minutes for one gardener: (base + per metre of height + per stem) for each plant, plus per metre of run or per square metre of a
- * hedge's faces and top; then drawn
- * towards what this plant has really taken, by its own log.
+ * Minutes for one gardener: (base + per metre of height + per stem) for each plant, plus per metre of run or per square
+ * metre of a hedge's faces and top; then drawn towards what this plant has really taken, by its own log.
  *
  * The rates are common practice of the trade; they are starting points until there is a log.
  */

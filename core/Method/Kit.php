@@ -15,7 +15,8 @@ final readonly class Kit
      * @param  list<string>  $gear
      * @param  list<string>  $materials
      * @param  list<string>  $aftercare
-     * @param  list<array{after_days: ?int, what: string}>  $followUps  days after the cut; null where it comes with the season
+     * @param  list<array{after_days: ?int,
+     *     what: string}>  $followUps  days after the cut; null where it comes with the season
      * @param  list<string>  $skills  what the hands must be able to handle
      */
     public function __construct(

@@ -12,8 +12,8 @@ use PruningHook\Core\PlantBook\Recipe;
 use PruningHook\Core\PlantBook\TaskRule;
 
 /**
- * Tells a recipe's steps for one plant: the kind's own word where it has one, amounts in words. A step is left out where
- * none of its wordings speaks of amounts that are known, or where there would be nothing of what it tells of.
+ * Tells a recipe's steps for one plant: the kind's own word where it has one, amounts in words. A step is left out
+ * where none of its wordings speaks of amounts that are known, or where there would be nothing of what it tells of.
  */
 final readonly class Steps
 {

@@ -22,8 +22,8 @@ final readonly class Growing
     }
 
     /**
-     * The same, drawn towards what one plant has shown: the kind's figure counts as much as two seasons of its own. Common
-     * practice, no source.
+     * The same, drawn towards what one plant has shown: the kind's figure counts as much as two seasons of its own.
+     * Common practice, no source.
      *
      * @param  list<int>  $growthSeenMm
      */

@@ -9,9 +9,9 @@ use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Units\Length;
 
 /**
- * What a plant is on a day: what was last measured, then changed by its record, then grown older. Measuring again begins
- * anew. Each midwinter half of the young stems grow old (those of two summers) and new ones come from the base: one more
- * than were taken out, up to what the kind makes. Common practice, no source.
+ * What a plant is on a day: what was last measured, then changed by its record, then grown older. Measuring again
+ * begins anew. Each midwinter half of the young stems grow old (those of two summers) and new ones come from the base:
+ * one more than were taken out, up to what the kind makes. Common practice, no source.
  */
 final readonly class Life
 {

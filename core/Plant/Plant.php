@@ -33,7 +33,8 @@ final readonly class Plant
      * @param  ?int  $pruningsG  weight of the one-year wood taken off, in grams
      * @param  ?int  $budMortalityPercent  dead buds
      * @param  list<int>  $growthSeenMm  growth from the cut to the flowers, as this plant made it in past seasons
-     * @param  ?Day  $stemsOn  when the stems were counted, and `$heightOn` the height measured; null where nobody knows: then
+     * @param  ?Day  $stemsOn when the stems were counted, and `$heightOn` the height measured; null where nobody knows:
+     *     then
      *                         they are taken as they stand
      * @param  array<string, string>  $carriedFrom  where carried numbers come from, under `stems` and `height`
      * @param  State  $state  what was seen of it beside its measures
@@ -113,8 +114,8 @@ final readonly class Plant
     }
 
     /**
-     * What is wanted of it in a season: one that is neglected or lopped is brought back before anything else, and nobody
-     * renews what has just been renewed.
+     * What is wanted of it in a season: one that is neglected or lopped is brought back before anything else, and
+     * nobody renews what has just been renewed.
      *
      * @param  array<string, int>  $restoring  recipes that bring a plant back, and in how many seasons
      */
@@ -129,8 +130,8 @@ final readonly class Plant
     }
 
     /**
-     * What is left of neglect or lopping in a season: nothing once it has been brought back, or worked on for three seasons
-     * running since somebody saw it.
+     * What is left of neglect or lopping in a season: nothing once it has been brought back, or worked on for three
+     * seasons running since somebody saw it.
      *
      * @param  array<string, int>  $restoring
      */
@@ -163,8 +164,8 @@ final readonly class Plant
     }
 
     /**
-     * The seasons just before one, as far back as it was worked on in each since its neglect was seen, with the recipes of
-     * each: what was done before a gap was another story.
+     * The seasons just before one, as far back as it was worked on in each since its neglect was seen, with the recipes
+     * of each: what was done before a gap was another story.
      *
      * @return array<int, array<string, true>> by season
      */

@@ -7,15 +7,20 @@ namespace PruningHook\Core\Plant;
 use PruningHook\Core\Units\Length;
 
 /**
- * A new measure held against what the plant is by its record: one that cannot follow from it is asked about, since either
- * the record lacks a line or somebody has counted the plant next to it.
+ * A new measure held against what the plant is by its record: one that cannot follow from it is asked about, since
+ * either the record lacks a line or somebody has counted the plant next to it.
  */
 final readonly class Recount
 {
-    /** So many seasons' growth more than the record tells is more than a mistake of the eye. Common practice, no source. */
+    /**
+     * So many seasons' growth more than the record tells is more than a mistake of the eye. Common practice, no source.
+     */
     private const SEASONS = 2;
 
-    /** Less than this share of its height by the record, in per cent, and a cut is missing from it. Common practice, no source. */
+    /**
+     * Less than this share of its height by the record, in per cent, and a cut is missing from it. Common practice, no
+     * source.
+     */
     private const SHORTER = 60;
 
     /**

@@ -82,8 +82,8 @@ final readonly class Condition
     }
 
     /**
-     * What it looks at, with the values it names: `['aim' => ['renewal']]`, `['year' => ['1', '3']]` with the first year it
-     * holds in and the first it no longer does.
+     * What it looks at, with the values it names: `['aim' => ['renewal']]`, `['year' => ['1', '3']]` with the first
+     * year it holds in and the first it no longer does.
      *
      * @return array<string, list<string>>
      */

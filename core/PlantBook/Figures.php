@@ -60,8 +60,8 @@ final readonly class Figures
     }
 
     /**
-     * The thickest wood to be met, in mm: the oldest stems of a plant this high, or what was measured. A tree's heaviest
-     * branches are about half as thick as its trunk. Common practice, no source.
+     * The thickest wood to be met, in mm: the oldest stems of a plant this high, or what was measured. A tree's
+     * heaviest branches are about half as thick as its trunk. Common practice, no source.
      */
     public function thickest(Kind $kind, int $heightMm, ?int $trunkMm = null): int
     {

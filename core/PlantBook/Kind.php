@@ -11,7 +11,9 @@ final readonly class Kind
 {
     /**
      * @param  list<string>  $alsoCalled  other botanical and common names
-     * @param  list<string>  $traits  of `thorny`, `dense` (birds nest in it), `opposite-buds`, `tied` (trained and tied), `grafted`
+     * @param  list<string>  $traits  of `thorny`, `dense` (birds nest in it), `opposite-buds`, `tied` (trained and
+     *     tied),
+     *     `grafted`
      * @param  ?array{int, int}  $growthMm  least and most growth before it flowers, where it flowers on new wood
      * @param  list<string>  $cautions
      * @param  list<ClosureRule>  $closures
@@ -41,7 +43,9 @@ final readonly class Kind
         public string $hardCutting,
         /** growing degree days (base 50 F, from 1 January) at first bloom, where they are published */
         public ?int $bloomDegreeDays,
-        /** @var ?array{int, string} the share of its live growth that may go in a season, in per cent, and the source */
+        /**
+         * @var ?array{int, string} the share of its live growth that may go in a season, in per cent, and the source
+         */
         public ?array $removalCap,
         /** @var array<string, string> aims it cannot serve, and why */
         public array $notFor,

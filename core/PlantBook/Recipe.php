@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace PruningHook\Core\PlantBook;
 
 /**
- * A way of pruning that gardeners have a name for, as one voice tells it: ordered steps, each with a key by which a kind
- * may replace it or leave it out, and what goes with the work. `plant-book/recipes/` holds one file a recipe.
+ * A way of pruning that gardeners have a name for, as one voice tells it: ordered steps, each with a key by which a
+ * kind may replace it or leave it out, and what goes with the work. `plant-book/recipes/` holds one file a recipe.
  */
 final readonly class Recipe
 {

@@ -7,8 +7,8 @@ namespace PruningHook\Core\PlantBook;
 use PruningHook\Core\Fault;
 
 /**
- * How much of a plant's live growth may go in a season, in per cent: by the recipe where it says so (some take all there
- * is by design), else by the kind, else by habit.
+ * How much of a plant's live growth may go in a season, in per cent: by the recipe where it says so (some take all
+ * there is by design), else by the kind, else by habit.
  */
 final readonly class RemovalCaps
 {

@@ -32,8 +32,10 @@ final readonly class SeasonReader
 
     /**
      * @param  list<Observation>  $observations  seen here, each already passed by `check`
-     * @param  list<array{Observation, SiteYear, string}>  $near  seen at neighbouring sites, each with that site's average
-     *                                                            year and its name: how late a season is carries over, not the day
+     * @param  list<array{Observation, SiteYear,
+     *     string}>  $near  seen at neighbouring sites, each with that site's average
+     *                                                            year and its name: how late a season is carries over,
+     *                                                            not the day
      */
     public function read(array $observations, SiteYear $average, array $near = []): SeasonSeen
     {
@@ -132,7 +134,11 @@ final readonly class SeasonReader
             return $average->day(Anchor::from($event));
         }
         foreach (
-            ['-bud-break' => Anchor::BudBreak, '-bloom' => Anchor::BloomStart, '-leaf-fall' => Anchor::LeafFall] as $ending => $anchor
+            [
+                '-bud-break' => Anchor::BudBreak,
+                '-bloom' => Anchor::BloomStart,
+                '-leaf-fall' => Anchor::LeafFall,
+            ] as $ending => $anchor
         ) {
             $kind = str_ends_with($event, $ending) ? $this->book->find(substr($event, 0, -strlen($ending))) : null;
             if ($kind !== null && $kind->phenology->has($anchor)) {
@@ -144,7 +150,8 @@ final readonly class SeasonReader
 
         throw new Fault(
             sprintf(
-                '"%s" is not a sign of spring or autumn: give last-frost, first-frost, or a kind with -bloom, -bud-break or -leaf-fall',
+                '"%s" is not a sign of spring or autumn: give last-frost, first-frost, or a kind with -bloom, '
+                    .'-bud-break or -leaf-fall',
                 $event,
             ),
         );

@@ -82,7 +82,11 @@ final readonly class Contradictions
                 : null;
         }
         foreach (
-            ['target_height_mm' => $state->targetHeightMm, 'width_mm' => $state->widthMm, 'sides' => $state->sides] as $fact => $given
+            [
+                'target_height_mm' => $state->targetHeightMm,
+                'width_mm' => $state->widthMm,
+                'sides' => $state->sides,
+            ] as $fact => $given
         ) {
             if ($given !== null && ! self::isHeld($kind, $book)) {
                 $told[$fact] = sprintf('%s is held to no line: that is said of hedges and topiary', $kind->name);

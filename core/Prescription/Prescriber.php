@@ -88,7 +88,9 @@ final readonly class Prescriber
         $packing = Packing::with($this->book->figures);
         $tasks = [];
         foreach (
-            self::timed($kind, KindYear::of($year, $kind->phenology), $circumstances, $plant->rootedFrom(), $within) as [$rule, , $window]
+            self::timed(
+                $kind, KindYear::of($year, $kind->phenology), $circumstances, $plant->rootedFrom(), $within,
+            ) as [$rule, , $window]
         ) {
             $recipe = $this->book->recipes->get($rule->method($circumstances));
             $handsOff = HandsOff::of($plant, $kind, $recipe, $this->book->figures, $circumstances->yearInGround);

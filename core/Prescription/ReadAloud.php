@@ -24,8 +24,8 @@ use PruningHook\Core\Practice\Practice;
 
 /**
  * Reads every task of a kind as a crew would hear it, in every circumstance its pieces look at, for a plant nobody has
- * measured and for one that is measured in full. What a good gardener would stumble over is a fault of the book: an amount no
- * step says, one over its cap, none of a thing, or two steps that ask for a thing and forbid it.
+ * measured and for one that is measured in full. What a good gardener would stumble over is a fault of the book: an
+ * amount no step says, one over its cap, none of a thing, or two steps that ask for a thing and forbid it.
  */
 final readonly class ReadAloud
 {
@@ -35,7 +35,8 @@ final readonly class ReadAloud
     private const OPPOSITES = [
         'shortening' => [
             '/\bshorten nothing\b/i',
-            '/(?<!nor )\bshorten(?! nothing|(?:s|ing)\b)\b|\bbring (?:it|the \w+) (?:down )?(?:to|by)\b|\bcut each branch\b/i',
+            '/(?<!nor )\bshorten(?! nothing|(?:s|ing)\b)\b|\bbring (?:it|the \w+) (?:down )?(?:to|by)\b|\bcut each '
+                .'branch\b/i',
         ],
         'healthy growth' => [
             '/\ball healthy growth on\b/i',

@@ -7,8 +7,8 @@ namespace PruningHook\Core\Prescription;
 use PruningHook\Core\Calendar\Window;
 
 /**
- * When one task of one plant falls in a season, how long it takes and who can do it: all that planning asks for, without
- * the steps, amounts and reasons of the full prescription.
+ * When one task of one plant falls in a season, how long it takes and who can do it: all that planning asks for,
+ * without the steps, amounts and reasons of the full prescription.
  */
 final readonly class SeasonTask
 {

@@ -45,7 +45,10 @@ final readonly class Standing
         $keys = array_keys(
             array_filter([
                 $upkeep->value ?? '' => $upkeep !== null,
-                self::dieback($state->diebackPercent ?? 0, $book->figures->number(Figure::DiebackHeavy)) => ($state->diebackPercent ?? 0) > 0,
+                self::dieback(
+                    $state->diebackPercent ?? 0,
+                    $book->figures->number(Figure::DiebackHeavy),
+                ) => ($state->diebackPercent ?? 0) > 0,
                 'variegated' => $state->variegated,
                 $state->stress->value ?? '' => $state->stress !== null,
                 'container' => $state->container,
@@ -111,7 +114,8 @@ final readonly class Standing
             $reasons[] = Reason::commonPractice(
                 'Left out',
                 sprintf(
-                    'not done for %d seasons: it takes about %s times as long. Where it has grown out of hand, say that it is neglected',
+                    'not done for %d seasons: it takes about %s times as long. Where it has grown out of hand, say '
+                        .'that it is neglected',
                     $this->leftOut, rtrim(rtrim(number_format($this->leftOutTime, 1), '0'), '.'),
                 ),
             );
@@ -119,7 +123,8 @@ final readonly class Standing
         if ($this->plant->state->cultivar !== null) {
             $reasons[] = Reason::commonPractice(
                 'Cultivar',
-                "of this cultivar: '{$this->plant->state->cultivar}'. Look at its label for what it does otherwise than its kind",
+                "of this cultivar: '{$this->plant->state->cultivar}'. Look at its label for what it does otherwise "
+                    .'than its kind',
             );
         }
 

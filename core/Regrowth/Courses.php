@@ -40,7 +40,8 @@ final readonly class Courses
         }
         $courses = [$this->leave($kind, $height, $task), $this->usual($kind, $height, $task)];
 
-        // A tree is never topped: there is no hard cut for it but to a framework it is kept at (ANSI A300, from memory).
+        // A tree is never topped: there is no hard cut for it but to a framework it is kept at (ANSI A300, from
+        // memory).
         return $kind->habit === 'tree' && $kind->lowestFrameworkMm === null
             ? $courses
             : [...$courses, $this->hard($kind, $height, $task)];

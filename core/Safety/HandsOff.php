@@ -14,8 +14,9 @@ use PruningHook\Core\PlantBook\Recipe;
 use PruningHook\Core\Reason;
 
 /**
- * What a crew leaves to an arborist: work on a tall tree, on thick wood, or within reach of a power line. Whatever speaks of
- * such a task (sheet, courses, planning, command line) asks here. ANSI Z133 and A300 (from memory); local codes win.
+ * What a crew leaves to an arborist: work on a tall tree, on thick wood, or within reach of a power line. Whatever
+ * speaks of such a task (sheet, courses, planning, command line) asks here. ANSI Z133 and A300 (from memory); local
+ * codes win.
  */
 final readonly class HandsOff
 {
@@ -30,7 +31,9 @@ final readonly class HandsOff
     }
 
     /**
-     * @param  ?int  $yearInGround  a tree that nobody has measured is taken to be as tall as its kind grows, unless it is young
+     * @param  ?int  $yearInGround  a tree that nobody has measured is taken to be as tall as its kind grows, unless
+     *     it is
+     *     young
      * @return ?self null where the crew may do it
      */
     public static function of(Plant $plant, Kind $kind, Recipe $recipe, Figures $figures, ?int $yearInGround): ?self
@@ -123,7 +126,8 @@ final readonly class HandsOff
         return [
             "Leave it to an arborist: it $why. Nobody climbs, no ladder goes up, no saw.",
             'Ask a licensed arborist for: {task}.',
-            'From the ground, and with hand tools, the crew may take off suckers and shoots on the trunk as high as they reach.',
+            'From the ground, and with hand tools, the crew may take off suckers and shoots on the trunk as high as '
+                .'they reach.',
         ];
     }
 }

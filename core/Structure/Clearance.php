@@ -37,9 +37,17 @@ final readonly class Clearance
         $crown = self::crown($stems);
         $next = array_map(fn (Stem $stem): Stem => $stem->grown($this->extensionMm, $this->thickening), $stems);
         // What does not move this year does not next: the moving part begins where it begins now.
-        $still = array_map(static fn (Stem $stem, Stem $grown): float => self::STILL * $stem->lengthMm / $grown->lengthMm, $stems, $next);
+        $still = array_map(
+            static fn (Stem $stem, Stem $grown): float => self::STILL * $stem->lengthMm / $grown->lengthMm,
+            $stems, $next,
+        );
         $now = array_map(static fn (Stem $stem): Segment => $stem->from(self::STILL, $crown), $stems);
-        $then = array_map(static fn (Segment $segment, float $share): Segment => $segment->longer((1 - $share) / $share * self::STILL / (1 - self::STILL)), $now, $still);
+        $then = array_map(
+            static fn (Segment $segment, float $share): Segment => $segment->longer(
+                (1 - $share) / $share * self::STILL / (1 - self::STILL),
+            ),
+            $now, $still,
+        );
         // A stem begins to move at the same place and goes the same way next season, only thicker and longer.
         $lines = array_map(
             static fn (Segment $segment, Stem $grown, float $share): array => [
@@ -59,7 +67,8 @@ final readonly class Clearance
                 $rx = $ax - $bx;
                 $ry = $ay - $by;
                 $rz = $az - $bz;
-                // Both lead away from each other and are apart where they begin: most pairs of a plant are passed over here.
+                // Both lead away from each other and are apart where they begin: most pairs of a plant are passed over
+                // here.
                 if ($rx * $adx + $ry * $ady + $rz * $adz >= 0.0 && $rx * $bdx + $ry * $bdy + $rz * $bdz <= 0.0
                     && $rx * $rx + $ry * $ry + $rz * $rz > ($aHalf + $bHalf) ** 2) {
                     continue;

@@ -7,7 +7,13 @@ namespace PruningHook\Core\Structure;
 /**
  * What stays and what goes, in the order of the cuts, and what the plant is like before and after.
  *
- * @phpstan-type Recalled array{plan: string, school: string, budget_percent: int, remove: list<array{order: int, ref: string, rule: string, because: string, cut: string, free: bool, share_percent: int|float}>, keep: list<array{ref: string, because: string, treat: ?string, goes_next_year: bool, replaced_by: ?string}>, rubs: list<array{a: string, b: string, clearance_now_mm: int, clearance_next_mm: int, height_mm: int, says: string}>, openness_before_percent: int, openness_after_percent: int, share_removed_percent: int|float, told: list<string>}
+ * @phpstan-type Recalled array{plan: string, school: string, budget_percent: int,
+ *     remove: list<array{order: int, ref: string, rule: string, because: string, cut: string, free: bool,
+ *         share_percent: int|float}>,
+ *     keep: list<array{ref: string, because: string, treat: ?string, goes_next_year: bool, replaced_by: ?string}>,
+ *     rubs: list<array{a: string, b: string, clearance_now_mm: int, clearance_next_mm: int, height_mm: int,
+ *         says: string}>,
+ *     openness_before_percent: int, openness_after_percent: int, share_removed_percent: int|float, told: list<string>}
  */
 final readonly class Judgement
 {
@@ -31,7 +37,8 @@ final readonly class Judgement
     }
 
     /**
-     * A judgement as `toArray` wrote it, of the stems it was made of: what was said stays said, whatever the rules say since.
+     * A judgement as `toArray` wrote it, of the stems it was made of: what was said stays said, whatever the rules say
+     * since.
      *
      * @param  array<string, Stem>  $stems  by ref
      * @param  Recalled  $written

@@ -59,7 +59,8 @@ final readonly class StemAims
         ?int $keep = null,
         ?int $budgetPercent = null,
     ): StemAim {
-        // Which stems to keep does not hang on the winter or the age: an established plant in a middling one stands for all.
+        // Which stems to keep does not hang on the winter or the age: an established plant in a middling one stands for
+        // all.
         $plant = new Circumstances(WinterClass::Cool, $practice, null, null, $aim, $grafted);
         [$plan, $method, $number, $school] = $this->plan($kind, $plant, $aim);
         [$cap, $source] = $this->book->caps->for($kind, $method);

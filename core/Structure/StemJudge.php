@@ -51,7 +51,10 @@ final readonly class StemJudge
     {
         $all = $this->clearance->rubs($survey->stems);
         $sound = array_sum(
-            array_map(static fn (Stem $stem): float => $aim->isCleaning($stem) ? 0.0 : $stem->section(), $survey->stems),
+            array_map(
+                static fn (Stem $stem): float => $aim->isCleaning($stem) ? 0.0 : $stem->section(),
+                $survey->stems,
+            ),
         );
         $share = static fn (Stem $stem): float => $sound > 0 && ! $aim->isCleaning($stem)
             ? 100 * $stem->section() / $sound
@@ -78,7 +81,8 @@ final readonly class StemJudge
                 continue;
             }
             [$index, $rule, $candidate] = $next;
-            // A cut makes no stem dead or crossed: the rules before it have had their say, but for those that look again.
+            // A cut makes no stem dead or crossed: the rules before it have had their say, but for those that look
+            // again.
             $from = min($index, $this->again);
             $free = $aim->isCleaning($candidate->stem);
             $cuts[] = new Cut(
@@ -198,7 +202,8 @@ final readonly class StemJudge
         if ($aim->plan->goesByNumber()) {
             $asked = $aim->asks($tally->oldAtFirst, $tally->soundAtFirst) ?? 0;
             if ($rule instanceof Oldest) {
-                // By number, as the prescription has it: one of three huge trunks goes, though it weighs more than a third.
+                // By number, as the prescription has it: one of three huge trunks goes, though it weighs more than a
+                // third.
                 return $tally->out() < $asked ? null : '';
             }
             if ($tally->out() >= max($asked, intdiv($tally->soundAtFirst, 3))) {
@@ -325,7 +330,8 @@ final readonly class StemJudge
                 || array_filter($standing, static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead)) === [])
         ) {
             $told[] =
-                'Nothing alive is seen: scratch the crown for green, wait until midsummer for shoots from the base, and only then replace the plant.';
+                'Nothing alive is seen: scratch the crown for green, wait until midsummer for shoots from the base, '
+                    .'and only then replace the plant.';
         } elseif (
             $aim->plan !== StemPlan::Whole
             && array_filter($standing, static fn (Stem $stem): bool => ! $aim->isCleaning($stem)) === []
@@ -334,7 +340,8 @@ final readonly class StemJudge
         }
         if ($gone > $aim->budgetPercent + StemAim::A_HAIR && self::ledOver($survey, $aim)) {
             $told[] = sprintf(
-                'The lead\'s word takes %d %% of the sound wood; %d %% is the cap. Expect watershoots, fewer flowers and a slower plant; say why in the log.',
+                'The lead\'s word takes %d %% of the sound wood; %d %% is the cap. Expect watershoots, fewer '
+                    .'flowers and a slower plant; say why in the log.',
                 (int) round($gone), $aim->budgetPercent,
             );
         }
@@ -357,7 +364,8 @@ final readonly class StemJudge
                 'By number %d of %d sound ones would go; %d %s: %s.', $asked, $tally->soundAtFirst, $tally->out(),
                 $tally->out() === 1 ? 'does' : 'do',
                 match (true) {
-                    $tally->out() > $asked => 'what rubs, grows in or goes back comes out in any case, or weighs little',
+                    $tally->out() > $asked => 'what rubs, grows in or goes back comes out in any case, or weighs '
+                        .'little',
                     in_array(Survey::KEEP, $survey->word, true) => 'the lead keeps the others',
                     $aim->plan->goesByNumber() => 'none of the others is ready to go',
                     default => 'they weigh more than may go in a season',

@@ -11,8 +11,8 @@ use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\PlantBook\Kind;
 
 /**
- * What the day of a survey makes of it. "Last year's" cane is one that has yet to bear while the plant rests, bears from
- * bud break on, and has fruited once the crop is picked. RHS, Raspberries and Blackberries: pruning (from memory).
+ * What the day of a survey makes of it. "Last year's" cane is one that has yet to bear while the plant rests, bears
+ * from bud break on, and has fruited once the crop is picked. RHS, Raspberries and Blackberries: pruning (from memory).
  */
 final readonly class SurveyDay
 {
@@ -25,7 +25,11 @@ final readonly class SurveyDay
     {
         $kindYear = KindYear::of($year, $kind->phenology);
         $told = self::closed($kind, $year, $kindYear, $day);
-        if ($aim->plan !== StemPlan::Canes || ! $kindYear->has(Anchor::BudBreak) || ! $kindYear->has(Anchor::FruitEnd)) {
+        if (
+            $aim->plan !== StemPlan::Canes
+            || ! $kindYear->has(Anchor::BudBreak)
+            || ! $kindYear->has(Anchor::FruitEnd)
+        ) {
             return new self($survey, $aim, $told);
         }
         $picked = $kindYear->day(Anchor::FruitEnd);
@@ -33,7 +37,8 @@ final readonly class SurveyDay
             return new self($survey, $aim->tidying(), [
                 ...$told,
                 sprintf(
-                    'Last year\'s canes bear until %s: only what is dead, ill or broken comes out now, and those that have fruited go then.',
+                    'Last year\'s canes bear until %s: only what is dead, ill or broken comes out now, and those '
+                        .'that have fruited go then.',
                     $picked->inWords(),
                 ),
             ]);

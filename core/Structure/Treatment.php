@@ -14,8 +14,10 @@ final readonly class Treatment
     {
         return match (true) {
             $stem->has(StemFault::Lopped) => self::lopped($stem),
-            $stem->has(StemFault::NarrowFork) => 'The fork is too narrow to hold: keep the better arm, take the other out at the fork before it splits.',
-            $stem->has(StemFault::Forked) => 'Forked where one leader is enough: keep the arm that carries on outward, take the other out at the fork.',
+            $stem->has(StemFault::NarrowFork) => 'The fork is too narrow to hold: keep the better arm, take the '
+                .'other out at the fork before it splits.',
+            $stem->has(StemFault::Forked) => 'Forked where one leader is enough: keep the arm that carries on '
+                .'outward, take the other out at the fork.',
             default => null,
         };
     }
@@ -24,7 +26,8 @@ final readonly class Treatment
     private static function lopped(Stem $stem): string
     {
         if ($stem->shoots === []) {
-            return 'Lopped: at the knuckle keep the best one or two shoots, strong and outward, take the others off, and shorten the stub into them.';
+            return 'Lopped: at the knuckle keep the best one or two shoots, strong and outward, take the others '
+                .'off, and shorten the stub into them.';
         }
         $best = array_slice(self::ranked($stem), 0, count($stem->shoots) > self::MANY ? 2 : 1);
         $gone = array_udiff($stem->shoots, $best, static fn (Shoot $a, Shoot $b): int => $a->ref <=> $b->ref);
@@ -32,7 +35,8 @@ final readonly class Treatment
         return $gone === []
             ? sprintf('Lopped: keep %s and shorten the stub into it.', self::names($best))
             : sprintf(
-                'Lopped: at the knuckle keep %s, which go on the way the stem goes; take off %s, and shorten the stub into what stays.',
+                'Lopped: at the knuckle keep %s, which go on the way the stem goes; take off %s, and shorten the '
+                    .'stub into what stays.',
                 self::names($best), self::names($gone),
             );
     }

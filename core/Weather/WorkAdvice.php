@@ -42,7 +42,8 @@ final readonly class WorkAdvice
                         Figure::HardFrost,
                         'Hold: hard frost',
                         sprintf(
-                            '%d degrees are forecast for %s: fresh cuts die back and frozen wood tears; wait until it has passed',
+                            '%d degrees are forecast for %s: fresh cuts die back and frozen wood tears; wait until '
+                                .'it has passed',
                             (int) round($day->min), $day->day->inWords(),
                         ),
                     ),
@@ -62,7 +63,8 @@ final readonly class WorkAdvice
                     Figure::Rain,
                     'Hold: rain',
                     sprintf(
-                        '%d mm of rain: wet cuts carry disease and ladders slip; box, cherries and roses wait for a dry day',
+                        '%d mm of rain: wet cuts carry disease and ladders slip; box, cherries and roses wait for a '
+                            .'dry day',
                         (int) round($day->rainMm),
                     ),
                 ),

@@ -19,7 +19,8 @@ return new class extends Migration
             $table->foreignId('planned_by')->nullable()->constrained('users')->nullOnDelete();
             $table->timestamps();
         });
-        // The task as it was prescribed on the day it was planned, so that the sheet and the record never change behind the crew.
+        // The task as it was prescribed on the day it was planned, so that the sheet and the record never change behind
+        // the crew.
         Schema::create('visit_tasks', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('visit_id')->constrained()->cascadeOnDelete();

@@ -183,7 +183,8 @@ return new class extends Migration
                         ->update(['minutes' => $prescribed['minutes'] ?? 0]);
                 }
             });
-        DB::statement('update visits set unlogged = (select count(*) from visit_tasks where visit_tasks.visit_id = visits.id
+        DB::statement('update visits set unlogged = (select count(*) from visit_tasks
+            where visit_tasks.visit_id = visits.id
             and not exists (select 1 from work_logs where work_logs.visit_task_id = visit_tasks.id))');
         DB::table('visits')->where('unlogged', '>', 0)->update(['waiting' => true]);
     }

@@ -18,7 +18,8 @@ return new class extends Migration
         Schema::table('work_logs', static function (Blueprint $table): void {
             $table->string('recipe')->nullable();
         });
-        DB::table('visit_tasks')->orderBy('id')->select('id', 'prescribed')->chunkById(500, static function ($tasks): void {
+        $planned = DB::table('visit_tasks')->orderBy('id')->select('id', 'prescribed');
+        $planned->chunkById(500, static function ($tasks): void {
             foreach ($tasks as $task) {
                 $prescribed = json_decode($task->prescribed, true);
                 $recipe = $prescribed['recipe'] ?? self::RENOVATION[$prescribed['method'] ?? ''] ?? null;

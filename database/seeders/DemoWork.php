@@ -50,7 +50,12 @@ final readonly class DemoWork
         $season = SiteYear::seasonOn($site, $today);
         $lastFrost = SiteYear::of($site, $season)->day(Anchor::LastFrost);
         foreach (
-            ['witch-hazel-bloom' => -118, 'forsythia-bloom' => -47, 'plum-bloom' => -36, 'lilac-bloom' => 1] as $event => $days
+            [
+                'witch-hazel-bloom' => -118,
+                'forsythia-bloom' => -47,
+                'plum-bloom' => -36,
+                'lilac-bloom' => 1,
+            ] as $event => $days
         ) {
             $on =
                 $event === 'witch-hazel-bloom'

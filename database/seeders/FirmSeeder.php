@@ -23,7 +23,8 @@ use PruningHook\Core\Prescription\Prescriber;
 
 /**
  * An invented firm of any size, to measure with: gardens in two counties, forty plants each, two seasons logged, visits
- * to come, signs noted. The same for a size and a day. Rows are written in bulk, so what is kept of them is stale at first.
+ * to come, signs noted. The same for a size and a day. Rows are written in bulk, so what is kept of them is stale at
+ * first.
  */
 final class FirmSeeder
 {
@@ -207,7 +208,10 @@ final class FirmSeeder
         $this->visits($garden, $crew, $index, $due, $today);
     }
 
-    /** @return list<array{plant: int, due: DueTask, prescribed: callable(): array<string, mixed>}> what it was and is due for */
+    /**
+     * @return list<array{plant: int, due: DueTask,
+     *     prescribed: callable(): array<string, mixed>}> what it was and is due for
+     */
     private function plant(int $garden, int $number, SiteYears $years, Day $today): array
     {
         // Every garden has its roses.
@@ -295,7 +299,8 @@ final class FirmSeeder
                 $fits = $item['due']->task->window->contains($on) && count($together) < self::TASKS_A_VISIT;
                 $fits ? ($together[] = $item) : ($rest[] = $item);
             }
-            // What fell within the last week is left for the planner; three gardens of five have a visit today, the others soon.
+            // What fell within the last week is left for the planner; three gardens of five have a visit today, the
+            // others soon.
             if ($on->isBefore($today->minus(6))) {
                 // In one garden of three the last weeks' work was not logged.
                 $this->visit($garden, $crew, $on, $together, $index % 3 !== 1 || $on->isBefore($today->minus(45)));
@@ -349,7 +354,9 @@ final class FirmSeeder
                     'season' => $task->season,
                     'on' => (string) $on,
                     'outcome' => $outcome,
-                    'minutes' => $outcome === 'not-done' ? null : max(1, (int) ($task->minutes * (0.7 + ($draw % 60) / 100))),
+                    'minutes' => $outcome === 'not-done'
+                            ? null
+                            : max(1, (int) ($task->minutes * (0.7 + ($draw % 60) / 100))),
                     'removed_percent' => $outcome === 'not-done' ? null : [10, 15, 20, 25][$draw % 4],
                     'amounts' => '[]',
                     'findings' => $draw % 9 === 0 ? '["Dead wood"]' : '[]',

@@ -41,7 +41,10 @@ final class EdgeTest extends FeatureTestCase
         self::assertSame($kept, LengthField::kept($amount, $shown));
     }
 
-    /** @return array<string, array{array{what: string, unit: string, min: int, target: int, max: int}, string, int, int}> */
+    /**
+     * @return array<string, array{array{what: string, unit: string, min: int, target: int, max: int}, string, int,
+     *     int}>
+     */
     public static function lengths(): array
     {
         $amount = static fn (string $unit, int $max): array => [
@@ -79,8 +82,10 @@ final class EdgeTest extends FeatureTestCase
         self::assertIsString($file);
         file_put_contents(
             $file,
-            '{"type": "object", "required": ["name"], "additionalProperties": false, "properties": {"name": {"type": "string", "minLength": 1},'.
-                '"rows": {"type": "array", "items": {"type": "object", "properties": {"n": {"type": "integer", "minimum": 1, "maximum": 9}, "kind": {"enum": ["a", "b"]}}}}}}',
+            '{"type": "object", "required": ["name"], "additionalProperties": false, "properties": {"name": '
+                .'{"type": "string", "minLength": 1},'.
+                '"rows": {"type": "array", "items": {"type": "object", "properties": {"n": {"type": "integer", '
+                    .'"minimum": 1, "maximum": 9}, "kind": {"enum": ["a", "b"]}}}}}}',
         );
         $found = JsonSchema::fromFile($file)->faults(json_decode($json));
         unlink($file);

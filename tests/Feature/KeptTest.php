@@ -37,7 +37,9 @@ use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\SeasonReader;
 use PruningHook\Core\Prescription\Prescriber;
 
-/** What is kept of what is due is what a fresh and full working-out gives, and what is stale is never taken for fresh. */
+/**
+ * What is kept of what is due is what a fresh and full working-out gives, and what is stale is never taken for fresh.
+ */
 final class KeptTest extends FeatureTestCase
 {
     private const CHANGES = 500;
@@ -145,7 +147,7 @@ final class KeptTest extends FeatureTestCase
         self::assertSame([], $this->stale());
     }
 
-    public function test_the_firms_own_kinds_make_all_gardens_stale_also_when_they_are_taken_back_and_brought_back(): void
+    public function test_the_firms_own_kinds_make_all_gardens_stale_also_when_taken_back_and_brought_back(): void
     {
         Plant::factory()->create(['garden_id' => Garden::factory()->create()->id, 'kind' => 'lilac']);
         $kinds = $this->app->make(OwnKinds::class);
@@ -356,7 +358,9 @@ final class KeptTest extends FeatureTestCase
                 ),
             ],
             10 => $garden->update([
-                'practice' => mt_rand(0, 1) === 0 ? [] : ['wisteria-look' => 'relaxed', 'crape-myrtle-height' => 'heading'],
+                'practice' => mt_rand(0, 1) === 0
+                        ? []
+                        : ['wisteria-look' => 'relaxed', 'crape-myrtle-height' => 'heading'],
             ]),
             11 => $this->firm(),
             default => BloomNote::query()->updateOrCreate(
@@ -445,7 +449,8 @@ final class KeptTest extends FeatureTestCase
     }
 
     /**
-     * What is due in a garden by the long way: the full prescription of each plant, with every sign of the firm read anew.
+     * What is due in a garden by the long way: the full prescription of each plant, with every sign of the firm read
+     * anew.
      *
      * @return list<string>
      */

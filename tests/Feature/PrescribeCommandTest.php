@@ -240,7 +240,8 @@ final class PrescribeCommandTest extends TestCase
         self::assertSame(2, $wrong->getExitCode());
         self::assertSame(
             [
-                '$.observations[0]: forsythia-bloom on 2026-03-02 is 376 days from the usual 2027-03-13; did you mean 2027-03-02?',
+                '$.observations[0]: forsythia-bloom on 2026-03-02 is 376 days from the usual 2027-03-13; did you '
+                    .'mean 2027-03-02?',
                 '$.observations[1].date: 2027-03-15 is in the future of 2027-03-05',
             ],
             explode("\n", trim($wrong->getErrorOutput())),

@@ -161,7 +161,8 @@ final class SeenTest extends FeatureTestCase
         $this->actingAs($this->planner())->get("/plants/$lilac->id/edit")->assertSee('Counted on 20 Feb');
         $this->put("/plants/$lilac->id/measures", ['stems_old' => 12, 'stems_young' => 3])
             ->assertSessionHasErrors(
-                ['stems_old' => '12 old stems? By the record 6 old and 3 young stand: so many cannot be old yet? If it is right as it stands, tick that you are sure.'],
+                ['stems_old' => '12 old stems? By the record 6 old and 3 young stand: so many cannot be old yet? If '
+                    .'it is right as it stands, tick that you are sure.'],
             );
         self::assertSame(6, $lilac->fresh()?->stems_old);
         $this->put("/plants/$lilac->id", [...self::FORM, 'height_cm' => 90])->assertSessionHasErrors('height_cm');

@@ -17,8 +17,8 @@ use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Task;
 
 /**
- * Ten years of five plants, planned and logged each year as prescribed and never counted anew: what a head gardener would
- * expect of them. Common practice where no source is named. docs/ten-years.md is this walk, printed.
+ * Ten years of five plants, planned and logged each year as prescribed and never counted anew: what a head gardener
+ * would expect of them. Common practice where no source is named. docs/ten-years.md is this walk, printed.
  */
 final class TenYearsTest extends FeatureTestCase
 {
@@ -85,7 +85,8 @@ final class TenYearsTest extends FeatureTestCase
     }
 
     /**
-     * RHS, Blackcurrants (from memory): an old bush is renewed over some years, then a third of the old wood goes each winter.
+     * RHS, Blackcurrants (from memory): an old bush is renewed over some years, then a third of the old wood goes each
+     * winter.
      *
      * @param  list<array<string, mixed>>  $years
      */
@@ -294,8 +295,10 @@ final class TenYearsTest extends FeatureTestCase
     private static function printed(array $walks): string
     {
         $lines = ['# Ten years of five plants', '',
-            'Planned and logged each year as prescribed, and never counted anew: every number is carried by the record. Made and held by',
-            '`tests/Feature/TenYearsTest.php`. Height and stems are before the season\'s first work, minutes are for the whole season.',
+            'Planned and logged each year as prescribed, and never counted anew: every number is carried by the '
+                .'record. Made and held by',
+            '`tests/Feature/TenYearsTest.php`. Height and stems are before the season\'s first work, minutes are '
+                .'for the whole season.',
             '',
         ];
         foreach ($walks as $name => $years) {

@@ -139,8 +139,8 @@ final class PublishedFiguresTest extends TestCase
     }
 
     /**
-     * Common practice, no source: at least half of ten crape myrtle trunks come out in the end; ANSI A300 (pre-2017 text, from
-     * memory): no more than a quarter of the live crown in a year.
+     * Common practice, no source: at least half of ten crape myrtle trunks come out in the end; ANSI A300 (pre-2017
+     * text, from memory): no more than a quarter of the live crown in a year.
      */
     public function test_ten_trunks_lose_at_least_half_over_some_years(): void
     {
@@ -167,7 +167,10 @@ final class PublishedFiguresTest extends TestCase
         self::assertSame(21, $this->amount($task, 'laterals on the arms')->target);
     }
 
-    /** Common practice, no source: a bed of twenty bush roses takes one gardener two to two and a half hours, a butterfly bush some minutes. */
+    /**
+     * Common practice, no source: a bed of twenty bush roses takes one gardener two to two and a half hours, a
+     * butterfly bush some minutes.
+     */
     public function test_a_bed_of_roses(): void
     {
         foreach ([700, 950, 1050] as $height) {

@@ -24,7 +24,10 @@ final class SunTest extends TestCase
     public function test_it_agrees_with_suncalc_within_two_minutes(): void
     {
         $script =
-            'import("suncalc").then(m => { const get = m.getTimes ?? m.default.getTimes; const out = []; for (const [day, lat, lng] of JSON.parse(process.argv[1])) { const t = get(new Date(day + "T12:00:00Z"), lat, lng); const min = d => (d - new Date(day + "T00:00:00Z")) / 60000; out.push([min(t.sunrise), min(t.sunset)]); } console.log(JSON.stringify(out)); })';
+            'import("suncalc").then(m => { const get = m.getTimes ?? m.default.getTimes; const out = []; for (const '
+                .'[day, lat, lng] of JSON.parse(process.argv[1])) { const t = get(new Date(day + "T12:00:00Z"), '
+                    .'lat, lng); const min = d => (d - new Date(day + "T00:00:00Z")) / 60000; '
+                        .'out.push([min(t.sunrise), min(t.sunset)]); } console.log(JSON.stringify(out)); })';
         $asked = [];
         foreach (self::DAYS as $day) {
             foreach (self::PLACES as [$latitude, $longitude]) {

@@ -62,8 +62,8 @@ final class BenchCommand extends Command
     }
 
     /**
-     * A true year of 10,000 plants: planted on days of their own, two seasons logged, springs that came early or late. First
-     * the full prescriptions, then windows alone, for the seasons that a wall shows.
+     * A true year of 10,000 plants: planted on days of their own, two seasons logged, springs that came early or late.
+     * First the full prescriptions, then windows alone, for the seasons that a wall shows.
      */
     private function windows(PlantBook $book): int
     {
@@ -76,7 +76,10 @@ final class BenchCommand extends Command
         $prescriber = Prescriber::with($book);
         $practice = Practice::of($book->questions);
         foreach (
-            ['prescribed in full' => [2027], 'windows alone, as a wall asks for them' => [2026, 2027, 2028]] as $what => $seasons
+            [
+                'prescribed in full' => [2027],
+                'windows alone, as a wall asks for them' => [2026, 2027, 2028],
+            ] as $what => $seasons
         ) {
             gc_collect_cycles();
             memory_reset_peak_usage();

@@ -19,7 +19,9 @@ use Symfony\Component\Console\Command\Command as Exit_;
 /** `./hook bench firm`: what every page takes in a firm of many gardens, made up for it in a database of its own. */
 final class BenchFirmCommand extends Command
 {
-    protected $signature = 'bench:firm {gardens=60 : how many gardens} {--keep : measure the firm that was made the last time} {--looks=15 : how often each page is looked at} {--json : what does not depend on the machine, as JSON: queries, rows, bytes, status and scans of each page}';
+    protected $signature = 'bench:firm {gardens=60 : how many gardens} {--keep : measure the firm that was made the '
+        .'last time} {--looks=15 : how often each page is looked at} {--json : what does not depend on the machine, '
+            .'as JSON: queries, rows, bytes, status and scans of each page}';
 
     protected $description = 'Measure every page in a firm of many gardens';
 
@@ -44,7 +46,8 @@ final class BenchFirmCommand extends Command
     }
 
     /**
-     * Applications on the measured database and never on the user's: whatever environment and settings say is overruled.
+     * Applications on the measured database and never on the user's: whatever environment and settings say is
+     * overruled.
      *
      * @return callable(): Application
      */

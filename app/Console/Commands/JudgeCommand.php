@@ -18,7 +18,8 @@ final class JudgeCommand extends Command
 {
     use SpeaksJson;
 
-    protected $signature = 'judge {file? : JSON as in docs/formats/judge-input.schema.json; standard input where left out}';
+    protected $signature = 'judge {file? : JSON as in docs/formats/judge-input.schema.json; standard input where '
+        .'left out}';
 
     protected $description = 'Judge the stems of one plant and print what stays and what goes as JSON';
 

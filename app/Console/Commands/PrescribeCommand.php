@@ -21,7 +21,8 @@ final class PrescribeCommand extends Command
 {
     use SpeaksJson;
 
-    protected $signature = 'prescribe {file? : JSON as in docs/formats/prescribe-input.schema.json; standard input where left out}';
+    protected $signature = 'prescribe {file? : JSON as in docs/formats/prescribe-input.schema.json; standard input '
+        .'where left out}';
 
     protected $description = 'Print the prescriptions of a file of plants as JSON';
 
@@ -51,7 +52,10 @@ final class PrescribeCommand extends Command
         return self::SUCCESS;
     }
 
-    /** @return array<string, mixed> the prescription, each task with what leaving it, doing it and cutting hard would bring */
+    /**
+     * @return array<string, mixed> the prescription, each task with what leaving it, doing it and cutting hard
+     *     would bring
+     */
     private static function withCourses(Prescription $prescription, Plant $plant, Courses $courses): array
     {
         $shape = $prescription->toArray();

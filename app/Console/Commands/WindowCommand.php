@@ -26,7 +26,8 @@ final class WindowCommand extends Command
 {
     use SpeaksJson;
 
-    protected $signature = 'window {kind : id, botanical or common name} {--site= : JSON with "site" and, if wanted, "practice" and "observations"} {--day= : yyyy-mm-dd}';
+    protected $signature = 'window {kind : id, botanical or common name} {--site= : JSON with "site" and, if '
+        .'wanted, "practice" and "observations"} {--day= : yyyy-mm-dd}';
 
     protected $description = 'Print what a day is to a kind of plant at a site, with reasons';
 

@@ -14,8 +14,8 @@ use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Units\Doubt;
 
 /**
- * Measures that a kind can hardly have, or that cannot follow from the plant's record, are questioned once, with what was
- * probably meant; whoever is sure says so.
+ * Measures that a kind can hardly have, or that cannot follow from the plant's record, are questioned once, with what
+ * was probably meant; whoever is sure says so.
  */
 final readonly class LengthDoubts
 {

@@ -76,7 +76,8 @@ final class LogRequest extends FormRequest
                     ->add(
                         'removed_percent',
                         sprintf(
-                            '%d %% is over the cap: %d %% may go in a season%s. It will answer with watershoots, fewer flowers or dieback. If it was done, say why.',
+                            '%d %% is over the cap: %d %% may go in a season%s. It will answer with watershoots, '
+                                .'fewer flowers or dieback. If it was done, say why.',
                             $this->integer('removed_percent'), $budget->capPercent,
                             $budget->usedPercent === 0 ? '' : sprintf(' and %d %% has gone', $budget->usedPercent),
                         ),
@@ -96,7 +97,8 @@ final class LogRequest extends FormRequest
     /**
      * What was said, with lengths in millimetres.
      *
-     * @return array{outcome: string, why: ?string, minutes: ?int, removed_percent: ?int, over_cap_reason: ?string, amounts: array<array-key, mixed>, findings: list<string>, note: ?string, left_for_next_year: ?string}
+     * @return array{outcome: string, why: ?string, minutes: ?int, removed_percent: ?int, over_cap_reason: ?string,
+     *     amounts: array<array-key, mixed>, findings: list<string>, note: ?string, left_for_next_year: ?string}
      */
     public function said(VisitTask $task): array
     {

@@ -173,7 +173,8 @@ final class PlantRequest extends FormRequest
     {
         return [
             'transplanted.before_or_equal' => 'It cannot have been moved in the future.',
-            'planted_on.before_or_equal' => 'A plant cannot be planted in the future. Enter it when it is in the ground.',
+            'planted_on.before_or_equal' => 'A plant cannot be planted in the future. Enter it when it is in the '
+                .'ground.',
             'height_cm.between' => 'A height lies between 1 cm and 60 m. Heights are in centimetres.',
         ];
     }

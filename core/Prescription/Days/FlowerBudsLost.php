@@ -30,7 +30,8 @@ final readonly class FlowerBudsLost implements DayRule
         $start = $case->year->day(Anchor::BloomStart);
         $end = $case->year->day(Anchor::BloomEnd);
         $because = match (true) {
-            ! $case->day->isBefore($end->plus($case->figures->number(Figure::BudsSetAfterBloom))) => 'the buds for the coming bloom, from about '.
+            ! $case->day->isBefore($end->plus($case->figures->number(Figure::BudsSetAfterBloom))) => 'the buds for '
+                .'the coming bloom, from about '.
                 $case->next->day(Anchor::BloomStart)->inWords().
                 ', are set',
             $case->day->isBefore($start) => 'it carries the buds that open from about '.$start->inWords(),

@@ -23,7 +23,8 @@ final readonly class Nesting implements DayRule
                         Figure::NestCloses,
                         'Nest',
                         sprintf(
-                            'A nest was found on %s. An active nest stops the work by law in most places: closed until about %s, or until somebody sees that the young have flown.',
+                            'A nest was found on %s. An active nest stops the work by law in most places: closed '
+                                .'until about %s, or until somebody sees that the young have flown.',
                             $work->on->inWords(), $work->on->plus($closes)->inWords(),
                         ),
                     ),
@@ -43,7 +44,9 @@ final readonly class Nesting implements DayRule
                     Figure::NestingPeakTo,
                     'Nesting peak',
                     sprintf(
-                        'Most nests are full until about %s, and a dense evergreen or a clipped hedge hides them: wait if it can wait, and look through it from both sides if it cannot. An active nest stops the work.',
+                        'Most nests are full until about %s, and a dense evergreen or a clipped hedge hides them: '
+                            .'wait if it can wait, and look through it from both sides if it cannot. An active nest '
+                                .'stops the work.',
                         $last->inWords(),
                     ),
                 ),
@@ -59,7 +62,8 @@ final readonly class Nesting implements DayRule
                 Figure::NestingFrom,
                 'Nesting season',
                 sprintf(
-                    'Birds may be nesting in it until about %s: look through it before the first cut. An active nest stops the work.',
+                    'Birds may be nesting in it until about %s: look through it before the first cut. An active '
+                        .'nest stops the work.',
                     $to->inWords(),
                 ),
             ),
@@ -67,8 +71,8 @@ final readonly class Nesting implements DayRule
     }
 
     /**
-     * A clipped hedge, or a dense plant in leaf all year that is grown for its leaf: it can wait. What flowers in spring and is
-     * cut straight after has no other time, and is looked through.
+     * A clipped hedge, or a dense plant in leaf all year that is grown for its leaf: it can wait. What flowers in
+     * spring and is cut straight after has no other time, and is looked through.
      */
     private static function hides(DayCase $case): bool
     {

@@ -20,7 +20,8 @@ final readonly class NewlyPlanted implements DayRule
             Reason::commonPractice(
                 'Newly planted',
                 sprintf(
-                    'Planted on %s: this season only dead, damaged and broken wood comes off. Whatever is alive feeds the roots; shaping now sets it back a year.',
+                    'Planted on %s: this season only dead, damaged and broken wood comes off. Whatever is alive '
+                        .'feeds the roots; shaping now sets it back a year.',
                     $case->plant->planted->inWords(),
                 ),
             ),

@@ -20,7 +20,8 @@ final readonly class OverBudget implements DayRule
             Reason::of(
                 'Already over budget',
                 sprintf(
-                    '%d %% of its live growth has come off this season and %d %% is its cap: what more comes off costs vigour, flowers and sound wood. Dead, diseased and damaged wood may always go.',
+                    '%d %% of its live growth has come off this season and %d %% is its cap: what more comes off '
+                        .'costs vigour, flowers and sound wood. Dead, diseased and damaged wood may always go.',
                     $case->budget->usedPercent, $case->budget->capPercent,
                 ),
                 $case->budget->source,

@@ -30,7 +30,8 @@ final readonly class Diseased implements StemRule
     {
         return Flagged::candidates(
             $survey, StemFault::Diseased, 'it is diseased',
-            'below the lowest damage, then look at the face of the cut: it must be clean all through; disinfect the blade after it',
+            'below the lowest damage, then look at the face of the cut: it must be clean all through; disinfect the '
+                .'blade after it',
         );
     }
 }

@@ -99,7 +99,10 @@ final readonly class Oldest implements StemRule
         if ($aim->plan === StemPlan::Canes && $aim->keep !== null) {
             // Once those that fruited are gone, the new ones are thinned to their number, the thinnest first.
             $new = array_values(
-                array_filter($standing, static fn (Stem $stem): bool => $stem->ageYears === null || $stem->ageYears < 2),
+                array_filter(
+                    $standing,
+                    static fn (Stem $stem): bool => $stem->ageYears === null || $stem->ageYears < 2,
+                ),
             );
             usort($new, static fn (Stem $a, Stem $b): int => [$a->baseMm, $a->ref] <=> [$b->baseMm, $b->ref]);
             foreach ($new as $stem) {
@@ -154,8 +157,8 @@ final readonly class Oldest implements StemRule
     }
 
     /**
-     * So many of them that the others stand most evenly: the best of all choices where these are few, else one after the
-     * other.
+     * So many of them that the others stand most evenly: the best of all choices where these are few, else one after
+     * the other.
      *
      * @param  list<Stem>  $stems
      * @param  list<Stem>  $standing

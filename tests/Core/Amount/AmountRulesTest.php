@@ -92,7 +92,8 @@ final class AmountRulesTest extends TestCase
     {
         $task = $this->task(new Plant('c', 'crape-myrtle', stems: StemCount::of(10, 0)), 'winter-structure');
         $out = $this->amount($task, 'trunks to take out');
-        // Six too many; a quarter of the crown may go in a year (ANSI A300, pre-2017 text, from memory): two of ten trunks.
+        // Six too many; a quarter of the crown may go in a year (ANSI A300, pre-2017 text, from memory): two of ten
+        // trunks.
         self::assertSame([2, 2, 2], [$out->min, $out->target, $out->max]);
         self::assertStringContainsString(
             'takes out 6: 2 now and the others over the coming years',

@@ -70,9 +70,17 @@ final class DrawingTest extends TestCase
     public function test_each_task_has_a_ring_of_its_own_and_all_stay_inside_the_rim(): void
     {
         $ring = Ring::of($this->year('grape-vine'));
-        $outers = array_values(array_unique(array_map(static fn (Sector $sector): string => (string) $sector->outer, array_filter(
-            $ring->sectors, static fn (Sector $sector): bool => $sector->kind === 'best',
-        ))));
+        $outers = array_values(
+            array_unique(
+                array_map(
+                    static fn (Sector $sector): string => (string) $sector->outer,
+                    array_filter(
+                        $ring->sectors,
+                        static fn (Sector $sector): bool => $sector->kind === 'best',
+                    ),
+                ),
+            ),
+        );
         self::assertCount(3, $outers);
         foreach ($ring->sectors as $sector) {
             self::assertLessThanOrEqual(Ring::RIM, $sector->outer);
@@ -119,8 +127,10 @@ final class DrawingTest extends TestCase
         self::assertSame(20, $pressure->peak());
         self::assertSame('M3.4 32v-30h6.2v30zM10.4 32v-3h6.2v3z', $pressure->path('open', 20, 30));
         self::assertSame('M3.4 32v-15h6.2v15z', $pressure->path('best', 20, 30));
-        self::assertSame([0.0, 3.0, 15.0, 30.0], array_map(static fn (int $tasks): float => Pressure::height($tasks, 20, 30), [0, 1, 10, 20]));
-        self::assertSame('3 plants; most at their best in the week of 4 January: 10 tasks, and 20 open', $pressure->says);
+        $heights = array_map(static fn (int $tasks): float => Pressure::height($tasks, 20, 30), [0, 1, 10, 20]);
+        self::assertSame([0.0, 3.0, 15.0, 30.0], $heights);
+        self::assertSame('3 plants; most at their best in the week of 4 January: 10 tasks, and 20 '
+            .'open', $pressure->says);
         self::assertEqualsWithDelta(365, array_sum(array_column($pressure->steps, 'width')), .001);
         self::assertSame(50.0, $pressure->today);
     }

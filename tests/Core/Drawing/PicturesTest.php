@@ -150,7 +150,8 @@ final class PicturesTest extends TestCase
             Stem::of('s', 180, 30, 1000, 15, 6, [StemFault::Dead]), Stem::of('w', 270, 30, 1000, 15, 2),
         ];
         $survey = Survey::of($stems);
-        $bowl = Bowl::of($survey, StemJudge::with(new Clearance(110, 300, .12))->judge($survey, StemAim::of(StemPlan::Bowl, 3, 4, 5, 75, 'x')));
+        $judge = StemJudge::with(new Clearance(110, 300, .12));
+        $bowl = Bowl::of($survey, $judge->judge($survey, StemAim::of(StemPlan::Bowl, 3, 4, 5, 75, 'x')));
         self::assertLessThan(0, $bowl->spokes[0]->y2, 'north is up, and y grows downwards');
         self::assertGreaterThan(0, $bowl->spokes[1]->x2);
         self::assertSame(

@@ -94,7 +94,10 @@ final class EveryKindTest extends TestCase
                     $other = $late->task($task->key);
                     self::assertNotNull($other);
                     foreach (
-                        array_combine(array_values($task->window->toArray()), array_values($other->window->toArray())) as $was => $is
+                        array_combine(
+                            array_values($task->window->toArray()),
+                            array_values($other->window->toArray()),
+                        ) as $was => $is
                     ) {
                         self::assertGreaterThanOrEqual($was, $is, "$kind $task->key");
                     }
@@ -150,7 +153,10 @@ final class EveryKindTest extends TestCase
         }
     }
 
-    /** University of Minnesota and USDA Forest Service (from memory): no oak is cut from April to July where oak wilt occurs. */
+    /**
+     * University of Minnesota and USDA Forest Service (from memory): no oak is cut from April to July where oak wilt
+     * occurs.
+     */
     public function test_oak_and_elm_are_closed_while_their_beetles_fly_and_only_where_they_do(): void
     {
         $minnesota = Site::of(45, -93.3, 250, MonthDay::parse('05-05'), MonthDay::parse('10-05'), WinterClass::Cold);
@@ -168,7 +174,10 @@ final class EveryKindTest extends TestCase
         }
     }
 
-    /** RHS, Prunus (from memory), and common practice inland: silver leaf closes stone fruit only where springs are maritime. */
+    /**
+     * RHS, Prunus (from memory), and common practice inland: silver leaf closes stone fruit only where springs are
+     * maritime.
+     */
     public function test_stone_fruit_is_pruned_at_the_end_of_winter_where_silver_leaf_is_no_matter(): void
     {
         foreach (['plum', 'damson', 'sour-cherry'] as $kind) {

@@ -78,7 +78,8 @@ final class InheritanceTest extends TestCase
             'kinds/rose.yaml dog-rose: phenology.bud-break: "easter" is not an anchor of the year',
         );
         $this->book([
-            'kinds/rose.yaml' => "id: dog-rose\nname: Dog rose\nbotanical: Rosa canina\nhabit: shrub\nwood: old\nphenology: {bud-break: easter}\ntasks: []\n",
+            'kinds/rose.yaml' => "id: dog-rose\nname: Dog rose\nbotanical: Rosa canina\nhabit: shrub\nwood: "
+                ."old\nphenology: {bud-break: easter}\ntasks: []\n",
         ])->readAll();
     }
 
@@ -87,7 +88,10 @@ final class InheritanceTest extends TestCase
         $this->expectExceptionMessage('a and b are both called "Dog rose"');
         $kind = static fn (
             string $id,
-        ): string => "  - {id: $id, name: Dog rose, botanical: Rosa $id, habit: shrub, wood: old, about: x, tasks: [{key: t, name: T, methods: [{use: wait}], windows: [{opens: midwinter, best_from: midwinter, best_to: midwinter, closes: midwinter, because: x}]}]}\n";
+        ): string => "  - {id: $id, name: Dog rose, botanical: Rosa $id, habit: shrub, wood: old, about: x, "
+            .'tasks: [{key: t, name: T, methods: [{use: wait}], '
+            ."windows: [{opens: midwinter, best_from: midwinter, best_to: midwinter, closes: midwinter, "
+            ."because: x}]}]}\n";
         $real = dirname(__DIR__, 3).'/plant-book';
         $this->book([
             'kinds/rose.yaml' => "kinds:\n".$kind('a').$kind('b'),

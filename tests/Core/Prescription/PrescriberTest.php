@@ -98,8 +98,10 @@ final class PrescriberTest extends TestCase
         $young = array_keys(
             array_filter(
                 TestBook::read()->kind($kind)->tasks,
-                static fn (TaskRule $task): bool => array_intersect(['1', '2'], $task->when->looksAt()['year'] ?? []) !==
-                    [],
+                static fn (TaskRule $task): bool => array_intersect(
+                    ['1', '2'],
+                    $task->when->looksAt()['year'] ?? [],
+                ) !== [],
             ),
         );
         $tasks = $this->prescribe(new Plant('p', $kind, planted: $this->day('2027-03-12')))->tasks;

@@ -287,7 +287,10 @@ final class StemJudgeTest extends TestCase
                     );
                 }
                 $live = array_filter($stems, static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead));
-                $left = array_filter($judged->kept, static fn (Kept $kept): bool => ! $kept->stem->has(StemFault::Dead));
+                $left = array_filter(
+                    $judged->kept,
+                    static fn (Kept $kept): bool => ! $kept->stem->has(StemFault::Dead),
+                );
                 self::assertTrue(
                     $live === [] || $left !== [] || in_array($plan, [StemPlan::Canes, StemPlan::Whole], true),
                 );
@@ -301,7 +304,8 @@ final class StemJudgeTest extends TestCase
 
     public function test_more_budget_never_keeps_a_dead_stem(): void
     {
-        $this->limitTo(60)->forAll(Generators::choose(1, 99999), Generators::choose(0, 90), Generators::choose(0, 10))->then(function (int $seed, int $budget, int $more): void {
+        $any = [Generators::choose(1, 99999), Generators::choose(0, 90), Generators::choose(0, 10)];
+        $this->limitTo(60)->forAll(...$any)->then(function (int $seed, int $budget, int $more): void {
             $stems = self::random($seed, 15);
             foreach ([$budget, $budget + $more] as $percent) {
                 foreach ($this->judge($stems, self::aim(StemPlan::Bowl, budget: $percent, keep: 4))->kept as $kept) {
