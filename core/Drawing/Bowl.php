@@ -16,7 +16,7 @@ final readonly class Bowl
 {
     /**
      * @param  list<Spoke>  $spokes
-     * @param  list<array{x: float, y: float, says: string}>  $rubs
+     * @param  list<RubMark>  $rubs
      */
     private function __construct(
         public array $spokes,
@@ -44,7 +44,7 @@ final readonly class Bowl
         );
         $out = [1.0];
         foreach ($spokes as $spoke) {
-            $out[] = hypot($spoke->x2, $spoke->y2);
+            $out[] = hypot($spoke->line->x2, $spoke->line->y2);
         }
         $reach = max($out);
         $stems = array_combine(array_map(static fn (Stem $stem): string => $stem->ref, $survey->stems), $survey->stems);
@@ -54,7 +54,7 @@ final readonly class Bowl
             $stem = $stems[$rub->a];
             $tip = $stem->tip($crown);
             $at = $stem->base($crown)->towards($tip, $tip->z > 0 ? max(0.0, min(1.0, $rub->heightMm / $tip->z)) : 1.0);
-            $rubs[] = ['x' => $at->x, 'y' => -$at->y, 'says' => "$rub->a and $rub->b: ".$rub->inWords()];
+            $rubs[] = new RubMark(new Spot($at->x, -$at->y), "$rub->a and $rub->b: ".$rub->inWords());
         }
 
         return new self($spokes, $rubs, $reach * 1.3, $reach / 2 * 0.6, self::measure($reach), self::inWords($judged));
@@ -64,41 +64,41 @@ final readonly class Bowl
     {
         [$base, $tip] = [$stem->base($crown), $stem->tip($crown)];
         $cut = $judged->cut($stem->ref);
-        $kind = match (true) {
-            ! $survey->stands($stem) => 'gone',
-            $cut !== null => 'cut',
-            $kept?->goesNextYear === true => 'next',
-            default => 'keep',
+        [$kind, $fate] = match (true) {
+            ! $survey->stands($stem) => ['gone', 'already out'],
+            $cut !== null => ['cut', sprintf('cut %d, %s', $cut->order, lcfirst($cut->rule))],
+            $kept?->goesNextYear === true => ['next', 'stays, goes next year'],
+            default => ['keep', 'stays'],
         };
-        $age = match (true) {
+        $faults = array_map(static fn (StemFault $fault): string => ', '.$fault->inWords(), $stem->faults);
+
+        return new Spoke(
+            $stem->ref, $kind, new Line($base->x, -$base->y, $tip->x, -$tip->y), (float) $stem->baseMm,
+            self::age($stem), $cut?->order,
+            sprintf(
+                '%s, %d mm thick, %s%s: %s',
+                $stem->ref, $stem->baseMm, self::years($stem), implode('', $faults), $fate,
+            ),
+        );
+    }
+
+    private static function age(Stem $stem): string
+    {
+        return match (true) {
             $stem->ageYears === null => 'unknown',
             $stem->ageYears <= 1 => 'young',
             $stem->ageYears === 2 => 'last',
             default => 'old',
         };
+    }
 
-        return new Spoke(
-            $stem->ref, $kind, $base->x, -$base->y, $tip->x, -$tip->y, (float) $stem->baseMm, $age, $cut?->order,
-            sprintf(
-                '%s, %d mm thick, %s%s: %s', $stem->ref, $stem->baseMm,
-                $stem->ageYears === null
-                    ? 'age unknown'
-                    : $stem->ageYears.($stem->ageYears === 1 ? ' year' : ' years'),
-                $stem->faults === []
-                    ? ''
-                    : ', '.
-                        implode(
-                            ', ',
-                            array_map(static fn (StemFault $fault): string => $fault->inWords(), $stem->faults),
-                        ),
-                match (true) {
-                    $cut !== null => sprintf('cut %d, %s', $cut->order, lcfirst($cut->rule)),
-                    $kind === 'gone' => 'already out',
-                    $kind === 'next' => 'stays, goes next year',
-                    default => 'stays',
-                },
-            ),
-        );
+    private static function years(Stem $stem): string
+    {
+        return match ($stem->ageYears) {
+            null => 'age unknown',
+            1 => '1 year',
+            default => "$stem->ageYears years",
+        };
     }
 
     /** A round length of about a third of the reach. */

@@ -20,12 +20,11 @@ use PruningHook\Core\Units\Length;
 final readonly class Elevation
 {
     /**
-     * @param  non-empty-list<array{x: float, y: float}>  $ghost  the outline as it is
-     * @param  non-empty-list<array{x: float, y: float}>  $after  the outline as it should be
-     * @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float,
-     *     sealY: float, kind: string, order: ?int}>  $stems  `keep` or `cut`
-     * @param  list<array{x: float, y: float, angle: float}>  $ticks  cut marks and their slant in degrees
-     * @param  list<array{y: int, says: string}>  $measure
+     * @param  non-empty-list<Spot>  $ghost  the outline as it is
+     * @param  non-empty-list<Spot>  $after  the outline as it should be
+     * @param  list<SideStem>  $stems
+     * @param  list<Tick>  $ticks
+     * @param  non-empty-list<Mark>  $measure  heights above the ground
      */
     private function __construct(
         public int $width,
@@ -48,15 +47,8 @@ final readonly class Elevation
         $height = max(100, $plant->heightMm ?? $kind->typicalHeightMm);
         $spread = max(100, $plant->spreadMm ?? (int) round($height * ($kind->habit === 'tree' ? 0.7 : 0.8)));
         $clear = $task->amount(ClearStem::CLEAR)?->target;
-        $cut = $cutMm ?? $task->amount(FloweringHeight::CUT)->target ?? $task->amount(ReduceHeight::AFTER)?->target;
-        $cut = $cut !== null && $cut < $height ? $cut : null;
-        $flowers = $task->amount(FloweringHeight::FLOWERS);
-        $flowersAt =
-            $flowers === null
-                ? null
-                : ($cutMm === null
-                    ? $flowers->target
-                    : $flowers->target - ($task->amount(FloweringHeight::CUT)->target ?? $cutMm) + $cutMm);
+        $cut = self::cutAt($task, $cutMm, $height);
+        $flowersAt = self::flowersAt($task, $cutMm);
         $from = $clear ?? ($kind->habit === 'tree' ? intdiv($height, 5) : 0);
         $stems = self::stems($plant, $task, $height, $spread, $cut, $clear);
         $top = max($height, $flowersAt ?? 0);
@@ -76,30 +68,44 @@ final readonly class Elevation
         );
     }
 
+    /** Where it is cut, in mm; null where it is not brought down. */
+    private static function cutAt(Task $task, ?int $cutMm, int $height): ?int
+    {
+        $cut = $cutMm ?? ($task->amount(FloweringHeight::CUT) ?? $task->amount(ReduceHeight::AFTER))?->target;
+
+        return $cut !== null && $cut < $height ? $cut : null;
+    }
+
+    /** Where the flowers will be, in mm: they move with the cut. */
+    private static function flowersAt(Task $task, ?int $cutMm): ?int
+    {
+        $flowers = $task->amount(FloweringHeight::FLOWERS)?->target;
+        $usual = $task->amount(FloweringHeight::CUT)?->target;
+
+        return $flowers === null || $usual === null || $cutMm === null ? $flowers : $flowers - $usual + $cutMm;
+    }
+
     /**
      * A rounded outline from a height up, through sixteen points.
      *
-     * @return non-empty-list<array{x: float, y: float}>
+     * @return non-empty-list<Spot>
      */
     private static function dome(int $spread, int $from, int $top): array
     {
         $half = $spread / 2;
 
-        return array_map(static function (int $step) use ($half, $from, $top): array {
+        return array_map(static function (int $step) use ($half, $from, $top): Spot {
             $angle = M_PI * $step / 16;
 
             // Fuller at the shoulder than a half circle: plants are.
-            return [
-                'x' => -$half * (cos($angle) <=> 0) * abs(cos($angle)) ** 0.8,
-                'y' => $from + ($top - $from) * sin($angle) ** 0.6,
-            ];
+            return new Spot(
+                -$half * (cos($angle) <=> 0) * abs(cos($angle)) ** 0.8,
+                $from + ($top - $from) * sin($angle) ** 0.6,
+            );
         }, range(0, 16));
     }
 
-    /**
-     * @return list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float,
-     *     sealY: float, kind: string, order: ?int}>
-     */
+    /** @return list<SideStem> */
     private static function stems(Plant $plant, Task $task, int $height, int $spread, ?int $cut, ?int $clear): array
     {
         if ($clear !== null) {
@@ -127,61 +133,37 @@ final readonly class Elevation
         return $stems;
     }
 
-    /**
-     * One stem: what is kept of it ends at `keep`, the rest goes; its number stands at `seal`, neighbours' at other
-     * heights.
-     *
-     * @return array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float, sealY: float,
-     *     kind: string, order: ?int}
-     */
-    private static function stem(float $from, float $to, float $reach, ?int $order, ?int $cut): array
+    /** One stem: neighbours' numbers stand at other heights, so that each can be read. */
+    private static function stem(float $from, float $to, float $reach, ?int $order, ?int $cut): SideStem
     {
-        $kept =
-            $order !== null || ($cut !== null && $cut < $reach)
-                ? ($order === null ? (float) $cut : $reach) / $reach
-                : 1.0;
-        $seal = 0.35 + 0.17 * (($order ?? 0) % 4);
+        $line = new Line($from, 0.0, $to, $reach);
+        $kept = $order === null && $cut !== null && $cut < $reach ? $cut / $reach : 1.0;
 
-        return [
-            'x1' => $from,
-            'y1' => 0.0,
-            'x2' => $to,
-            'y2' => $reach,
-            'keepX' => $from + ($to - $from) * $kept,
-            'keepY' => $reach * $kept,
-            'sealX' => $from + ($to - $from) * $seal,
-            'sealY' => $reach * $seal,
-            'kind' => $order === null ? 'keep' : 'cut',
-            'order' => $order,
-        ];
+        return new SideStem($line, $line->at($kept), $line->at(0.35 + 0.17 * (($order ?? 0) % 4)), $order);
     }
 
     /**
-     * @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float,
-     *     sealY: float, kind: string, order: ?int}>  $stems
-     * @return list<array{x: float, y: float, angle: float}>
+     * @param  list<SideStem>  $stems
+     * @return list<Tick>
      */
     private static function ticks(array $stems, ?int $cut, Kind $kind): array
     {
         $ticks = [];
         foreach ($stems as $stem) {
-            if ($stem['kind'] === 'cut') {
-                $ticks[] = ['x' => $stem['x1'], 'y' => ($stem['y2'] - $stem['y1']) * 0.03, 'angle' => 0.0];
-            } elseif ($cut !== null && $cut < $stem['y2']) {
-                $share = $cut / $stem['y2'];
+            $line = $stem->line;
+            if ($stem->goes()) {
+                $ticks[] = new Tick(new Spot($line->x1, $line->y2 * 0.03), 0.0);
+            } elseif ($cut !== null && $cut < $line->y2) {
                 // Opposite buds are cut straight across, others sloping away from the bud.
-                $ticks[] = [
-                    'x' => $stem['x1'] + ($stem['x2'] - $stem['x1']) * $share,
-                    'y' => (float) $cut,
-                    'angle' => $kind->has('opposite-buds') ? 0.0 : ($stem['x2'] < 0 ? -35.0 : 35.0),
-                ];
+                $slant = $line->x2 < 0 ? -35.0 : 35.0;
+                $ticks[] = new Tick($line->at($cut / $line->y2), $kind->has('opposite-buds') ? 0.0 : $slant);
             }
         }
 
         return $ticks;
     }
 
-    /** @return list<array{y: int, says: string}> */
+    /** @return non-empty-list<Mark> */
     private static function measure(int $top): array
     {
         $step = 100;
@@ -194,15 +176,12 @@ final readonly class Elevation
         }
 
         return array_map(
-            static fn (int $y): array => ['y' => $y, 'says' => $y === 0 ? '0' : Length::ofMm($y)->metric()],
+            static fn (int $y): Mark => new Mark($y, $y === 0 ? '0' : Length::ofMm($y)->metric()),
             range(0, intdiv($top, $step) * $step, $step),
         );
     }
 
-    /**
-     * @param  list<array{x1: float, y1: float, x2: float, y2: float, keepX: float, keepY: float, sealX: float,
-     *     sealY: float, kind: string, order: ?int}>  $stems
-     */
+    /** @param  list<SideStem>  $stems */
     private static function inWords(
         int $height,
         int $spread,
@@ -212,7 +191,7 @@ final readonly class Elevation
         array $stems,
     ): string {
         $say = static fn (int $mm): string => Length::ofMm($mm)->metric();
-        $going = count(array_filter($stems, static fn (array $stem): bool => $stem['kind'] === 'cut'));
+        $going = count(array_filter($stems, static fn (SideStem $stem): bool => $stem->goes()));
 
         return implode('; ', array_filter([
             sprintf('%s tall and %s wide as it is', $say($height), $say($spread)),

@@ -20,7 +20,7 @@ final readonly class Pressure
     private const GAP = 0.8;
 
     /**
-     * @param  list<array{x: float, width: float, open: int, best: int, from: Day}>  $steps
+     * @param  list<PressureStep>  $steps
      * @param  ?float  $today  in mm
      */
     private function __construct(
@@ -39,10 +39,8 @@ final readonly class Pressure
     }
 
     /**
-     * @param  array<int,
-     *     array{int, int}>  $counts  tasks open and at their best, by the first day of the step (a Monday, where
-     *                                               steps are weeks) as days since 1970-01-01; steps with none may be
-     *                                               left out
+     * @param  array<int, array{int, int}>  $counts  tasks open and at their best, by the first day of the step (a
+     *     Monday, where steps are weeks) as days since 1970-01-01; steps with none may be left out
      */
     public static function of(array $counts, int $plants, Span $shown, Day $today, float $mmPerDay = 1.0): self
     {
@@ -56,13 +54,9 @@ final readonly class Pressure
             $seen = $shown->clip($day, $day->plus($step - 1));
             [$open, $best] = $counts[$day->number] ?? [0, 0];
             if ($seen !== null) {
-                $steps[] = [
-                    'x' => $shown->from->daysUntil($seen->from) * $mmPerDay,
-                    'width' => $seen->days() * $mmPerDay,
-                    'open' => $open,
-                    'best' => $best,
-                    'from' => $day,
-                ];
+                $steps[] = new PressureStep(
+                    $shown->from->daysUntil($seen->from) * $mmPerDay, $seen->days() * $mmPerDay, $open, $best, $day,
+                );
             }
         }
 
@@ -84,7 +78,7 @@ final readonly class Pressure
     /** The most tasks open at once. */
     public function peak(): int
     {
-        return max([0, ...array_column($this->steps, 'open')]);
+        return max([0, ...array_map(static fn (PressureStep $step): int => $step->open, $this->steps)]);
     }
 
     /**
@@ -97,14 +91,15 @@ final readonly class Pressure
     {
         $path = '';
         foreach ($this->steps as $step) {
-            if ($step[$what] > 0) {
-                $high = self::short(self::height($step[$what], $peak, $full));
+            $tasks = $what === 'best' ? $step->best : $step->open;
+            if ($tasks > 0) {
+                $high = self::short(self::height($tasks, $peak, $full));
                 $path .= sprintf(
                     'M%s %sv-%sh%sv%sz',
-                    self::short($step['x'] + self::GAP / 2),
+                    self::short($step->x + self::GAP / 2),
                     self::short($full + 2),
                     $high,
-                    self::short(max(0.2, $step['width'] - self::GAP)),
+                    self::short(max(0.2, $step->width - self::GAP)),
                     $high,
                 );
             }
@@ -118,24 +113,24 @@ final readonly class Pressure
         return (string) round($mm, 1);
     }
 
-    /** @param  list<array{x: float, width: float, open: int, best: int, from: Day}>  $steps */
+    /** @param  list<PressureStep>  $steps */
     private static function inWords(array $steps, int $step, int $plants): string
     {
         $busiest = null;
         foreach ($steps as $each) {
-            $busiest = $busiest === null || $each['best'] > $busiest['best'] ? $each : $busiest;
+            $busiest = $busiest === null || $each->best > $busiest->best ? $each : $busiest;
         }
 
-        return $busiest === null || $busiest['best'] === 0
+        return $busiest === null || $busiest->best === 0
             ? sprintf('%d plants, nothing at its best in these days', $plants)
             : sprintf(
                 '%d plants; most at their best %s %s: %d %s, and %d open',
                 $plants,
                 $step === 1 ? 'on' : 'in the week of',
-                $busiest['from']->inWords(),
-                $busiest['best'],
-                $busiest['best'] === 1 ? 'task' : 'tasks',
-                $busiest['open'],
+                $busiest->from->inWords(),
+                $busiest->best,
+                $busiest->best === 1 ? 'task' : 'tasks',
+                $busiest->open,
             );
     }
 }

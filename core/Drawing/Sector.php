@@ -22,35 +22,22 @@ final readonly class Sector
     public function outline(): string
     {
         $large = $this->to - $this->from > 180 ? 1 : 0;
-        [$ax, $ay] = self::point($this->from, $this->outer);
-        [$bx, $by] = self::point($this->to, $this->outer);
-        [$cx, $cy] = self::point($this->to, $this->inner);
-        [$dx, $dy] = self::point($this->from, $this->inner);
+        $a = self::point($this->from, $this->outer);
+        $b = self::point($this->to, $this->outer);
+        $c = self::point($this->to, $this->inner);
+        $d = self::point($this->from, $this->inner);
 
         return sprintf(
             'M%.2f %.2fA%.2f %.2f 0 %d 1 %.2f %.2fL%.2f %.2fA%.2f %.2f 0 %d 0 %.2f %.2fZ',
-            $ax,
-            $ay,
-            $this->outer,
-            $this->outer,
-            $large,
-            $bx,
-            $by,
-            $cx,
-            $cy,
-            $this->inner,
-            $this->inner,
-            $large,
-            $dx,
-            $dy,
+            $a->x, $a->y, $this->outer, $this->outer, $large, $b->x, $b->y,
+            $c->x, $c->y, $this->inner, $this->inner, $large, $d->x, $d->y,
         );
     }
 
-    /** @return array{float, float} x and y in mm */
-    public static function point(float $degrees, float $radius): array
+    public static function point(float $degrees, float $radius): Spot
     {
         $angle = deg2rad($degrees);
 
-        return [sin($angle) * $radius, -cos($angle) * $radius];
+        return new Spot(sin($angle) * $radius, -cos($angle) * $radius);
     }
 }

@@ -4,17 +4,15 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Drawing;
 
-/** One stem of a bowl as seen from above: from its base to its tip, in mm, east to the right and north up. */
+/** One stem of a bowl as seen from above, in mm, east to the right and north up. */
 final readonly class Spoke
 {
     public function __construct(
         public string $ref,
         /** `keep`, `next` (goes next year), `cut` (goes now) or `gone` */
         public string $kind,
-        public float $x1,
-        public float $y1,
-        public float $x2,
-        public float $y2,
+        /** from its base to its tip */
+        public Line $line,
         public float $width,
         /** `young`, `last` (last year's), `old` or `unknown` */
         public string $age,
@@ -28,23 +26,18 @@ final readonly class Spoke
      * Where its name stands: beyond its tip, on the way it goes.
      *
      * @param  float  $reach  half the width of the picture, in mm
-     * @return array{x: float, y: float}
      */
-    public function label(float $reach): array
+    public function label(float $reach): Spot
     {
-        $far = max(1.0, hypot($this->x2, $this->y2));
+        $far = max(1.0, hypot($this->line->x2, $this->line->y2));
         $beyond = 1 + 0.09 * $reach / $far;
 
-        return ['x' => $this->x2 * $beyond, 'y' => $this->y2 * $beyond];
+        return new Spot($this->line->x2 * $beyond, $this->line->y2 * $beyond);
     }
 
-    /**
-     * Where the number of its cut stands: on it, nearer to the tip, where spokes are apart.
-     *
-     * @return array{x: float, y: float}
-     */
-    public function seal(): array
+    /** Where the number of its cut stands: on it, nearer to the tip, where spokes are apart. */
+    public function seal(): Spot
     {
-        return ['x' => $this->x1 + ($this->x2 - $this->x1) * 0.62, 'y' => $this->y1 + ($this->y2 - $this->y1) * 0.62];
+        return $this->line->at(0.62);
     }
 }

@@ -77,7 +77,7 @@ final readonly class Strip
      * The marks along a strip: the first of each month, each Monday where the stretch is short, each day where it is
      * very short.
      *
-     * @return list<array{x: float, name: string}>
+     * @return list<Mark>
      */
     public static function marks(Span $span, float $mmPerDay = 1.0): array
     {
@@ -91,25 +91,21 @@ final readonly class Strip
             ! $day->isAfter($span->to);
             $day = $day->plus($step)
         ) {
-            $weeks[] = [
-                'x' => $span->from->daysUntil($day) * $mmPerDay,
-                'name' => $day->dayOfMonth().' '.self::MONTHS[$day->month() - 1],
-            ];
+            $weeks[] = new Mark(
+                $span->from->daysUntil($day) * $mmPerDay, $day->dayOfMonth().' '.self::MONTHS[$day->month() - 1],
+            );
         }
 
         return $weeks;
     }
 
-    /** @return list<array{x: float, name: string}> */
+    /** @return list<Mark> */
     private static function months(Span $span, float $mmPerDay): array
     {
         $months = [];
         for ($day = $span->from; ! $day->isAfter($span->to); $day = $day->plus(1)) {
             if ($day->dayOfMonth() === 1) {
-                $months[] = [
-                    'x' => $span->from->daysUntil($day) * $mmPerDay,
-                    'name' => self::MONTHS[$day->month() - 1],
-                ];
+                $months[] = new Mark($span->from->daysUntil($day) * $mmPerDay, self::MONTHS[$day->month() - 1]);
             }
         }
 

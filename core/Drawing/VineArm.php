@@ -21,9 +21,7 @@ final readonly class VineArm
     private const LENGTH = 900;
 
     /**
-     * @param  list<array{x1: float, y1: float, x2: float, y2: float, insurance: bool,
-     *     nodes: list<array{x: float, y: float}>, rough: array{x: float, y: float},
-     *     final: ?array{x: float, y: float}}>  $canes
+     * @param  list<Cane>  $canes
      */
     private function __construct(
         public int $width,
@@ -57,20 +55,18 @@ final readonly class VineArm
                 $x = (float) (self::SPACING / 2 + $index * self::SPACING + $aside);
                 // The spare leans away, so that each can be told.
                 $lean = $insurance ? 0.1 : 0.0;
-                $at = static fn (float $along): array => ['x' => $x + $lean * $along, 'y' => $along];
-                $canes[] = [
-                    'x1' => $x,
-                    'y1' => 0.0,
-                    'x2' => $x + $lean * $length,
-                    'y2' => (float) $length,
-                    'insurance' => $insurance,
-                    'nodes' => array_map(
-                        static fn (int $node): array => $at(self::NODE_EVERY * ($node - 0.6)),
+                $at = static fn (float $along): Spot => new Spot($x + $lean * $along, $along);
+                $canes[] = new Cane(
+                    new Line($x, 0.0, $x + $lean * $length, (float) $length),
+                    array_map(
+                        static fn (int $node): Spot => $at(self::NODE_EVERY * ($node - 0.6)),
                         range(1, $roughNodes),
                     ),
-                    'rough' => $at(self::NODE_EVERY * ($roughNodes - 0.35)),
+                    $insurance,
+                    $at(self::NODE_EVERY * ($roughNodes - 0.35)),
                     // The base node counts as the first.
-                    'final' => $insurance ? null : $at(self::NODE_EVERY * ($finalNodes - 0.35))];
+                    $insurance ? null : $at(self::NODE_EVERY * ($finalNodes - 0.35)),
+                );
             }
         }
 

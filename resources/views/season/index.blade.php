@@ -52,7 +52,7 @@
         <section class="wall" aria-labelledby="wall-title">
             <div class="group-head"><h2 id="wall-title">The {{ $filter->zoom->value }} by {{ $filter->by->value }}</h2></div>
             @if ($folded)<p class="soft mb-1">Tasks <b>at their best</b> (dark) and <b>open</b> (pale) {{ in_array($filter->zoom->value, ['month', 'week'], true) ? 'each day' : 'each week' }}; tallest bar {{ $peak }}. Open a line for its plants.</p>@else<x-legend />@endif
-            @if ($folded)<div class="wall-row months" aria-hidden="true"><span></span><div class="month-names">@foreach ($months as $month)<span style="left: {{ round($month['x'] / $width * 100, 2) }}%">{{ $month['name'] }}</span>@endforeach</div></div>@endif
+            @if ($folded)<div class="wall-row months" aria-hidden="true"><span></span><div class="month-names">@foreach ($months as $month)<span style="left: {{ round($month->at / $width * 100, 2) }}%">{{ $month->says }}</span>@endforeach</div></div>@endif
             @forelse ($wall as $group)
                 @if ($group->pressure)
                     <details class="fold" x-data="fold(@js(route('season.group', [$group->key, ...request()->except(['groups', 'list'])])))" @toggle="open">

@@ -47,24 +47,40 @@ final class DrawingTest extends TestCase
     public function test_months_stand_at_their_first_day(): void
     {
         $months = Strip::marks(Span::of(Day::parse('2027-01-15'), Day::parse('2027-04-30')));
-        self::assertSame(['Feb', 'Mar', 'Apr'], array_column($months, 'name'));
-        self::assertSame([17.0, 45.0, 76.0], array_column($months, 'x'));
+        self::assertSame(['Feb', 'Mar', 'Apr'], array_column($months, 'says'));
+        self::assertSame([17.0, 45.0, 76.0], array_column($months, 'at'));
     }
 
     public function test_short_stretches_are_marked_by_mondays(): void
     {
         $weeks = Strip::marks(Span::of(Day::parse('2027-02-17'), Day::parse('2027-03-16')), 2);
-        self::assertSame(['22 Feb', '1 Mar', '8 Mar', '15 Mar'], array_column($weeks, 'name'));
-        self::assertSame([10.0, 24.0, 38.0, 52.0], array_column($weeks, 'x'));
+        self::assertSame(['22 Feb', '1 Mar', '8 Mar', '15 Mar'], array_column($weeks, 'says'));
+        self::assertSame([10.0, 24.0, 38.0, 52.0], array_column($weeks, 'at'));
     }
 
     public function test_the_ring_turns_clockwise_from_january(): void
     {
         self::assertSame(0.0, Ring::degrees(Day::parse('2027-01-01')));
         self::assertEqualsWithDelta(180, Ring::degrees(Day::parse('2027-07-02')), 1);
-        [$x, $y] = Sector::point(90, 10);
-        self::assertEqualsWithDelta(10, $x, .001);
-        self::assertEqualsWithDelta(0, $y, .001);
+        $at = Sector::point(90, 10);
+        self::assertEqualsWithDelta(10, $at->x, .001);
+        self::assertEqualsWithDelta(0, $at->y, .001);
+        $at = Sector::point(30, 10);
+        self::assertEqualsWithDelta(5, $at->x, .001);
+        self::assertEqualsWithDelta(-8.660, $at->y, .001, 'upwards in a picture');
+    }
+
+    public function test_a_sector_is_drawn_round_the_short_way_or_the_long(): void
+    {
+        self::assertSame(
+            'M0.00 -10.00A10.00 10.00 0 0 1 10.00 -0.00L5.00 -0.00A5.00 5.00 0 0 0 0.00 -5.00Z',
+            (new Sector('open', 0, 90, 5, 10, 'a quarter'))->outline(),
+        );
+        self::assertSame(
+            'M0.00 -10.00A10.00 10.00 0 1 1 -10.00 0.00L-5.00 0.00A5.00 5.00 0 1 0 0.00 -5.00Z',
+            (new Sector('open', 0, 270, 5, 10, 'three quarters'))->outline(),
+        );
+        self::assertStringContainsString('0 0 1', (new Sector('open', 0, 180, 5, 10, 'half'))->outline());
     }
 
     public function test_each_task_has_a_ring_of_its_own_and_all_stay_inside_the_rim(): void
@@ -113,15 +129,15 @@ final class DrawingTest extends TestCase
         self::assertSame(
             [0.0, 3.0, 0, 0],
             [
-                $pressure->steps[0]['x'], $pressure->steps[0]['width'], $pressure->steps[0]['open'],
-                $pressure->steps[0]['best'],
+                $pressure->steps[0]->x, $pressure->steps[0]->width, $pressure->steps[0]->open,
+                $pressure->steps[0]->best,
             ],
         );
         self::assertSame(
             [3.0, 7.0, 20, 10],
             [
-                $pressure->steps[1]['x'], $pressure->steps[1]['width'], $pressure->steps[1]['open'],
-                $pressure->steps[1]['best'],
+                $pressure->steps[1]->x, $pressure->steps[1]->width, $pressure->steps[1]->open,
+                $pressure->steps[1]->best,
             ],
         );
         self::assertSame(20, $pressure->peak());
@@ -147,8 +163,8 @@ final class DrawingTest extends TestCase
         self::assertSame(
             [10.0, 10.0, 2, 1],
             [
-                $pressure->steps[1]['x'], $pressure->steps[1]['width'], $pressure->steps[1]['open'],
-                $pressure->steps[1]['best'],
+                $pressure->steps[1]->x, $pressure->steps[1]->width, $pressure->steps[1]->open,
+                $pressure->steps[1]->best,
             ],
         );
         self::assertStringContainsString('on 3 February: 1 task,', $pressure->says);
@@ -167,7 +183,7 @@ final class DrawingTest extends TestCase
     {
         self::assertSame(
             ['22 Feb', '23 Feb', '24 Feb'],
-            array_column(Strip::marks(Span::of($this->day('2027-02-22'), $this->day('2027-02-24'))), 'name'),
+            array_column(Strip::marks(Span::of($this->day('2027-02-22'), $this->day('2027-02-24'))), 'says'),
         );
     }
 

@@ -7,6 +7,9 @@ namespace Tests\Core\Drawing;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Drawing\Bowl;
 use PruningHook\Core\Drawing\Elevation;
+use PruningHook\Core\Drawing\Mark;
+use PruningHook\Core\Drawing\SideStem;
+use PruningHook\Core\Drawing\Spot;
 use PruningHook\Core\Drawing\VineArm;
 use PruningHook\Core\Drawing\Wall;
 use PruningHook\Core\Plant\Plant;
@@ -34,19 +37,21 @@ final class PicturesTest extends TestCase
         );
         self::assertSame(350, $e->cutMm);
         self::assertSame(1100, $e->flowersMm);
-        self::assertEqualsWithDelta(950, max([0, ...array_column($e->ghost, 'y')]), 1);
-        self::assertEqualsWithDelta(350, max([0, ...array_column($e->after, 'y')]), 1);
+        self::assertEqualsWithDelta(950, max([0, ...array_map(static fn (Spot $at): float => $at->y, $e->ghost)]), 1);
+        self::assertEqualsWithDelta(350, max([0, ...array_map(static fn (Spot $at): float => $at->y, $e->after)]), 1);
         self::assertEqualsWithDelta(
-            800, max([0, ...array_column($e->ghost, 'x')]) - min([0, ...array_column($e->ghost, 'x')]), 1,
+            800, max([0, ...array_map(static fn (Spot $at): float => $at->x, $e->ghost)]) - min([0, ...array_map(static fn (Spot $at): float => $at->x, $e->ghost)]), 1,
         );
         foreach ($e->stems as $stem) {
-            self::assertLessThanOrEqual(350.1, $stem['keepY'], 'nothing above the cut is drawn as kept');
+            self::assertLessThanOrEqual(350.1, $stem->keep->y, 'nothing above the cut is drawn as kept');
         }
         foreach ($e->ticks as $tick) {
-            self::assertEqualsWithDelta(350, $tick['y'], 0.1);
-            self::assertSame(0.0, $tick['angle'], 'opposite buds are cut straight across');
+            self::assertEqualsWithDelta(350, $tick->at->y, 0.1);
+            self::assertSame(0.0, $tick->angle, 'opposite buds are cut straight across');
         }
-        self::assertSame([0, 250, 500, 750, 1000], array_column($e->measure, 'y'));
+        self::assertSame(
+            [0.0, 250.0, 500.0, 750.0, 1000.0], array_map(static fn (Mark $mark): float => $mark->at, $e->measure),
+        );
     }
 
     public function test_another_cut_height_moves_line_and_flowers_together(): void
@@ -62,13 +67,13 @@ final class PicturesTest extends TestCase
             new Plant('p', 'forsythia', heightMm: 2300, stems: StemCount::of(9, 3)),
             'after-flowering',
         );
-        $going = array_filter($e->stems, static fn (array $stem): bool => $stem['kind'] === 'cut');
+        $going = array_filter($e->stems, static fn (SideStem $stem): bool => $stem->goes());
         self::assertCount(3, $going);
-        $orders = array_column($going, 'order');
+        $orders = array_map(static fn (SideStem $stem): ?int => $stem->order, $going);
         sort($orders);
         self::assertSame([1, 2, 3], $orders);
         foreach ($going as $stem) {
-            self::assertSame(0.0, $stem['y1']);
+            self::assertSame(0.0, $stem->line->y1);
         }
         self::assertStringContainsString('3 stems out at the base', $e->says);
     }
@@ -77,7 +82,7 @@ final class PicturesTest extends TestCase
     {
         $e = $this->elevation(new Plant('p', 'lime', heightMm: 6000, aim: 'clear-stem'), 'winter-structure');
         self::assertSame(1900, $e->clearMm);
-        self::assertEqualsWithDelta(1900, min([9999, ...array_column($e->ghost, 'y')]), 1, 'the crown begins there');
+        self::assertEqualsWithDelta(1900, min([9999, ...array_map(static fn (Spot $at): float => $at->y, $e->ghost)]), 1, 'the crown begins there');
     }
 
     public function test_a_wall_has_its_wires_arms_laterals_and_buds(): void
@@ -89,8 +94,8 @@ final class PicturesTest extends TestCase
         self::assertSame([450.0, 750.0, 1050.0], array_slice($wall->wires, 0, 3));
         self::assertCount(1 + 2 * count($wall->wires), $wall->mains, 'a trunk, and an arm to each side of every wire');
         foreach ($wall->laterals as $lateral) {
-            self::assertCount(2, $lateral['buds']);
-            self::assertLessThanOrEqual(4000 + 200, $lateral['x2']);
+            self::assertCount(2, $lateral->buds);
+            self::assertLessThanOrEqual(4000 + 200, $lateral->line->x2);
         }
         self::assertFalse(Wall::isOn(new Plant('p', 'lilac'), TestBook::read()->kind('lilac')));
     }
@@ -117,7 +122,7 @@ final class PicturesTest extends TestCase
         self::assertCount(8, $wall('sour-cherry', 'fan', 'after-cropping')->mains);
         $cordon = $wall('apple-espalier', 'cordon', 'summer-pass')->mains;
         self::assertCount(1, $cordon);
-        self::assertEqualsWithDelta($cordon[0]['y2'], $cordon[0]['x2'] - $cordon[0]['x1'], 0.1, 'at 45 degrees');
+        self::assertEqualsWithDelta($cordon[0]->y2, $cordon[0]->x2 - $cordon[0]->x1, 0.1, 'at 45 degrees');
         self::assertGreaterThan(2, count($wall('apple-espalier', 'espalier', 'summer-pass')->mains));
     }
 
@@ -128,15 +133,15 @@ final class PicturesTest extends TestCase
         self::assertSame([7, 3], [$arm->roughNodes, $arm->finalNodes]);
         self::assertCount(14, $arm->canes, 'seven places, a cane and a spare at each');
         foreach ($arm->canes as $cane) {
-            self::assertCount(7, $cane['nodes']);
+            self::assertCount(7, $cane->nodes);
             // A node about every 7.5 cm: common practice, no source.
-            self::assertEqualsWithDelta(75, $cane['nodes'][1]['y'] - $cane['nodes'][0]['y'], 0.01);
-            self::assertSame($cane['insurance'], $cane['final'] === null, 'the spare comes out whole');
-            if ($cane['final'] !== null) {
+            self::assertEqualsWithDelta(75, $cane->nodes[1]->y - $cane->nodes[0]->y, 0.01);
+            self::assertSame($cane->insurance, $cane->final === null, 'the spare comes out whole');
+            if ($cane->final !== null) {
                 self::assertSame(
                     3,
                     count(
-                        array_filter($cane['nodes'], static fn (array $node): bool => $node['y'] < $cane['final']['y']),
+                        array_filter($cane->nodes, static fn (Spot $node): bool => $node->y < $cane->final->y),
                     ),
                 );
             }
@@ -152,22 +157,22 @@ final class PicturesTest extends TestCase
         $survey = Survey::of($stems);
         $judge = StemJudge::with(new Clearance(110, 300, .12));
         $bowl = Bowl::of($survey, $judge->judge($survey, StemAim::of(StemPlan::Bowl, 3, 4, 5, 75, 'x')));
-        self::assertLessThan(0, $bowl->spokes[0]->y2, 'north is up, and y grows downwards');
-        self::assertGreaterThan(0, $bowl->spokes[1]->x2);
+        self::assertLessThan(0, $bowl->spokes[0]->line->y2, 'north is up, and y grows downwards');
+        self::assertGreaterThan(0, $bowl->spokes[1]->line->x2);
         self::assertSame(
             ['keep', 'keep', 'cut', 'keep'],
             array_map(static fn ($spoke): string => $spoke->kind, $bowl->spokes),
         );
         self::assertSame(1, $bowl->spokes[2]->order);
         // 500 mm out, and the crown's radius.
-        self::assertEqualsWithDelta(500 + Clearance::crown($stems), $bowl->spokes[1]->x2, 0.1);
+        self::assertEqualsWithDelta(500 + Clearance::crown($stems), $bowl->spokes[1]->line->x2, 0.1);
         self::assertStringContainsString('3 stems stay, 1 goes', $bowl->says);
         $label = $bowl->spokes[1]->label($bowl->reach);
         self::assertTrue(
-            $label['x'] > $bowl->spokes[1]->x2 && $label['x'] < $bowl->reach,
+            $label->x > $bowl->spokes[1]->line->x2 && $label->x < $bowl->reach,
             'the name stands beyond the tip and in the picture',
         );
-        self::assertGreaterThan($bowl->spokes[2]->y1, $bowl->spokes[2]->seal()['y'], 'the number stands on the spoke');
+        self::assertGreaterThan($bowl->spokes[2]->line->y1, $bowl->spokes[2]->seal()->y, 'the number stands on the spoke');
     }
 
     private function elevation(Plant $plant, string $task): Elevation

@@ -90,7 +90,7 @@ final class InheritanceTest extends TestCase
             string $id,
         ): string => "  - {id: $id, name: Dog rose, botanical: Rosa $id, habit: shrub, wood: old, about: x, "
             .'tasks: [{key: t, name: T, methods: [{use: wait}], '
-            ."windows: [{opens: midwinter, best_from: midwinter, best_to: midwinter, closes: midwinter, "
+            .'windows: [{opens: midwinter, best_from: midwinter, best_to: midwinter, closes: midwinter, '
             ."because: x}]}]}\n";
         $real = dirname(__DIR__, 3).'/plant-book';
         $this->book([
