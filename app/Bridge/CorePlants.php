@@ -62,38 +62,8 @@ final class CorePlants
      */
     public function plant(Plant $row, ?array $history = null, array $growthSeen = []): CorePlant
     {
-        // Read as the row has it: of forty plants at once, the model's own ways take longer than all that is worked
-        // out.
-        $raw = $row->getAttributes();
-        $int = static fn (string $column): ?int => isset($raw[$column]) ? (int) $raw[$column] : null;
-        $list = static fn (string $column): array => in_array($raw[$column] ?? '[]', ['[]', '{}'], true)
-            ? []
-            : (array) json_decode((string) $raw[$column], true);
-
-        $plant = new CorePlant(
-            ref: (string) ($raw['id'] ?? ''),
-            kind: (string) $raw['kind'],
-            planted: isset($raw['planted_on']) ? Day::parse((string) $raw['planted_on']) : null,
-            heightMm: $int('height_mm'),
-            spreadMm: $int('spread_mm'),
-            runMm: $int('run_mm'),
-            count: $int('count') ?? 1,
-            floweringHeightMm: $int('flowering_height_mm'),
-            stems: isset($raw['stems_old']) || isset($raw['stems_young'])
-                ? StemCount::of($int('stems_old') ?? 0, $int('stems_young') ?? 0)
-                : null,
-            form: $raw['form'] ?? null,
-            aim: $raw['aim'] ?? null,
-            grafted: isset($raw['grafted']) ? (bool) $raw['grafted'] : null,
-            practice: $this->known($list('practice')),
-            hazards: array_values(array_filter($list('hazards'), is_string(...))),
-            history: $history ?? self::history($row),
-            pruningsG: $int('prunings_g'),
-            budMortalityPercent: $int('bud_mortality_percent'),
-            growthSeenMm: $history === null ? self::growthSeen($row) : $growthSeen,
-            stemsOn: isset($raw['stems_on']) ? Day::parse((string) $raw['stems_on']) : null,
-            heightOn: isset($raw['height_on']) ? Day::parse((string) $raw['height_on']) : null,
-            state: self::state($list('state'), $raw['state_on'] ?? null),
+        $plant = $this->read(
+            $row, $history ?? self::history($row), $history === null ? self::growthSeen($row) : $growthSeen,
         );
         // What was measured is carried to today by the record and the growth since; what passes is forgotten with the
         // midwinters.
@@ -108,6 +78,47 @@ final class CorePlants
             Today::day(),
             Hemisphere::at($row->garden->latitude),
             $this->book->figures->growing($this->book->kind($plant->kind)),
+        );
+    }
+
+    /**
+     * A plant as its row has it: of forty plants at once, the model's own ways take longer than all that is worked out.
+     *
+     * @param  list<LoggedWork>  $history
+     * @param  list<int>  $growthSeen
+     */
+    private function read(Plant $row, array $history, array $growthSeen): CorePlant
+    {
+        $raw = $row->getAttributes();
+        $int = static fn (string $column): ?int => isset($raw[$column]) ? (int) $raw[$column] : null;
+        $day = static fn (string $column): ?Day => isset($raw[$column]) ? Day::parse((string) $raw[$column]) : null;
+        $list = static fn (string $column): array => in_array($raw[$column] ?? '[]', ['[]', '{}'], true)
+            ? []
+            : (array) json_decode((string) $raw[$column], true);
+        [$old, $young] = [$int('stems_old'), $int('stems_young')];
+
+        return new CorePlant(
+            ref: (string) $int('id'),
+            kind: (string) $raw['kind'],
+            planted: $day('planted_on'),
+            heightMm: $int('height_mm'),
+            spreadMm: $int('spread_mm'),
+            runMm: $int('run_mm'),
+            count: $int('count') ?? 1,
+            floweringHeightMm: $int('flowering_height_mm'),
+            stems: $old === null && $young === null ? null : StemCount::of((int) $old, (int) $young),
+            form: $raw['form'] ?? null,
+            aim: $raw['aim'] ?? null,
+            grafted: isset($raw['grafted']) ? (bool) $raw['grafted'] : null,
+            practice: $this->known($list('practice')),
+            hazards: array_values(array_filter($list('hazards'), is_string(...))),
+            history: $history,
+            pruningsG: $int('prunings_g'),
+            budMortalityPercent: $int('bud_mortality_percent'),
+            growthSeenMm: $growthSeen,
+            stemsOn: $day('stems_on'),
+            heightOn: $day('height_on'),
+            state: self::state($list('state'), $raw['state_on'] ?? null),
         );
     }
 

@@ -81,16 +81,17 @@ final readonly class JsonSchema
             array_values(array_filter($names, is_string(...))),
         );
         $here = static fn (string $what): array => [self::path($at).': '.$what];
+        $arg = static fn (string $name): string => self::kind($args[$name] ?? '');
 
         return match ($error->keyword()) {
             'required' => $lines((array) ($args['missing'] ?? []), 'is missing'),
             'additionalProperties' => $lines(self::strangers($error), 'no such field is known here'),
             'type' => $here(
-                sprintf('is %s, but must be %s', self::kind($args['type'] ?? ''), self::kind($args['expected'] ?? '')),
+                sprintf('is %s, but must be %s', $arg('type'), $arg('expected')),
             ),
             'enum' => $here('is not one of the values allowed here'),
-            'minimum' => $here(sprintf('must be at least %s', self::kind($args['min'] ?? ''))),
-            'maximum' => $here(sprintf('must be at most %s', self::kind($args['max'] ?? ''))),
+            'minimum' => $here(sprintf('must be at least %s', $arg('min'))),
+            'maximum' => $here(sprintf('must be at most %s', $arg('max'))),
             'minLength' => $here('must not be empty'),
             default => $here((new ErrorFormatter)->formatErrorMessage($error)),
         };

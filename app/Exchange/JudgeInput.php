@@ -61,41 +61,12 @@ final class JudgeInput
      */
     private function values(array $given): array
     {
-        $kind = $this->book->find($given['kind']);
-        if ($kind === null) {
-            $near = $this->book->nearestName($given['kind']);
-            $this->faults[] = sprintf(
-                '$.kind: the plant book has no kind "%s"%s', $given['kind'],
-                $near === null ? '' : sprintf('; did you mean "%s"?', $near),
-            );
-        }
-        $stems = [];
-        foreach ($given['stems'] as $index => $stem) {
-            $stems[] = $this->tried("\$.stems[$index]", fn (): Stem => self::stem($stem));
-        }
-        $survey =
-            $this->faults === []
-                ? $this->tried(
-                    '$.stems',
-                    static fn (): Survey => Survey::of(
-                        array_values(array_filter($stems)), $given['cut'] ?? [], $given['word'] ?? [],
-                    ),
-                )
-                : null;
-        $aim =
-            $kind === null
-                ? null
-                : $this->tried(
-                    '$',
-                    fn (): StemAim => StemAims::with($this->book)->for(
-                        $kind, $this->practice($kind, $given['school'] ?? null), $given['aim'] ?? null,
-                        $given['grafted'] ?? null, $given['keep'] ?? null, $given['budget'] ?? null,
-                    ),
-                );
-        $day = isset($given['surveyed'])
-            ? $this->tried('$.surveyed', static fn (): Day => Day::parse($given['surveyed']))
-            : null;
-        if ($kind === null || $survey === null || $aim === null || (isset($given['surveyed']) && $day === null)) {
+        $kind = $this->kind($given['kind']);
+        $survey = $this->survey($given);
+        $aim = $kind === null ? null : $this->tried('$', fn (): StemAim => $this->aim($kind, $given));
+        $surveyed = $given['surveyed'] ?? null;
+        $day = $surveyed === null ? null : $this->tried('$.surveyed', static fn (): Day => Day::parse($surveyed));
+        if ($kind === null || $survey === null || $aim === null || $this->faults !== []) {
             throw new InputFaults($this->faults);
         }
         if ($day === null) {
@@ -105,6 +76,46 @@ final class JudgeInput
         $read = SurveyDay::of($survey, $aim, $kind, SiteYear::of($site, SiteYear::seasonOn($site, $day)), $day);
 
         return [$kind, $read->survey, $read->aim, $read->told];
+    }
+
+    private function kind(string $name): ?Kind
+    {
+        $kind = $this->book->find($name);
+        if ($kind === null) {
+            $near = $this->book->nearestName($name);
+            $this->faults[] = sprintf(
+                '$.kind: the plant book has no kind "%s"%s',
+                $name, $near === null ? '' : sprintf('; did you mean "%s"?', $near),
+            );
+        }
+
+        return $kind;
+    }
+
+    /** @param  Given  $given */
+    private function survey(array $given): ?Survey
+    {
+        $stems = [];
+        foreach ($given['stems'] as $index => $stem) {
+            $stems[] = $this->tried("\$.stems[$index]", fn (): Stem => self::stem($stem));
+        }
+
+        return $this->faults !== [] ? null : $this->tried('$.stems', static fn (): Survey => Survey::of(
+            array_values(array_filter($stems)), $given['cut'] ?? [], $given['word'] ?? [],
+        ));
+    }
+
+    /**
+     * @param  Given  $given
+     *
+     * @throws Fault where a school, an aim or a number cannot be
+     */
+    private function aim(Kind $kind, array $given): StemAim
+    {
+        return StemAims::with($this->book)->for(
+            $kind, $this->practice($kind, $given['school'] ?? null), $given['aim'] ?? null,
+            $given['grafted'] ?? null, $given['keep'] ?? null, $given['budget'] ?? null,
+        );
     }
 
     /**

@@ -99,6 +99,24 @@ final class PrescribeInput
         return [$year, $practice, array_values(array_filter($read))];
     }
 
+    /** What a plant is where nobody said. */
+    private const UNSAID = [
+        'height_mm' => null,
+        'spread_mm' => null,
+        'run_mm' => null,
+        'count' => 1,
+        'flowering_height_mm' => null,
+        'stems' => null,
+        'form' => null,
+        'aim' => null,
+        'grafted' => null,
+        'practice' => [],
+        'hazards' => [],
+        'prunings_g' => null,
+        'bud_mortality_percent' => null,
+        'growth_seen_mm' => [],
+    ];
+
     /** @param  array<string, mixed>  $data as the schema has passed it */
     private function plant(array $data, string $path, ?SiteYear $year, ?Day $today): ?Plant
     {
@@ -129,30 +147,47 @@ final class PrescribeInput
         }
         $plant = $this->tried(
             $path,
-            static fn (): Plant => new Plant(
-                ref: $data['ref'], kind: $kind->id, planted: $planted, heightMm: $data['height_mm'] ?? null,
-                spreadMm: $data['spread_mm'] ?? null, runMm: $data['run_mm'] ?? null, count: $data['count'] ?? 1,
-                floweringHeightMm: $data['flowering_height_mm'] ?? null,
-                stems: isset($data['stems'])
-                    ? StemCount::of($data['stems']['old'] ?? 0, $data['stems']['young'] ?? 0)
-                    : null,
-                form: $data['form'] ?? null,
-                aim: $data['aim'] ?? null,
-                grafted: $data['grafted'] ?? null,
-                practice: $data['practice'] ?? [],
-                hazards: $data['hazards'] ?? [],
-                history: array_values(array_filter($history)),
-                pruningsG: $data['prunings_g'] ?? null,
-                budMortalityPercent: $data['bud_mortality_percent'] ?? null,
-                growthSeenMm: $data['growth_seen_mm'] ?? [],
-                state: $state,
-            ),
+            static fn (): Plant => self::made($data, $kind, $state, $planted, array_values(array_filter($history))),
         );
         if ($year !== null && $plant !== null) {
             $this->tried("$path.planted", static fn (): ?int => $plant->yearInGround($year));
         }
 
         return $plant;
+    }
+
+    /**
+     * @param  PlantFacts  $data
+     * @param  list<LoggedWork>  $history
+     *
+     * @throws Fault when a measure cannot be
+     */
+    private static function made(array $data, Kind $kind, State $state, ?Day $planted, array $history): Plant
+    {
+        $said = $data + self::UNSAID;
+        $stems = $said['stems'];
+
+        return new Plant(
+            ref: $data['ref'],
+            kind: $kind->id,
+            planted: $planted,
+            heightMm: $said['height_mm'],
+            spreadMm: $said['spread_mm'],
+            runMm: $said['run_mm'],
+            count: $said['count'],
+            floweringHeightMm: $said['flowering_height_mm'],
+            stems: $stems === null ? null : StemCount::of($stems['old'] ?? 0, $stems['young'] ?? 0),
+            form: $said['form'],
+            aim: $said['aim'],
+            grafted: $said['grafted'],
+            practice: $said['practice'],
+            hazards: $said['hazards'],
+            history: $history,
+            pruningsG: $said['prunings_g'],
+            budMortalityPercent: $said['bud_mortality_percent'],
+            growthSeenMm: $said['growth_seen_mm'],
+            state: $state,
+        );
     }
 
     /** A day that has been; null where none is given, or it cannot be. */

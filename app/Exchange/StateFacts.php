@@ -48,23 +48,25 @@ final readonly class StateFacts
      */
     public static function read(array $facts, ?Day $seen = null): State
     {
+        $said = $facts + array_fill_keys(self::FIELDS, null);
+
         return new State(
-            upkeep: isset($facts['condition']) ? Upkeep::from($facts['condition']) : null,
-            diebackPercent: $facts['dieback_percent'] ?? null,
-            variegated: $facts['variegated'] ?? false,
-            transplanted: isset($facts['transplanted']) ? Day::parse($facts['transplanted']) : null,
-            disease: $facts['disease'] ?? null,
-            stress: isset($facts['stress']) ? Stress::from($facts['stress']) : null,
-            container: $facts['container'] ?? false,
-            cultivar: $facts['cultivar'] ?? null,
-            targetHeightMm: $facts['target_height_mm'] ?? null,
-            widthMm: $facts['width_mm'] ?? null,
-            trunkMm: $facts['trunk_mm'] ?? null,
-            protected: $facts['protected'] ?? false,
-            sides: $facts['sides'] ?? null,
-            boundary: $facts['boundary'] ?? false,
-            exposed: $facts['exposed'] ?? false,
-            bearing: $facts['bearing'] ?? null,
+            upkeep: Upkeep::tryFrom($said['condition'] ?? ''),
+            diebackPercent: $said['dieback_percent'],
+            variegated: (bool) $said['variegated'],
+            transplanted: $said['transplanted'] === null ? null : Day::parse($said['transplanted']),
+            disease: $said['disease'],
+            stress: Stress::tryFrom($said['stress'] ?? ''),
+            container: (bool) $said['container'],
+            cultivar: $said['cultivar'],
+            targetHeightMm: $said['target_height_mm'],
+            widthMm: $said['width_mm'],
+            trunkMm: $said['trunk_mm'],
+            protected: (bool) $said['protected'],
+            sides: $said['sides'],
+            boundary: (bool) $said['boundary'],
+            exposed: (bool) $said['exposed'],
+            bearing: $said['bearing'],
             seen: $seen,
         );
     }

@@ -74,28 +74,40 @@ final readonly class KindForm
         foreach (self::TEXTS as $key) {
             Arr::set($entry, $key, self::text(Arr::get($said, $key)));
         }
-        $names = array_values(
-            array_filter(
-                array_map(trim(...), explode(',', self::text(Arr::get($said, 'also')))),
-                static fn (string $name): bool => $name !== '',
-            ),
+        $names = array_filter(
+            array_map(trim(...), explode(',', self::text(Arr::get($said, 'also')))),
+            static fn (string $name): bool => $name !== '',
         );
-        if ($names !== [] || isset($base['also'])) {
-            $entry['also'] = $names;
-        }
+        self::putList($entry, 'also', $names, isset($base['also']));
         foreach (array_keys(self::LENGTHS) as $key) {
-            self::put(
-                $entry, $key,
-                is_numeric(Arr::get($said, $key)) ? (int) round((float) Arr::get($said, $key) * 10) : null,
-            );
+            self::put($entry, $key, self::whole($said, $key, 10));
         }
-        self::put(
-            $entry, 'removal_cap.percent',
-            is_numeric(Arr::get($said, 'removal_cap.percent')) ? (int) Arr::get($said, 'removal_cap.percent') : null,
-        );
+        self::put($entry, 'removal_cap.percent', self::whole($said, 'removal_cap.percent'));
         foreach (array_keys(self::EVENTS) as $event) {
             self::put($entry, "phenology.$event", self::text(Arr::get($said, "phenology.$event")) ?: null);
         }
+        self::putWindows($entry, $base, $said);
+        self::putList(
+            $entry, 'closures',
+            self::closures((array) ($base['closures'] ?? []), (array) Arr::get($said, 'closures', [])), false,
+        );
+        foreach (array_keys((array) ($base['tasks'] ?? [])) as $index) {
+            Arr::set($entry, "tasks.$index.name", self::text(Arr::get($said, "tasks.$index.name")));
+            self::put($entry, "tasks.$index.minutes.base", self::whole($said, "tasks.$index.minutes.base"));
+        }
+
+        return $entry;
+    }
+
+    /**
+     * A window that the firm changed is the firm's.
+     *
+     * @param  array<array-key, mixed>  $entry  written to
+     * @param  array<array-key, mixed>  $base
+     * @param  array<array-key, mixed>  $said
+     */
+    private static function putWindows(array &$entry, array $base, array $said): void
+    {
         foreach (self::windows($base) as [$path]) {
             foreach ([...array_keys(self::EDGES), 'because'] as $edge) {
                 Arr::set($entry, "$path.$edge", self::text(Arr::get($said, "$path.$edge")));
@@ -104,26 +116,31 @@ final readonly class KindForm
                 Arr::set($entry, "$path.source", 'firm');
             }
         }
-        $closures = array_values(
-            self::closures((array) ($base['closures'] ?? []), (array) Arr::get($said, 'closures', [])),
-        );
-        if ($closures === []) {
-            unset($entry['closures']);
-        } else {
-            $entry['closures'] = $closures;
-        }
-        foreach (array_keys((array) ($base['tasks'] ?? [])) as $index) {
-            Arr::set($entry, "tasks.$index.name", self::text(Arr::get($said, "tasks.$index.name")));
-            self::put(
-                $entry,
-                "tasks.$index.minutes.base",
-                is_numeric(Arr::get($said, "tasks.$index.minutes.base"))
-                    ? (int) Arr::get($said, "tasks.$index.minutes.base")
-                    : null,
-            );
-        }
+    }
 
-        return $entry;
+    /**
+     * @param  array<array-key, mixed>  $entry  written to; without the list where it is empty and need not be kept
+     * @param  array<array-key, mixed>  $list
+     */
+    private static function putList(array &$entry, string $key, array $list, bool $keepEmpty): void
+    {
+        if ($list === [] && ! $keepEmpty) {
+            unset($entry[$key]);
+        } else {
+            $entry[$key] = array_values($list);
+        }
+    }
+
+    /**
+     * A number of the form; null where it is left empty.
+     *
+     * @param  array<string, mixed>  $said
+     */
+    private static function whole(array $said, string $key, int $times = 1): ?int
+    {
+        $value = Arr::get($said, $key);
+
+        return is_numeric($value) ? (int) round((float) $value * $times) : null;
     }
 
     /**

@@ -29,6 +29,21 @@ final readonly class PlantForm
     /** Shares of die-back a hand can tell by eye, in per cent. */
     private const DIED_BACK = [10, 25, 50, 100];
 
+    /** A fact in words, around its value. */
+    private const SAID = [
+        'dieback_percent' => 'died back by %s %%',
+        'disease' => '%s',
+        'transplanted' => 'moved on %s',
+        'cultivar' => "'%s'",
+        'target_height_mm' => 'held at %s',
+        'width_mm' => 'held at %s across',
+        'trunk_mm' => 'trunk of %s mm',
+        'sides' => '%s in reach',
+        'bearing' => 'bears on %ss',
+        'condition' => '%s',
+        'stress' => '%s',
+    ];
+
     /** What is ticked where it holds. */
     public const TICKS = [
         'variegated' => 'Variegated',
@@ -57,7 +72,7 @@ final readonly class PlantForm
     /** @return list<array{bool, Field}> whether it bears on the kind, and the field */
     private function all(Plant $plant, ?Kind $kind): array
     {
-        $state = $plant->state;
+        $state = $plant->state + array_fill_keys(StateFacts::FIELDS, null);
         $held = $kind !== null && Contradictions::isHeld($kind, $this->book);
         $woody = $kind !== null && ! in_array($kind->habit, ['grass', 'perennial', 'cane'], true);
         $vine = $kind?->habit === 'vine';
@@ -71,17 +86,17 @@ final readonly class PlantForm
                 self::number(
                     'target_height_cm',
                     'Held at a height of, cm',
-                    LengthField::cm($state['target_height_mm'] ?? null),
+                    LengthField::cm($state['target_height_mm']),
                     'Of a hedge or topiary.',
                 ),
             ],
             [
                 $held,
-                self::number('width_cm', 'Held at a width on top of, cm', LengthField::cm($state['width_mm'] ?? null)),
+                self::number('width_cm', 'Held at a width on top of, cm', LengthField::cm($state['width_mm'])),
             ],
             [
                 $held,
-                self::choice('sides', 'Sides that can be reached', $state['sides'] ?? null, [1 => 'one', 2 => 'both']),
+                self::choice('sides', 'Sides that can be reached', $state['sides'], [1 => 'one', 2 => 'both']),
             ],
             [
                 $new || ($woody && ! $hedge),
@@ -98,7 +113,7 @@ final readonly class PlantForm
             ],
             [
                 $kind?->habit === 'tree',
-                self::number('trunk_mm', 'Thickness of the trunk, mm', $state['trunk_mm'] ?? null),
+                self::number('trunk_mm', 'Thickness of the trunk, mm', $state['trunk_mm']),
             ],
             [$vine, self::number('prunings_g', 'Of a vine: prunings, g', $plant->prunings_g, least: 0)],
             [
@@ -112,25 +127,25 @@ final readonly class PlantForm
             ],
             [
                 $kind !== null && Contradictions::asks($kind, 'bearing'),
-                self::choice('bearing', 'Bears on', $state['bearing'] ?? null, ['spur' => 'spurs', 'tip' => 'tips']),
+                self::choice('bearing', 'Bears on', $state['bearing'], ['spur' => 'spurs', 'tip' => 'tips']),
             ],
             [
                 $woody,
                 self::choice(
                     'condition',
                     'Condition',
-                    $state['condition'] ?? null,
+                    $state['condition'],
                     ['neglected' => 'neglected', 'congested' => 'congested', 'lopped' => 'lopped'],
                 ),
             ],
-            [false, self::number('dieback_percent', 'Died back, %', $state['dieback_percent'] ?? null, least: 0)],
-            [false, self::choice('disease', 'Disease', $state['disease'] ?? null, $this->diseases($kind))],
+            [false, self::number('dieback_percent', 'Died back, %', $state['dieback_percent'], least: 0)],
+            [false, self::choice('disease', 'Disease', $state['disease'], $this->diseases($kind))],
             [
                 false,
                 self::choice(
                     'stress',
                     'At its roots',
-                    $state['stress'] ?? null,
+                    $state['stress'],
                     [
                         Stress::Drought->value => Stress::Drought->inWords(),
                         Stress::Waterlogged->value => Stress::Waterlogged->inWords(),
@@ -143,12 +158,12 @@ final readonly class PlantForm
                     'name' => 'transplanted',
                     'label' => 'Moved to this place on',
                     'type' => 'date',
-                    'value' => $state['transplanted'] ?? null,
+                    'value' => $state['transplanted'],
                 ],
             ],
             [
                 false,
-                ['name' => 'cultivar', 'label' => 'Cultivar', 'type' => 'text', 'value' => $state['cultivar'] ?? null],
+                ['name' => 'cultivar', 'label' => 'Cultivar', 'type' => 'text', 'value' => $state['cultivar']],
             ],
         ];
     }
@@ -205,23 +220,24 @@ final readonly class PlantForm
         $words = [];
         foreach ($plant->state as $fact => $value) {
             $value = is_scalar($value) ? (string) $value : '';
-            $words[] = match ($fact) {
-                'dieback_percent' => "died back by $value %",
-                'disease' => $this->book->states->diseases[$value]->name ?? $value,
-                'transplanted' => "moved on $value",
-                'cultivar' => "'$value'",
-                'target_height_mm' => 'held at '.Say::length((int) $value),
-                'width_mm' => 'held at '.Say::length((int) $value).' across',
-                'trunk_mm' => "trunk of $value mm",
-                'sides' => $value === '1' ? 'one side in reach' : 'both sides in reach',
-                'bearing' => "bears on {$value}s",
-                'condition' => $value,
-                'stress' => Stress::tryFrom($value)?->inWords() ?? $value,
-                default => lcfirst(self::TICKS[$fact] ?? $fact),
-            };
+            $words[] = isset(self::SAID[$fact])
+                ? sprintf(self::SAID[$fact], $this->called($fact, $value))
+                : lcfirst(self::TICKS[$fact] ?? $fact);
         }
 
         return $words;
+    }
+
+    /** A fact's value as people say it. */
+    private function called(string $fact, string $value): string
+    {
+        return match ($fact) {
+            'target_height_mm', 'width_mm' => (string) Say::length((int) $value),
+            'disease' => $this->book->states->diseases[$value]->name ?? $value,
+            'stress' => Stress::tryFrom($value)?->inWords() ?? $value,
+            'sides' => $value === '1' ? 'one side' : 'both sides',
+            default => $value,
+        };
     }
 
     /** When its stems were counted, and what they have come to since. */

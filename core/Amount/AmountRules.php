@@ -11,27 +11,31 @@ use PruningHook\Core\PlantBook\Kind;
 /** The rules the plant book may name, each with the figures it takes. */
 final readonly class AmountRules
 {
+    /** @var array<string, class-string<AmountRule>> */
+    private const RULES = [
+        'given' => Given::class,
+        'thirds' => Thirds::class,
+        'renovation' => Renovation::class,
+        'one-off-renovation' => OneOffRenovation::class,
+        'buds-with-losses' => BudsWithLosses::class,
+        'balanced' => BalancedPruning::class,
+        'wires' => Wires::class,
+        'bent-cane' => BentCane::class,
+        'flowering-height' => FloweringHeight::class,
+        'stems-to-keep' => StemsToKeep::class,
+        'reduce-height' => ReduceHeight::class,
+        'positions' => Positions::class,
+        'clear-stem' => ClearStem::class,
+    ];
+
     /** @throws Fault when the rule is not known or lacks a figure */
     public static function of(AmountSpec $spec): AmountRule
     {
-        [$entry, $source] = [$spec->given, $spec->source];
+        $name = $spec->given->string('rule');
+        $rule = self::RULES[$name]
+            ?? throw $spec->given->fault('rule', sprintf('"%s" is not an amount rule', $name));
 
-        return match ($entry->string('rule')) {
-            'given' => Given::fromEntry($entry, $source),
-            'thirds' => Thirds::of($source),
-            'renovation' => Renovation::of($source),
-            'one-off-renovation' => OneOffRenovation::of($source),
-            'buds-with-losses' => BudsWithLosses::fromEntry($entry, $source),
-            'balanced' => BalancedPruning::fromEntry($entry, $source),
-            'wires' => Wires::fromEntry($entry, $source),
-            'bent-cane' => BentCane::fromEntry($entry, $source),
-            'flowering-height' => FloweringHeight::of($source),
-            'stems-to-keep' => StemsToKeep::fromEntry($entry, $source),
-            'reduce-height' => ReduceHeight::fromEntry($entry, $source),
-            'positions' => Positions::fromEntry($entry, $source),
-            'clear-stem' => ClearStem::fromEntry($entry, $source),
-            default => throw $entry->fault('rule', sprintf('"%s" is not an amount rule', $entry->string('rule'))),
-        };
+        return $rule::fromEntry($spec->given, $spec->source);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Amount;
 
+use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
 use PruningHook\Core\Working;
@@ -25,7 +26,7 @@ final readonly class FloweringHeight implements AmountRule
     {
     }
 
-    public static function of(string $source): self
+    public static function fromEntry(Entry $entry, string $source): self
     {
         return new self($source);
     }
@@ -51,78 +52,29 @@ final readonly class FloweringHeight implements AmountRule
         [$least, $most] = [max(0, $least + $growth - $middle), $most + $growth - $middle];
         $floor = $kind->lowestFrameworkMm ?? 0;
         $wanted = $plant->floweringHeightMm;
-        $cut = $wanted === null ? max($floor, $kind->usualCutMm ?? $floor) : max($floor, $wanted - $growth);
-        $say = static fn (int $mm): string => Length::ofMm($mm)->metric();
-        $reasons = [
-            $wanted === null
-                ? Reason::of(
-                    'Cut to a flowering height',
-                    sprintf(
-                        'no flowering height is asked for, so it is cut at the usual %s; after %s of growth it '
-                            .'flowers at about %s',
-                        $say($cut), self::range($least, $most), $say($cut + $growth),
-                    ),
-                    $this->source,
-                )
-                : Reason::of(
-                    'Cut to a flowering height',
-                    sprintf(
-                        'flowers wanted at %s, and it grows about %s before it flowers: %s - %s = %s', $say($wanted),
-                        self::range($least, $most), $say($wanted), $say($growth), self::signed($wanted - $growth),
-                    ),
-                    $this->source,
-                ),
-        ];
-        if ($wanted !== null && $wanted - $growth < $floor) {
-            $reasons[] = Reason::of(
-                'The wish cannot be met',
-                sprintf(
-                    'a cut at %s is below its lowest framework of %s; cut at %s it flowers at about %s, the nearest '
-                        .'possible',
-                    self::signed($wanted - $growth), $say($floor), $say($floor), $say($floor + $growth),
-                ),
-                $this->source,
-            );
-        }
-        if ($plant->growthSeenMm !== []) {
-            $reasons[] = Reason::commonPractice(
-                'Growth learned',
-                sprintf(
-                    'the kind grows %s before it flowers, this plant grew %s; the kind counts as %d seasons: %s',
-                    $say($middle), implode(', ', array_map($say, $plant->growthSeenMm)), self::WEIGHT_OF_KIND,
-                    $say($growth),
-                ),
-            );
-        }
-        if ($plant->heightMm !== null && $plant->heightMm < $cut) {
-            $reasons[] = Reason::commonPractice('Shorter than the cut', sprintf(
-                'the plant is %s tall, below the cut: tip its shoots only and let it grow', $say($plant->heightMm),
-            ));
-        }
-        $lowest = $wanted === null ? $cut : max($floor, $wanted - $most);
-        $highest = $wanted === null ? $cut : max($floor, $wanted - $least);
+        // From the most growth to the least: what grows more is cut lower.
+        [$lowest, $cut, $highest] = $wanted === null
+            ? array_fill(0, 3, max($floor, $kind->usualCutMm ?? $floor))
+            : array_map(static fn (int $grows): int => max($floor, $wanted - $grows), [$most, $growth, $least]);
+        $short = $plant->heightMm !== null && $plant->heightMm < $cut
+            ? [Reason::commonPractice('Shorter than the cut', sprintf(
+                'the plant is %s tall, below the cut: tip its shoots only and let it grow',
+                self::say($plant->heightMm),
+            ))]
+            : [];
 
         return Amounts::of(
             [
                 Amount::of(self::CUT, 'mm', $lowest, $cut, $highest),
                 Amount::of(self::FLOWERS, 'mm', $cut + $least, $cut + $growth, $cut + $most),
             ],
-            ...$reasons,
+            ...$wanted === null
+                ? [$this->usual($cut, $least, $growth, $most)]
+                : $this->asked($wanted, $floor, $least, $growth, $most),
+            ...self::learned($middle, $growth, $plant->growthSeenMm),
+            ...$short,
         )->with(
-            ...$plant->growthSeenMm === []
-                ? []
-                : [
-                    Working::of(
-                        'growth before flowering',
-                        '(2 x kind + sum of seasons seen) / (2 + seasons seen)',
-                        sprintf(
-                            '(2 x %d + %s) / (2 + %d) mm', $middle, implode(' + ', $plant->growthSeenMm),
-                            count($plant->growthSeenMm),
-                        ),
-                        $say($growth),
-                        'common practice',
-                    ),
-                ],
+            ...self::working($middle, $growth, $plant->growthSeenMm),
             ...[
                 Working::of(
                     self::CUT,
@@ -130,11 +82,84 @@ final readonly class FloweringHeight implements AmountRule
                     $wanted === null
                         ? sprintf('nothing is asked for: the usual cut; framework %d mm', $floor)
                         : sprintf('%d - %d mm; framework %d mm', $wanted, $growth, $floor),
-                    $say($cut),
+                    self::say($cut),
                     $this->source,
                 ),
             ],
         );
+    }
+
+    private function usual(int $cut, int $least, int $growth, int $most): Reason
+    {
+        return Reason::of(
+            'Cut to a flowering height',
+            sprintf(
+                'no flowering height is asked for, so it is cut at the usual %s; after %s of growth it flowers at '
+                    .'about %s',
+                self::say($cut), self::range($least, $most), self::say($cut + $growth),
+            ),
+            $this->source,
+        );
+    }
+
+    /** @return list<Reason> how the cut follows from the wish, and whether the wish can be met */
+    private function asked(int $wanted, int $floor, int $least, int $growth, int $most): array
+    {
+        $reason = Reason::of(
+            'Cut to a flowering height',
+            sprintf(
+                'flowers wanted at %s, and it grows about %s before it flowers: %s - %s = %s',
+                self::say($wanted), self::range($least, $most), self::say($wanted), self::say($growth),
+                self::signed($wanted - $growth),
+            ),
+            $this->source,
+        );
+
+        return $wanted - $growth >= $floor ? [$reason] : [$reason, Reason::of(
+            'The wish cannot be met',
+            sprintf(
+                'a cut at %s is below its lowest framework of %s; cut at %s it flowers at about %s, the nearest '
+                    .'possible',
+                self::signed($wanted - $growth), self::say($floor), self::say($floor), self::say($floor + $growth),
+            ),
+            $this->source,
+        )];
+    }
+
+    /**
+     * @param  list<int>  $seen
+     * @return list<Reason>
+     */
+    private static function learned(int $middle, int $growth, array $seen): array
+    {
+        return $seen === [] ? [] : [Reason::commonPractice(
+            'Growth learned',
+            sprintf(
+                'the kind grows %s before it flowers, this plant grew %s; the kind counts as %d seasons: %s',
+                self::say($middle), implode(', ', array_map(self::say(...), $seen)), self::WEIGHT_OF_KIND,
+                self::say($growth),
+            ),
+        )];
+    }
+
+    /**
+     * @param  list<int>  $seen
+     * @return list<Working>
+     */
+    private static function working(int $middle, int $growth, array $seen): array
+    {
+        return $seen === [] ? [] : [Working::of(
+            'growth before flowering',
+            '(2 x kind + sum of seasons seen) / (2 + seasons seen)',
+            sprintf('(2 x %d + %s) / (2 + %d) mm', $middle, implode(' + ', $seen), count($seen)),
+            self::say($growth),
+            'common practice',
+        )];
+    }
+
+    private static function say(int $mm): string
+    {
+        return Length::ofMm($mm)->metric();
     }
 
     private static function range(int $least, int $most): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Amount;
 
+use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Working;
 
@@ -14,7 +15,7 @@ final readonly class OneOffRenovation implements AmountRule
     {
     }
 
-    public static function of(string $source): self
+    public static function fromEntry(Entry $entry, string $source): self
     {
         return new self($source);
     }

@@ -6,6 +6,7 @@ namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Working;
 
@@ -26,7 +27,7 @@ final readonly class Renovation implements AmountRule
     {
     }
 
-    public static function of(string $source): self
+    public static function fromEntry(Entry $entry, string $source): self
     {
         return new self($source);
     }
@@ -36,7 +37,7 @@ final readonly class Renovation implements AmountRule
         $plant = $case->plant;
         $year = self::year($plant, $case->season, $case->recipe);
         if ($plant->stems === null || $year > self::YEARS) {
-            return Thirds::of($this->source)->for($case);
+            return (new Thirds($this->source))->for($case);
         }
         $old = $plant->stems->old;
         $left = self::YEARS - $year + 1;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Amount;
 
+use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Working;
 
@@ -19,11 +20,11 @@ final readonly class Thirds implements AmountRule
 
     public const SHARE = 'share of the stems to take out';
 
-    private function __construct(private string $source)
+    public function __construct(private string $source)
     {
     }
 
-    public static function of(string $source): self
+    public static function fromEntry(Entry $entry, string $source): self
     {
         return new self($source);
     }

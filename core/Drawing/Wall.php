@@ -75,11 +75,16 @@ final readonly class Wall
         return new self(
             $width, (int) round($height * 1.05), $wires, $mains, $laterals, $ties,
             sprintf(
-                '%d %s, %d %s, %d laterals about %d cm apart cut to %d %s each, %d ties',
-                count($wires), count($wires) === 1 ? 'wire' : 'wires', count($mains), $called,
-                count($laterals), intdiv($spacing, 10), $buds, $buds === 1 ? 'bud' : 'buds', count($ties),
+                '%s, %d %s, %d laterals about %d cm apart cut to %s each, %d ties',
+                self::many(count($wires), 'wire'), count($mains), $called,
+                count($laterals), intdiv($spacing, 10), self::many($buds, 'bud'), count($ties),
             ),
         );
+    }
+
+    private static function many(int $count, string $thing): string
+    {
+        return $count === 1 ? "1 $thing" : "$count {$thing}s";
     }
 
     /** @return list<float> heights in mm, the lowest first, none above the plant */

@@ -51,10 +51,24 @@ final readonly class Circumstances
             'region' => $this->region?->value,
             'condition' => $this->condition,
             'bearing' => $this->bearing,
-            'moved' => $this->moved ? 'yes' : null,
-            'exposed' => $this->exposed ? 'yes' : null,
-            'grafted' => $this->grafted === null ? null : ($this->grafted ? 'yes' : 'no'),
+            'moved' => self::flag($this->moved),
+            'exposed' => self::flag($this->exposed),
+            'grafted' => self::yes($this->grafted),
             default => $this->choice($key)->option,
+        };
+    }
+
+    private static function flag(bool $is): ?string
+    {
+        return $is ? 'yes' : null;
+    }
+
+    private static function yes(?bool $said): ?string
+    {
+        return match ($said) {
+            true => 'yes',
+            false => 'no',
+            null => null,
         };
     }
 }

@@ -50,45 +50,22 @@ final readonly class Contradictions
     /** @return array<string, string> */
     private static function seen(Kind $kind, PlantBook $book, State $state, ?Day $planted): array
     {
-        $told = [];
-        if ($state->disease !== null) {
-            $disease = $book->states->disease($state->disease);
-            $told['disease'] = match (true) {
-                $disease === null => sprintf(
-                    'no disease is known as "%s"; known are %s',
-                    $state->disease,
-                    implode(
-                        ', ',
-                        array_map(static fn (Disease $known): string => $known->name, $book->states->diseases),
-                    ),
-                ),
-                ! $disease->takes($kind) => sprintf(
-                    '%s does not take %s: look again what it is', $disease->name, $kind->name,
-                ),
-                default => null,
-            };
-        }
+        $told = ['disease' => self::disease($kind, $book, $state->disease)];
         if ($state->transplanted !== null && $planted !== null && $state->transplanted->isBefore($planted)) {
-            $told[
-                'transplanted'
-            ] = "it cannot have been moved on {$state->transplanted}, before it was planted on $planted";
+            $told['transplanted'] = sprintf(
+                'it cannot have been moved on %s, before it was planted on %s', $state->transplanted, $planted,
+            );
         }
         if (in_array($kind->habit, self::SOFT, true)) {
-            $told['condition'] =
-                $state->upkeep === Upkeep::Lopped ? sprintf('%s has no limbs to be lopped', $kind->name) : null;
-            $told['trunk_mm'] = $state->trunkMm !== null ? sprintf('%s has no trunk', $kind->name) : null;
-            $told['protected'] = $state->protected
-                ? sprintf('%s is no tree and no hedge: nothing of its sort is protected', $kind->name)
-                : null;
+            $told += self::soft($kind, $state);
         }
-        foreach (
-            [
+        if (! self::isHeld($kind, $book)) {
+            $lines = [
                 'target_height_mm' => $state->targetHeightMm,
                 'width_mm' => $state->widthMm,
                 'sides' => $state->sides,
-            ] as $fact => $given
-        ) {
-            if ($given !== null && ! self::isHeld($kind, $book)) {
+            ];
+            foreach (array_filter($lines, is_int(...)) as $fact => $given) {
                 $told[$fact] = sprintf('%s is held to no line: that is said of hedges and topiary', $kind->name);
             }
         }
@@ -100,6 +77,41 @@ final readonly class Contradictions
         }
 
         return array_filter($told, is_string(...));
+    }
+
+    private static function disease(Kind $kind, PlantBook $book, ?string $key): ?string
+    {
+        if ($key === null) {
+            return null;
+        }
+        $disease = $book->states->disease($key);
+        if ($disease === null) {
+            $known = array_map(static fn (Disease $known): string => $known->name, $book->states->diseases);
+
+            return sprintf('no disease is known as "%s"; known are %s', $key, implode(', ', $known));
+        }
+
+        return $disease->takes($kind)
+            ? null
+            : sprintf('%s does not take %s: look again what it is', $disease->name, $kind->name);
+    }
+
+    /**
+     * What cannot be of a plant without wood.
+     *
+     * @return array<string, ?string>
+     */
+    private static function soft(Kind $kind, State $state): array
+    {
+        return [
+            'condition' => $state->upkeep === Upkeep::Lopped
+                ? sprintf('%s has no limbs to be lopped', $kind->name)
+                : null,
+            'trunk_mm' => $state->trunkMm !== null ? sprintf('%s has no trunk', $kind->name) : null,
+            'protected' => $state->protected
+                ? sprintf('%s is no tree and no hedge: nothing of its sort is protected', $kind->name)
+                : null,
+        ];
     }
 
     /** True where some task of a kind keeps it to a height and width. */

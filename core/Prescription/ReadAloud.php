@@ -226,34 +226,7 @@ final readonly class ReadAloud
      */
     private function circumstances(Kind $kind, TaskRule $task): iterable
     {
-        $named = [];
-        foreach ($task->conditions() as $condition) {
-            foreach ($condition->looksAt() as $key => $values) {
-                $named[$key] = [...$named[$key] ?? [], ...$values];
-            }
-        }
-        unset($named['trait'], $named['grafted']);
-        $each = [[]];
-        foreach ($named as $key => $values) {
-            $values = match (true) {
-                $key === 'winter' => array_map(
-                    static fn (WinterClass $winter): string => $winter->value,
-                    WinterClass::cases(),
-                ),
-                isset($this->book->questions[$key]) => array_keys($this->book->questions[$key]->options),
-                default => [...array_unique($values), null],
-            };
-            $each = array_merge(
-                ...array_map(
-                    static fn (?string $value): array => array_map(
-                        static fn (array $one): array => [...$one, $key => $value],
-                        $each,
-                    ),
-                    $values,
-                ),
-            );
-        }
-        foreach ($each as $one) {
+        foreach ($this->choices($task) as $one) {
             yield new Circumstances(
                 WinterClass::from($one['winter'] ?? WinterClass::Cool->value),
                 Practice::of(
@@ -272,6 +245,39 @@ final readonly class ReadAloud
                 ($one['exposed'] ?? null) === 'yes',
             );
         }
+    }
+
+    /**
+     * Every choice of what a task's conditions look at; null stands for what they do not name.
+     *
+     * @return list<array<string, ?string>>
+     */
+    private function choices(TaskRule $task): array
+    {
+        $named = [];
+        foreach ($task->conditions() as $condition) {
+            foreach ($condition->looksAt() as $key => $values) {
+                $named[$key] = [...$named[$key] ?? [], ...$values];
+            }
+        }
+        unset($named['trait'], $named['grafted']);
+        $each = [[]];
+        foreach ($named as $key => $values) {
+            $values = match (true) {
+                $key === 'winter' => array_column(WinterClass::cases(), 'value'),
+                isset($this->book->questions[$key]) => array_keys($this->book->questions[$key]->options),
+                default => [...array_unique($values), null],
+            };
+            $longer = [];
+            foreach ($values as $value) {
+                foreach ($each as $one) {
+                    $longer[] = [...$one, $key => $value];
+                }
+            }
+            $each = $longer;
+        }
+
+        return $each;
     }
 
     private function bare(Kind $kind): Plant

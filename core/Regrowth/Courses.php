@@ -133,16 +133,17 @@ final readonly class Courses
             (int) ceil($height * (100 - $task->budget->capPercent) / 100),
         ));
         $share = $height > 0 ? (int) round(100 * (1 - $after / $height)) : 0;
-        [$years, $risk] = match (true) {
-            $kind->lowestFrameworkMm !== null => [
+        $answer = $kind->lowestFrameworkMm === null ? $kind->hardCutting : 'framework';
+        [$years, $risk] = match ($answer) {
+            'framework' => [
                 Figure::RecoverWell,
                 'Down to its lowest framework and no further: expect strong shoots, and nothing if frost follows.',
             ],
-            $kind->hardCutting === 'well' => [
+            'well' => [
                 Figure::RecoverWell,
                 'It answers hard cutting well: expect strong shoots that want thinning.',
             ],
-            $kind->hardCutting === 'slowly' => [
+            'slowly' => [
                 Figure::RecoverSlowly,
                 'It answers slowly: two or three years bare, and one stem in ten may not break.',
             ],
@@ -151,28 +152,29 @@ final readonly class Courses
                 'It answers badly: what is cut into old wood may never break again. Replace it rather.',
             ],
         };
-        $regrows = $kind->lowestFrameworkMm !== null || $kind->hardCutting !== 'badly';
-        $flowers = $kind->wood === FloweringWood::New ? $after + $this->growth($kind) : $after;
+        $regrows = $answer !== 'badly';
+        $flowersAt = $kind->wood === FloweringWood::New ? $after + $this->growth($kind) : $after;
+        [$flowers, $lostPercent] = $this->afterHardCut($kind->wood);
 
         return new Course(
-            'hard', 'Cut it hard', $after, $regrows ? max($flowers, $after + 2 * $this->extension($kind)) : $after,
-            $kind->wood === FloweringWood::None || ! $regrows ? null : $flowers,
-            match ($kind->wood) {
-                FloweringWood::None => 'it is not grown for flowers',
-                FloweringWood::New => sprintf(
-                    'about %d days later',
-                    $this->book->figures->number(Figure::HardCutLater),
-                ),
-                FloweringWood::Both => 'only the later flowers, on new growth',
-                FloweringWood::Old => 'not before the season after next',
-            },
-            match ($kind->wood) {
-                FloweringWood::Old => 100,
-                FloweringWood::Both => 50,
-                default => 0,
-            },
+            'hard', 'Cut it hard', $after, $regrows ? max($flowersAt, $after + 2 * $this->extension($kind)) : $after,
+            $kind->wood === FloweringWood::None || ! $regrows ? null : $flowersAt,
+            $flowers, $lostPercent,
             $this->book->figures->number($years), $this->times($task->minutes, Figure::HardCutTime), $share, $risk,
         );
+    }
+
+    /** @return array{string, int} when it flowers after a hard cut, and per cent of its flowers lost */
+    private function afterHardCut(FloweringWood $wood): array
+    {
+        return match ($wood) {
+            FloweringWood::None => ['it is not grown for flowers', 0],
+            FloweringWood::New => [
+                sprintf('about %d days later', $this->book->figures->number(Figure::HardCutLater)), 0,
+            ],
+            FloweringWood::Both => ['only the later flowers, on new growth', 50],
+            FloweringWood::Old => ['not before the season after next', 100],
+        };
     }
 
     private function times(int $minutes, Figure $percent): int

@@ -23,6 +23,9 @@ use PruningHook\Core\Structure\Rules\Weak;
  */
 final readonly class StemJudge
 {
+    /** Why a stem stays that somebody keeps. */
+    public const LED = 'the lead keeps it';
+
     /** @var list<StemRule> in the order of work */
     private array $rules;
 
@@ -71,10 +74,10 @@ final readonly class StemJudge
         $from = 0;
         while (true) {
             $next = $this->next($after, $aim, $all, $gone, $share, $blocked, $from);
-            if ($next === null && $from === 0) {
-                break;
-            }
             if ($next === null) {
+                if ($from === 0) {
+                    break;
+                }
                 // Once more from the first rule on: it must have nothing to say either.
                 $from = 0;
 
@@ -101,7 +104,7 @@ final readonly class StemJudge
             Openness::of($survey->standing()),
             Openness::of($after->standing()),
             $gone,
-            [...$also, ...$this->told($survey, $after, $aim, $gone, $blocked)],
+            [...$also, ...(new Telling($survey, $after, $aim, $gone, $blocked))->lines()],
         );
     }
 
@@ -176,11 +179,11 @@ final readonly class StemJudge
         Tally $tally,
         callable $share,
     ): ?string {
+        $byAge = $rule instanceof Oldest;
         if ($survey->isKept($stem)) {
-            return 'the lead keeps it';
+            return self::LED;
         }
-        $fruited = $aim->plan === StemPlan::Canes && $stem->ageYears !== null && $stem->ageYears >= 2;
-        if ($rule instanceof Oldest && ($aim->plan === StemPlan::Whole || $fruited)) {
+        if ($byAge && self::goesWhole($aim, $stem)) {
             return null;
         }
         if (! self::leavesAPlant($tally, $stem)) {
@@ -189,29 +192,53 @@ final readonly class StemJudge
         if ($aim->isCleaning($stem) || ($rule instanceof Traced && $stem->has(StemFault::Reverted))) {
             return null;
         }
-        if ($rule instanceof Oldest && $aim->keep !== null && $tally->sound <= $aim->keep) {
+        if ($byAge && $aim->keep !== null && $tally->sound <= $aim->keep) {
             return '';
         }
         if ($aim->keepMin !== null && $tally->sound <= $aim->keepMin) {
             return sprintf('%d must stand', $aim->keepMin);
         }
-        if ($aim->plan === StemPlan::Canes && $rule instanceof Oldest) {
+        if ($byAge && $aim->plan === StemPlan::Canes) {
             // New canes are thinned to their number, whatever they weigh.
             return null;
         }
         if ($aim->plan->goesByNumber()) {
-            $asked = $aim->asks($tally->oldAtFirst, $tally->soundAtFirst) ?? 0;
-            if ($rule instanceof Oldest) {
-                // By number, as the prescription has it: one of three huge trunks goes, though it weighs more than a
-                // third.
-                return $tally->out() < $asked ? null : '';
-            }
-            if ($tally->out() >= max($asked, intdiv($tally->soundAtFirst, 3))) {
-                return 'a third of the stems is the most in a year';
+            $why = self::byNumber($aim, $tally, $byAge);
+            if ($byAge || $why !== null) {
+                return $why;
             }
         }
 
-        return $tally->gone + $share($stem) <= $aim->budgetPercent + StemAim::A_HAIR
+        return self::byWeight($aim, $tally, $share($stem));
+    }
+
+    /** What the plan takes whatever else there is: all of a plant that is cut down, a cane that has fruited. */
+    private static function goesWhole(StemAim $aim, Stem $stem): bool
+    {
+        return $aim->plan === StemPlan::Whole
+            || ($aim->plan === StemPlan::Canes && $stem->ageYears !== null && $stem->ageYears >= Oldest::FRUITED);
+    }
+
+    /**
+     * By number, as the prescription has it: one of three huge trunks goes, though it weighs more than a third.
+     *
+     * @param  bool  $byAge  it would go for nothing but its age
+     */
+    private static function byNumber(StemAim $aim, Tally $tally, bool $byAge): ?string
+    {
+        $asked = $aim->asks($tally->oldAtFirst, $tally->soundAtFirst) ?? 0;
+        if ($byAge) {
+            return $tally->out() < $asked ? null : '';
+        }
+
+        return $tally->out() < max($asked, intdiv($tally->soundAtFirst, 3))
+            ? null
+            : 'a third of the stems is the most in a year';
+    }
+
+    private static function byWeight(StemAim $aim, Tally $tally, float $share): ?string
+    {
+        return $tally->gone + $share <= $aim->budgetPercent + StemAim::A_HAIR
             ? null
             : sprintf('it would take more than the %d %% that may go', $aim->budgetPercent);
     }
@@ -254,7 +281,7 @@ final readonly class StemJudge
             static fn (Stem $stem): Kept => new Kept(
                 $stem,
                 ($blocked[$stem->ref] ??
-                    ($after->isKept($stem) ? 'the lead keeps it' : self::worthKeeping($stem, $aim))).
+                    ($after->isKept($stem) ? self::LED : self::worthKeeping($stem, $aim))).
                     self::turn($rank[$stem->ref] ?? null),
                 Treatment::of($stem),
                 array_key_exists($stem->ref, $replaced),
@@ -314,80 +341,6 @@ final readonly class StemJudge
         }
 
         return $replaced;
-    }
-
-    /**
-     * @param  array<string, string>  $blocked
-     * @return list<string>
-     */
-    private function told(Survey $survey, Survey $after, StemAim $aim, float $gone, array $blocked): array
-    {
-        $told = [];
-        $standing = $after->standing();
-        if (
-            $aim->plan !== StemPlan::Whole
-            && ($survey->standing() === []
-                || array_filter($standing, static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead)) === [])
-        ) {
-            $told[] =
-                'Nothing alive is seen: scratch the crown for green, wait until midsummer for shoots from the base, '
-                    .'and only then replace the plant.';
-        } elseif (
-            $aim->plan !== StemPlan::Whole
-            && array_filter($standing, static fn (Stem $stem): bool => ! $aim->isCleaning($stem)) === []
-        ) {
-            $told[] = 'No sound stem stands: think of replacing the plant.';
-        }
-        if ($gone > $aim->budgetPercent + StemAim::A_HAIR && self::ledOver($survey, $aim)) {
-            $told[] = sprintf(
-                'The lead\'s word takes %d %% of the sound wood; %d %% is the cap. Expect watershoots, fewer '
-                    .'flowers and a slower plant; say why in the log.',
-                (int) round($gone), $aim->budgetPercent,
-            );
-        }
-        $sound = count(array_filter($standing, static fn (Stem $stem): bool => ! $aim->isCleaning($stem)));
-        if ($aim->keep !== null && $sound < $aim->keep) {
-            $told[] = sprintf(
-                'Only %d sound %s; %d are wanted: keep every new one in the right place.', $sound,
-                $sound === 1 ? 'stem stands' : 'stems stand', $aim->keep,
-            );
-        } elseif ($aim->keepMax !== null && $sound > $aim->keepMax && $aim->plan !== StemPlan::Canes) {
-            $told[] = sprintf(
-                '%d still stand where %d are wanted: the budget spreads the rest over the coming years.', $sound,
-                $aim->keepMax,
-            );
-        }
-        $tally = Tally::of($after, $aim, $gone);
-        $asked = $aim->asks($tally->oldAtFirst, $tally->soundAtFirst);
-        if ($asked !== null && $tally->out() !== $asked) {
-            $told[] = sprintf(
-                'By number %d of %d sound ones would go; %d %s: %s.', $asked, $tally->soundAtFirst, $tally->out(),
-                $tally->out() === 1 ? 'does' : 'do',
-                match (true) {
-                    $tally->out() > $asked => 'what rubs, grows in or goes back comes out in any case, or weighs '
-                        .'little',
-                    in_array(Survey::KEEP, $survey->word, true) => 'the lead keeps the others',
-                    $aim->plan->goesByNumber() => 'none of the others is ready to go',
-                    default => 'they weigh more than may go in a season',
-                },
-            );
-        }
-        foreach ($survey->word as $ref => $word) {
-            if ($word === Survey::KEEP && isset($blocked[$ref])) {
-                $told[] = sprintf(
-                    '%s stays by the lead\'s word, although: %s.', $ref,
-                    str_replace(', but the lead keeps it', '', $blocked[$ref]),
-                );
-            }
-        }
-
-        return $told;
-    }
-
-    /** True where somebody's word, and not the plan, takes more than may go. */
-    private static function ledOver(Survey $survey, StemAim $aim): bool
-    {
-        return in_array(Survey::REMOVE, $survey->word, true) || $survey->cut !== [] || $aim->plan->isWeighed();
     }
 
     /**

@@ -21,6 +21,9 @@ final readonly class Oldest implements StemRule
     /** Up to so many equally old stems every choice among them is weighed. */
     private const FEW = 6;
 
+    /** A cane of two summers has borne its crop. */
+    public const FRUITED = 2;
+
     public function name(): string
     {
         return 'Oldest';
@@ -38,80 +41,99 @@ final readonly class Oldest implements StemRule
 
     public function candidates(Survey $survey, StemAim $aim, array $rubs): iterable
     {
-        if ($aim->plan === StemPlan::Tidy) {
-            return;
-        }
-        $standing = $survey->standing();
-        if ($aim->plan === StemPlan::Whole) {
-            foreach ($standing as $stem) {
-                yield new Candidate(
+        return match ($aim->plan) {
+            StemPlan::Tidy => [],
+            StemPlan::Whole => array_map(
+                static fn (Stem $stem): Candidate => new Candidate(
                     $stem, 'all of it is cut down, and comes again',
                     'to the low framework, or to the ground where it has none',
-                );
-            }
-
-            return;
-        }
-        $young = array_filter($standing, $aim->isYoung(...)) !== [];
-        $old = array_values(
-            array_filter(
-                $standing,
-                static fn (Stem $stem): bool => match ($aim->plan) {
-                    StemPlan::Thirds, StemPlan::AtOnce => $stem->ageYears === null || ! $aim->isYoung($stem),
-                    // A cane that has fruited is done; one of this year carries the next crop.
-                    StemPlan::Canes => $stem->ageYears !== null && $stem->ageYears >= 2,
-                    default => true,
-                },
+                ),
+                $survey->standing(),
             ),
-        );
-        usort(
-            $old,
-            static fn (Stem $a, Stem $b): int => ($a->ageYears ?? 0) === ($b->ageYears ?? 0)
-                ? strcmp($a->ref, $b->ref)
-                : ($b->ageYears ?? 0) <=> ($a->ageYears ?? 0),
-        );
-        $old = self::spreading($old, $standing, self::toGo($survey, $aim));
+            StemPlan::Canes => self::canes($survey, $aim),
+            default => self::oldestFirst($survey, $aim),
+        };
+    }
 
-        $oldest = $old === [] ? 0 : max(array_map(static fn (Stem $stem): int => $stem->ageYears ?? 0, $old));
-        // Mostly only the first is taken: what is said of the others need not be put into words.
+    /**
+     * Mostly only the first is taken: what is said of the others need not be put into words.
+     *
+     * @return iterable<Candidate>
+     */
+    private static function oldestFirst(Survey $survey, StemAim $aim): iterable
+    {
+        $standing = $survey->standing();
+        $young = array_filter($standing, $aim->isYoung(...)) !== [];
+        $thirds = $aim->plan === StemPlan::Thirds;
+        $old = $thirds || $aim->plan === StemPlan::AtOnce
+            ? array_values(array_filter($standing, static fn (Stem $stem): bool => ! $aim->isYoung($stem)))
+            : $standing;
+        $old = self::inTurn($old, $survey, $aim);
+        $oldest = max([0, ...array_map(static fn (Stem $stem): int => $stem->ageYears ?? 0, $old)]);
         foreach ($old as $stem) {
-            if ($aim->plan === StemPlan::Thirds && $stem->ageYears !== null && 2 * $stem->ageYears < $oldest) {
+            if ($thirds && $stem->ageYears !== null && 2 * $stem->ageYears < $oldest) {
                 // Where the oldest are more than may go, the budget waits for them: it is not spent on middling wood.
                 return;
             }
-            yield new Candidate(
-                $stem,
-                match (true) {
-                    $aim->plan === StemPlan::Canes => 'it has fruited and will not again',
-                    $stem->ageYears === null => 'nobody knows its age; leaving, it spreads the rest best',
-                    $stem->ageYears === $oldest => sprintf(
-                        'it is the oldest that stands, %d years%s', $stem->ageYears,
-                        $young ? ', and young ones wait to replace it' : '',
-                    ),
-                    default => sprintf(
-                        'at %d years it is among the oldest, and the older ones are kept or more than may go',
-                        $stem->ageYears,
-                    ),
-                },
-                'out at the base',
-            );
-        }
-        if ($aim->plan === StemPlan::Canes && $aim->keep !== null) {
-            // Once those that fruited are gone, the new ones are thinned to their number, the thinnest first.
-            $new = array_values(
-                array_filter(
-                    $standing,
-                    static fn (Stem $stem): bool => $stem->ageYears === null || $stem->ageYears < 2,
+            $because = match ($stem->ageYears) {
+                null => 'nobody knows its age; leaving, it spreads the rest best',
+                $oldest => sprintf(
+                    'it is the oldest that stands, %d years%s',
+                    $oldest, $young ? ', and young ones wait to replace it' : '',
                 ),
-            );
-            usort($new, static fn (Stem $a, Stem $b): int => [$a->baseMm, $a->ref] <=> [$b->baseMm, $b->ref]);
-            foreach ($new as $stem) {
-                yield new Candidate(
-                    $stem, sprintf('of the new canes it is the thinnest, and %d are enough', $aim->keep),
-                    'out at the base',
-                );
+                default => sprintf(
+                    'at %d years it is among the oldest, and the older ones are kept or more than may go',
+                    $stem->ageYears,
+                ),
+            };
+            yield new Candidate($stem, $because, 'out at the base');
+        }
+    }
+
+    /**
+     * A cane that has fruited is done; one of this year carries the next crop. Once those that fruited are gone, the
+     * new ones are thinned to their number, the thinnest first.
+     *
+     * @return iterable<Candidate>
+     */
+    private static function canes(Survey $survey, StemAim $aim): iterable
+    {
+        $fruited = [];
+        $new = [];
+        foreach ($survey->standing() as $stem) {
+            if ($stem->ageYears !== null && $stem->ageYears >= self::FRUITED) {
+                $fruited[] = $stem;
+            } else {
+                $new[] = $stem;
             }
         }
+        foreach (self::inTurn($fruited, $survey, $aim) as $stem) {
+            yield new Candidate($stem, 'it has fruited and will not again', 'out at the base');
+        }
+        if ($aim->keep === null) {
+            return;
+        }
+        usort($new, static fn (Stem $a, Stem $b): int => [$a->baseMm, $a->ref] <=> [$b->baseMm, $b->ref]);
+        $because = sprintf('of the new canes it is the thinnest, and %d are enough', $aim->keep);
+        foreach ($new as $stem) {
+            yield new Candidate($stem, $because, 'out at the base');
+        }
+    }
+
+    /**
+     * The oldest first, and of equally old ones those whose leaving spreads the rest best.
+     *
+     * @param  list<Stem>  $old
+     * @return list<Stem>
+     */
+    private static function inTurn(array $old, Survey $survey, StemAim $aim): array
+    {
+        usort(
+            $old,
+            static fn (Stem $a, Stem $b): int => [$b->ageYears ?? 0, $a->ref] <=> [$a->ageYears ?? 0, $b->ref],
+        );
+
+        return self::spreading($old, $survey->standing(), self::toGo($survey, $aim));
     }
 
     /** How many the plan still takes for their age. */
