@@ -14,7 +14,10 @@ const compressed = () => ({
         for (const name of readdirSync(folder).filter((each) => /\.(js|css|svg)$/.test(each))) {
             const whole = readFileSync(join(folder, name));
             writeFileSync(join(folder, `${name}.gz`), gzipSync(whole, { level: 9 }));
-            writeFileSync(join(folder, `${name}.br`), brotliCompressSync(whole, { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } }));
+            writeFileSync(
+                join(folder, `${name}.br`),
+                brotliCompressSync(whole, { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } }),
+            );
         }
     },
 });
@@ -34,7 +37,10 @@ export default defineConfig({
         },
         preprocessorOptions: {
             // Bootstrap 5.3 still uses Sass features that newer Sass announces it will drop.
-            scss: { quietDeps: true, silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'] },
+            scss: {
+                quietDeps: true,
+                silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'],
+            },
         },
     },
 });

@@ -7,7 +7,9 @@ namespace App\Bench;
 use App\Support\Today;
 use Illuminate\Support\Facades\DB;
 
-/** The pages that are measured, by the name they are printed under: every page of the product, in a firm of any size. */
+/**
+ * The pages that are measured, by the name they are printed under: every page of the product, in a firm of any size.
+ */
 final readonly class Pages
 {
     /** Signed in, with nothing on it but the frame: what every page costs at least. */

@@ -10,7 +10,9 @@ use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 
-/** Places of all sorts that the plant book keeps to try a kind at; the first is a mild northern one that stands for any. */
+/**
+ * Places of all sorts that the plant book keeps to try a kind at; the first is a mild northern one that stands for any.
+ */
 final readonly class ReferenceSites
 {
     public function __construct(private PlantBookFiles $files)

@@ -16,7 +16,10 @@ use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
 
-/** Works a kind out at every garden of the firm and at the reference sites before it is kept, so that no slip is found by a crew. */
+/**
+ * Works a kind out at every garden of the firm and at the reference sites before it is kept, so that no slip is found
+ * by a crew.
+ */
 final readonly class TriedKind
 {
     /** So many places are named; of the others it is said how many they are. */

@@ -10,7 +10,9 @@ use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\KindReader;
 use PruningHook\Core\PlantBook\KindSource;
 
-/** Kinds as they are written in the plant book's files, each read when it is asked for; the firm's own are read already. */
+/**
+ * Kinds as they are written in the plant book's files, each read when it is asked for; the firm's own are read already.
+ */
 final readonly class WrittenKinds implements KindSource
 {
     /**

@@ -12,7 +12,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
-/** Keeps the taps on a survey, each once: a phone that never got its answer sends the same tap again under the same name. */
+/**
+ * Keeps the taps on a survey, each once: a phone that never got its answer sends the same tap again under the same
+ * name.
+ */
 final readonly class SurveyTaps
 {
     /** A phone that stayed silent for longer has its taps looked at by a person. */

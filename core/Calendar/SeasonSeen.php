@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Calendar;
 
-/** One season at one site as its signs tell it: how late spring and autumn are, and the anchors that were themselves seen. */
+/**
+ * One season at one site as its signs tell it: how late spring and autumn are, and the anchors that were themselves
+ * seen.
+ */
 final readonly class SeasonSeen
 {
     /** @param  array<string, Day>  $days  by anchor */

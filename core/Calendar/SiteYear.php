@@ -30,7 +30,10 @@ final readonly class SiteYear implements Anchors
     /** The autumn in which planning turns to the next season: this many days before its midwinter. */
     private const TURN_BEFORE_MIDWINTER = 45;
 
-    /** @var WeakMap<Phenology, KindYear> the kinds' years worked out so far: thousands of plants and days ask for the same few */
+    /**
+     * @var WeakMap<Phenology, KindYear> the kinds' years worked out so far: thousands of plants and days ask for the
+     *     same few
+     */
     private WeakMap $kinds;
 
     /** @var ArrayObject<string, self> the neighbouring and the average season, worked out once */

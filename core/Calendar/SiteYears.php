@@ -19,7 +19,9 @@ final readonly class SiteYears
     private function __construct(
         public Site $site,
         private array $seen,
-        /** @var ArrayObject<int, SiteYear> seasons worked out so far: thousands of plants ask one site for the same few */
+        /**
+         * @var ArrayObject<int, SiteYear> seasons worked out so far: thousands of plants ask one site for the same few
+         */
         private ArrayObject $known,
     ) {
     }

@@ -49,7 +49,9 @@ final readonly class Sun
         return new self((int) round($rise), (int) round($set), (int) round($set - $rise));
     }
 
-    /** @return array{float, float} solar noon in minutes UTC, and half the day's length, by the sun as it stands then */
+    /**
+     * @return array{float, float} solar noon in minutes UTC, and half the day's length, by the sun as it stands then
+     */
     private static function at(float $days, float $latitude, float $longitude): array
     {
         $mean = deg2rad(fmod(357.5291 + 0.98560028 * $days, 360));

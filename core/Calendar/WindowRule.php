@@ -30,7 +30,9 @@ final readonly class WindowRule
         ));
     }
 
-    /** True where the year leaves fewer best days between the edges than a window needs, so that they had to be spread. */
+    /**
+     * True where the year leaves fewer best days between the edges than a window needs, so that they had to be spread.
+     */
     public function collapses(Anchors $year): bool
     {
         $numbers = $year->numbers();

@@ -37,7 +37,9 @@ final readonly class Ring
     ) {
     }
 
-    /** @param  list<DayRun>  $days  what each day of the year is; where given, they are drawn in place of the closures */
+    /**
+     * @param  list<DayRun>  $days  what each day of the year is; where given, they are drawn in place of the closures
+     */
     public static function of(PlantYear $year, array $days = []): self
     {
         $lanes = [];

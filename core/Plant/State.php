@@ -8,7 +8,10 @@ use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Fault;
 
-/** What somebody saw of a plant, or settled for it, beside its measures. Lengths in mm; null and false where nobody said. */
+/**
+ * What somebody saw of a plant, or settled for it, beside its measures. Lengths in mm; null and false where nobody
+ * said.
+ */
 final readonly class State
 {
     /**

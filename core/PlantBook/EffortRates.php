@@ -6,7 +6,10 @@ namespace PruningHook\Core\PlantBook;
 
 use PruningHook\Core\Fault;
 
-/** Minutes for one gardener as the plant book gives them: `{base: 12, per_metre_height: 8}`; `per_square_metre` of a hedge's two faces and top. */
+/**
+ * Minutes for one gardener as the plant book gives them: `{base: 12, per_metre_height: 8}`; `per_square_metre` of a
+ * hedge's two faces and top.
+ */
 final readonly class EffortRates
 {
     public function __construct(

@@ -6,7 +6,9 @@ namespace PruningHook\Core\PlantBook;
 
 use PruningHook\Core\Fault;
 
-/** What a kind is called and what it is grown as: enough to find and to list it without reading all that is known of it. */
+/**
+ * What a kind is called and what it is grown as: enough to find and to list it without reading all that is known of it.
+ */
 final readonly class KindNames
 {
     /** @param  list<string>  $alsoCalled  other botanical and common names */

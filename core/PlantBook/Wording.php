@@ -13,7 +13,9 @@ use PruningHook\Core\Plant\Circumstances;
  */
 final readonly class Wording
 {
-    /** @param  list<Conditional<list<string>>>  $either  the first that holds is used; none where the step is left out */
+    /**
+     * @param  list<Conditional<list<string>>>  $either  the first that holds is used; none where the step is left out
+     */
     public function __construct(private array $either)
     {
     }

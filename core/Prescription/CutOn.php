@@ -33,7 +33,10 @@ use PruningHook\Core\Prescription\Days\WeatherAhead;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Weather\Forecast;
 
-/** Answers "what if we cut it on this day?": within a window, at what cost outside it, or not at all; and so for a whole year. */
+/**
+ * Answers "what if we cut it on this day?": within a window, at what cost outside it, or not at all; and so for a whole
+ * year.
+ */
 final readonly class CutOn
 {
     private Prescriber $prescriber;

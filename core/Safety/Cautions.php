@@ -15,7 +15,9 @@ use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\Recipe;
 use PruningHook\Core\PlantBook\TaskRule;
 
-/** The cautions that stand at a task: what the kind, the height of the work, the place and the time of year call for. */
+/**
+ * The cautions that stand at a task: what the kind, the height of the work, the place and the time of year call for.
+ */
 final readonly class Cautions
 {
     /** Habits in which no bird nests. */

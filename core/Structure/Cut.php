@@ -20,7 +20,10 @@ final readonly class Cut
     ) {
     }
 
-    /** @return array{order: int, ref: string, rule: string, because: string, cut: string, free: bool, share_percent: float} */
+    /**
+     * @return array{order: int, ref: string, rule: string, because: string, cut: string, free: bool,
+     *     share_percent: float}
+     */
     public function toArray(): array
     {
         return [

@@ -34,7 +34,9 @@ final readonly class Rub
         };
     }
 
-    /** @return array{a: string, b: string, clearance_now_mm: int, clearance_next_mm: int, height_mm: int, says: string} */
+    /**
+     * @return array{a: string, b: string, clearance_now_mm: int, clearance_next_mm: int, height_mm: int, says: string}
+     */
     public function toArray(): array
     {
         return [

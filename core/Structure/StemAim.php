@@ -56,7 +56,10 @@ final readonly class StemAim
         );
     }
 
-    /** @return array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string, grafted: bool, young: int, pencil: int, school: string} */
+    /**
+     * @return array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string,
+     *     grafted: bool, young: int, pencil: int, school: string}
+     */
     public function toArray(): array
     {
         return [
@@ -73,7 +76,10 @@ final readonly class StemAim
         ];
     }
 
-    /** @param  array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string, grafted: bool, young: int, pencil: int, school: string}  $kept  as `toArray` gave it */
+    /**
+     * @param  array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string,
+     *     grafted: bool, young: int, pencil: int, school: string}  $kept  as `toArray` gave it
+     */
     public static function fromArray(array $kept): self
     {
         return self::of(

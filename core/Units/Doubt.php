@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Units;
 
-/** Questions a length that a plant of its kind can hardly have, and says what was probably meant: a wrong unit, mostly. */
+/**
+ * Questions a length that a plant of its kind can hardly have, and says what was probably meant: a wrong unit, mostly.
+ */
 final readonly class Doubt
 {
     /** A plant smaller than this part of its usual height, or taller than so many times it, is questioned. */

@@ -1,6 +1,8 @@
 // A name no other tap has; randomUUID is there only on a secure page.
 const name = () =>
-    '10000000-1000-4000-8000-100000000000'.replace(/[018]/g, (digit) => (digit ^ (crypto.getRandomValues(new Uint8Array(1))[0] & (15 >> (digit / 4)))).toString(16));
+    '10000000-1000-4000-8000-100000000000'.replace(/[018]/g, digit =>
+        (digit ^ (crypto.getRandomValues(new Uint8Array(1))[0] & (15 >> (digit / 4)))).toString(16),
+    );
 
 // Between attempts without signal, in ms: longer each time.
 const FIRST_PAUSE = 2000;
@@ -51,8 +53,8 @@ export const board = (url, undoUrl, token, key) => ({
         event.preventDefault();
         await this.show(fetch(`${url}?board=1&stem=${encodeURIComponent(link.dataset.stem)}`));
     },
-    // A tap leaves the phone only when the server has kept it or has said what is wrong with it. Its name lets the server
-    // know it again: an answer that never comes does not keep it twice.
+    // A tap leaves the phone only when the server has kept it or has said what is wrong with it. Its name lets the
+    // server know it again: an answer that never comes does not keep it twice.
     async send() {
         clearTimeout(this.again);
         if (!this.waiting.length) return;
@@ -63,8 +65,10 @@ export const board = (url, undoUrl, token, key) => ({
             while (this.waiting.length) {
                 const [change] = this.waiting;
                 const answer = await this.post(change);
-                if (answer.status === 401 || answer.status === 419) return (this.said = `Sign in again: ${this.waits()} and will be sent then.`);
-                if (answer.status >= 500) return (this.said = `The office did not answer: ${this.waits()}. Tap again to send.`);
+                if (answer.status === 401 || answer.status === 419)
+                    return (this.said = `Sign in again: ${this.waits()} and will be sent then.`);
+                if (answer.status >= 500)
+                    return (this.said = `The office did not answer: ${this.waits()}. Tap again to send.`);
                 this.waiting.shift();
                 this.keep();
                 if (!answer.ok) {
@@ -89,7 +93,11 @@ export const board = (url, undoUrl, token, key) => ({
         body.set('_token', token);
         if (!change.undo) body.set('_method', 'put');
         for (const [name, value] of Object.entries(change)) body.set(name, value);
-        return fetch(change.undo ? undoUrl : url, { method: 'post', body, headers: { 'X-Board': '1', Accept: 'application/json, text/html' } });
+        return fetch(change.undo ? undoUrl : url, {
+            method: 'post',
+            body,
+            headers: { 'X-Board': '1', Accept: 'application/json, text/html' },
+        });
     },
     waits() {
         const number = this.waiting.length;
@@ -97,7 +105,9 @@ export const board = (url, undoUrl, token, key) => ({
     },
     async refusal(answer) {
         const told = await answer.json().catch(() => ({}));
-        return answer.status === 422 && told.message ? told.message : 'That tap was not kept. Look at the board and tap again.';
+        return answer.status === 422 && told.message
+            ? told.message
+            : 'That tap was not kept. Look at the board and tap again.';
     },
     async show(answer) {
         const got = await answer;

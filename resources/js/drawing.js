@@ -20,7 +20,10 @@ export const drawing = (url) => ({
                 if (open) this.$refs.picture.querySelector('details').open = true;
                 this.said = '';
             } else {
-                this.said = answer.status === 422 ? (await answer.json()).message : 'It could not be drawn with these measures.';
+                this.said =
+                    answer.status === 422
+                        ? (await answer.json()).message
+                        : 'It could not be drawn with these measures.';
             }
         } catch {
             this.said = 'No connection: the drawing is as it was.';

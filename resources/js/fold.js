@@ -10,7 +10,8 @@ export const fold = (url) => ({
             this.$refs.rows.innerHTML = await answer.text();
         } catch {
             this.fetched = false;
-            this.$refs.rows.innerHTML = '<p class="wrong-note">The rows could not be fetched. Close this line and open it again.</p>';
+            this.$refs.rows.innerHTML =
+                '<p class="wrong-note">The rows could not be fetched. Close this line and open it again.</p>';
         }
     },
 });

@@ -6,7 +6,12 @@ export const frost = (url, besides) => ({
         const value = (name) => document.querySelector(`[name=${name}]`).value;
         this.busy = true;
         try {
-            const query = new URLSearchParams({ latitude: value('latitude'), longitude: value('longitude'), elevation_m: value('elevation_m'), ...(besides ? { besides } : {}) });
+            const query = new URLSearchParams({
+                latitude: value('latitude'),
+                longitude: value('longitude'),
+                elevation_m: value('elevation_m'),
+                ...(besides ? { besides } : {}),
+            });
             const answer = await fetch(`${url}?${query}`, { headers: { Accept: 'application/json' } });
             const told = await answer.json();
             this.says = told.says ?? told.message ?? 'The dates could not be carried over.';

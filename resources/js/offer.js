@@ -5,9 +5,13 @@ export const offer = (url) => ({
         const mine = ++this.latest;
         if (text.trim().length < 2) return;
         try {
-            const answer = await fetch(`${url}?q=${encodeURIComponent(text.trim())}`, { headers: { Accept: 'application/json' } });
+            const answer = await fetch(`${url}?q=${encodeURIComponent(text.trim())}`, {
+                headers: { Accept: 'application/json' },
+            });
             if (!answer.ok || mine !== this.latest) return;
-            this.$refs.offered.replaceChildren(...(await answer.json()).map((each) => new Option(each.client, each.name)));
+            this.$refs.offered.replaceChildren(
+                ...(await answer.json()).map(each => new Option(each.client, each.name)),
+            );
         } catch {
             // Nothing is offered; the name can still be typed.
         }

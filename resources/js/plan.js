@@ -16,7 +16,9 @@ export function plan() {
             this.busy = true;
             this.failed = false;
             try {
-                const answer = await fetch(`${form.dataset.preview}?${asked}`, { headers: { 'X-Requested-With': 'XMLHttpRequest' } });
+                const answer = await fetch(`${form.dataset.preview}?${asked}`, {
+                    headers: { 'X-Requested-With': 'XMLHttpRequest' },
+                });
                 if (!answer.ok) {
                     throw new Error(answer.statusText);
                 }

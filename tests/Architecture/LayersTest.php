@@ -11,10 +11,16 @@ use PHPat\Test\Builder\BuildStep;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
-/** The house's laws: the core depends on PHP alone, and each of its folders only on floors below its own. Read by PHPStan. */
+/**
+ * The house's laws: the core depends on PHP alone, and each of its folders only on floors below its own. Read by
+ * PHPStan.
+ */
 final class LayersTest
 {
-    /** What each folder of the core may import besides itself and what lies loose in `core/` (`Reason`, `Fault`, `Working`). */
+    /**
+     * What each folder of the core may import besides itself and what lies loose in `core/` (`Reason`, `Fault`,
+     * `Working`).
+     */
     private const FLOORS = [
         'Units' => [],
         'Calendar' => [],
@@ -35,7 +41,9 @@ final class LayersTest
         'Drawing' => ['Units', 'Calendar', 'Plant', 'PlantBook', 'Amount', 'Structure', 'Prescription', 'Planning'],
     ];
 
-    /** The folders of the application that anything else may stand on, lowest first; none imports what comes after it. */
+    /**
+     * The folders of the application that anything else may stand on, lowest first; none imports what comes after it.
+     */
     private const ROOMS = [
         'Support',
         'Exchange',

@@ -4,15 +4,21 @@ import { expect, signIn, test } from './people.mjs';
 const MISSING = '/plants/99999';
 
 /** Every page, scanned for WCAG 2.2 AA on both screens, in light and in dark. */
-const PAGES = ['/', '/?show=coming', '/?q=nothing-like-it', '/round', '/gardens', '/gardens/1', '/gardens/create', '/gardens/1/edit',
-    '/gardens/1/plants/create', '/plants/1', '/plants/11?cut=2027-02-24#cut', '/plants/1/edit', '/plants/1/record', '/gardens/1/visits/plan',
-    '/gardens/1/visits/plan?tasks[]=1:winter-pass:2027&tasks[]=1:summer-pass:2027', '/search', '/search?q=box', '/search?q=buddlea', '/visits/1',
-    '/gardens/1/signs', '/plant-book?q=rose', '/plant-book/lilac', '/house-practice', '/plants/2/stems?stem=A', '/plants/3/stems', '/plants/8', '/plants/32', '/plants/8/courses',
-    '/plant-book/anchors', '/plant-book/new', '/plant-book/wisteria/own', '/?by=urgency&zoom=week', '/?q=a&groups=2', '/round?crew=1', '/gardens?q=lane', '/gardens/1?visits=2'];
+const PAGES = [
+    '/', '/?show=coming', '/?q=nothing-like-it', '/round', '/gardens', '/gardens/1', '/gardens/create',
+    '/gardens/1/edit', '/gardens/1/plants/create', '/plants/1', '/plants/11?cut=2027-02-24#cut', '/plants/1/edit',
+    '/plants/1/record', '/gardens/1/visits/plan',
+    '/gardens/1/visits/plan?tasks[]=1:winter-pass:2027&tasks[]=1:summer-pass:2027', '/search', '/search?q=box',
+    '/search?q=buddlea', '/visits/1', '/gardens/1/signs', '/plant-book?q=rose', '/plant-book/lilac',
+    '/house-practice', '/plants/2/stems?stem=A', '/plants/3/stems', '/plants/8', '/plants/32', '/plants/8/courses',
+    '/plant-book/anchors', '/plant-book/new', '/plant-book/wisteria/own', '/?by=urgency&zoom=week', '/?q=a&groups=2',
+    '/round?crew=1', '/gardens?q=lane', '/gardens/1?visits=2',
+];
 
 const FULL = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
 
-const said = (found) => found.violations.map((each) => `${each.id}: ${each.help}: ${each.nodes.map((node) => node.target).join(' ')}`);
+const said = found =>
+    found.violations.map(each => `${each.id}: ${each.help}: ${each.nodes.map(node => node.target).join(' ')}`);
 
 /** All rules in the light; in the dark only colours can be otherwise. */
 async function scan(page, scheme, address) {
@@ -22,12 +28,15 @@ async function scan(page, scheme, address) {
     expect(said(found), `${address}, ${scheme}`).toEqual([]);
 }
 
-/** One visit to a page shows whether it answers, keeps to the screen and to its own host, and is open to everyone in light and dark. */
+/** One visit shows whether a page answers, keeps to the screen and to its own host, and is open to everyone. */
 async function look(page, address, status) {
     const answer = await page.goto(address);
     await page.locator('main').waitFor();
     expect(answer.status(), address).toBe(status);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth), `${address} scrolls sideways`).toBe(true);
+    expect(
+        await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth),
+        `${address} scrolls sideways`,
+    ).toBe(true);
     for (const scheme of ['light', 'dark']) {
         await page.emulateMedia({ colorScheme: scheme });
         await scan(page, scheme, address);
@@ -37,9 +46,15 @@ async function look(page, address, status) {
 /** What no page may do: write to the console, fail in its script, load from elsewhere. */
 function watch(page) {
     const wrong = [];
-    page.on('console', (message) => message.type() === 'error' && wrong.push(`${page.url()}: ${message.text()}`));
-    page.on('pageerror', (error) => wrong.push(`${page.url()}: ${error.message}`));
-    page.on('request', (request) => new URL(request.url()).hostname !== '127.0.0.1' && !request.url().startsWith('data:') && wrong.push(request.url()));
+    page.on('console', message => message.type() === 'error' && wrong.push(`${page.url()}: ${message.text()}`));
+    page.on('pageerror', error => wrong.push(`${page.url()}: ${error.message}`));
+    page.on(
+        'request',
+        request =>
+            new URL(request.url()).hostname !== '127.0.0.1' &&
+            !request.url().startsWith('data:') &&
+            wrong.push(request.url()),
+    );
     return wrong;
 }
 
@@ -48,7 +63,9 @@ test.describe.configure({ mode: 'parallel' });
 
 const PARTS = 2;
 for (let part = 0; part < PARTS; part++) {
-    test(`every page is open to everyone, answers and keeps to itself, part ${part + 1} of ${PARTS}`, async ({ page }) => {
+    test(`every page is open to everyone, answers and keeps to itself, part ${part + 1} of ${PARTS}`, async ({
+        page,
+    }) => {
         test.setTimeout(300_000);
         const wrong = watch(page);
         await signIn(page, 'planner');
@@ -59,7 +76,9 @@ for (let part = 0; part < PARTS; part++) {
     });
 }
 
-test('pages for guests, a page that is not there, a sheet being logged and a form with faults are open to everyone', async ({ page }) => {
+test('pages for guests, a page that is not there, a sheet being logged, a form with faults: open to everyone', async ({
+    page,
+}) => {
     test.setTimeout(120_000);
     for (const address of ['/sign-in', '/forgotten', '/new-password/abc?email=planner@hollowbrook.test']) {
         await look(page, address, 200);

@@ -56,16 +56,25 @@ test('built files are kept by the browser for good, pages are not', async ({ pag
 test('nothing jumps while a page is drawn', async ({ page }) => {
     await page.addInitScript(() => {
         window.jumps = 0;
-        new PerformanceObserver((list) => list.getEntries().forEach((entry) => (window.jumps += entry.hadRecentInput ? 0 : entry.value))).observe({ type: 'layout-shift', buffered: true });
+        new PerformanceObserver(list =>
+            list.getEntries().forEach(entry => (window.jumps += entry.hadRecentInput ? 0 : entry.value)),
+        ).observe({ type: 'layout-shift', buffered: true });
     });
     await signIn(page, 'planner');
-    for (const address of ['/', '/?by=urgency&zoom=week', '/round', '/gardens', '/gardens/1', '/plants/2', '/plants/2/stems', '/visits/1']) {
+    for (const address of [
+        '/', '/?by=urgency&zoom=week', '/round', '/gardens', '/gardens/1', '/plants/2', '/plants/2/stems',
+        '/visits/1',
+    ]) {
         await page.goto(address);
         await page.waitForLoadState('networkidle');
         expect(await page.evaluate(() => window.jumps), address).toBeLessThan(0.02);
     }
     // The measure itself must notice a jump.
-    await page.evaluate(() => document.querySelector('main').prepend(Object.assign(document.createElement('p'), { style: 'height: 300px' })));
+    await page.evaluate(() =>
+        document
+            .querySelector('main')
+            .prepend(Object.assign(document.createElement('p'), { style: 'height: 300px' })),
+    );
     await expect.poll(() => page.evaluate(() => window.jumps)).toBeGreaterThan(0.02);
 });
 

@@ -2,12 +2,17 @@ import { TODAY } from '../../playwright.config.mjs';
 import { expect, signIn, test } from './people.mjs';
 
 /** The main job, from the season to the record, without touching the database by hand. */
-test('the plant that closes soonest is planned at the desk, logged on the phone and stands in the record', async ({ browser }) => {
+test('the plant that closes soonest is planned at the desk, logged on the phone and stands in the record', async ({
+    browser,
+}) => {
     const desk = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await signIn(desk, 'planner');
     await desk.goto('/?crew=1');
     const closing = desk.getByRole('region', { name: 'Closing within two weeks' });
-    const open = closing.getByRole('listitem').filter({ has: desk.getByRole('link', { name: /Plan a visit/ }) }).first();
+    const open = closing
+        .getByRole('listitem')
+        .filter({ has: desk.getByRole('link', { name: /Plan a visit/ }) })
+        .first();
     const plant = (await open.getByRole('link').first().textContent()).trim();
     await open.getByRole('link', { name: /Plan a visit/ }).click();
 
@@ -62,7 +67,9 @@ test('the plant that closes soonest is planned at the desk, logged on the phone 
     await phone.getByRole('status').getByRole('button', { name: 'Undo' }).tap();
     await expect(phone.getByRole('status')).toContainText('taken back');
     await desk.reload();
-    await expect(desk.getByRole('row').filter({ hasText: '8 Mar' }).filter({ hasText: 'Take the oldest at the back' })).toHaveCount(0);
+    await expect(
+        desk.getByRole('row').filter({ hasText: '8 Mar' }).filter({ hasText: 'Take the oldest at the back' }),
+    ).toHaveCount(0);
 });
 
 test('the keyboard reaches every place', async ({ page, viewport }) => {
@@ -96,7 +103,11 @@ test('nothing on the sheet is smaller than a gloved thumb or needs sideways scro
     await expect(page).toHaveURL(/\/visits\/\d+$/);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     await page.getByRole('radio', { name: 'Done', exact: true }).first().tap();
-    for (const target of await page.locator('.job .links a, .job .outcomes label, .job .taps label, .job .stepper button, .job button.btn-primary').all()) {
+    for (const target of await page
+        .locator(
+            '.job .links a, .job .outcomes label, .job .taps label, .job .stepper button, .job button.btn-primary',
+        )
+        .all()) {
         const box = await target.boundingBox();
         if (box) {
             expect(box.height, await target.textContent()).toBeGreaterThanOrEqual(48);

@@ -48,7 +48,9 @@ async function openSheet(page) {
 }
 
 const server = spawn('./hook', ['demo', '--fresh', '--port', String(PORT), '--today', DAY], {
-    env: { ...process.env, DB_DATABASE: `${process.cwd()}/database/screenshots.sqlite` }, detached: true, stdio: 'ignore',
+    env: { ...process.env, DB_DATABASE: `${process.cwd()}/database/screenshots.sqlite` },
+    detached: true,
+    stdio: 'ignore',
 });
 try {
     for (let tries = 0; ; tries++) {

@@ -15,7 +15,10 @@ use PHPUnit\Framework\Attributes\DataProvider;
 /** The demo is alive on any day of the year: something is due, something is planned, two years are logged. */
 final class DemoTest extends FeatureTestCase
 {
-    /** The kinds that show each sort of work: two passes, thirds, flowering heights, hedges, canes, closures, young plants. */
+    /**
+     * The kinds that show each sort of work: two passes, thirds, flowering heights, hedges, canes, closures, young
+     * plants.
+     */
     private const KINDS = [
         'wisteria', 'bush-rose', 'climbing-rose', 'rambling-rose', 'crape-myrtle', 'butterfly-bush', 'forsythia',
         'box-hedge', 'blackberry', 'grape-vine', 'hardy-kiwi-female', 'hardy-kiwi-male', 'sweet-pepperbush',

@@ -13,7 +13,10 @@ use PruningHook\Core\Calendar\Site;
 use Tests\Core\Prescription\EveryPlaceTest as CoreEveryPlaceTest;
 use Tests\Support\TestBook;
 
-/** Every kind at twenty places on four days, through the pages: no page goes down, and what cannot be worked out says why. */
+/**
+ * Every kind at twenty places on four days, through the pages: no page goes down, and what cannot be worked out says
+ * why.
+ */
 final class EveryPlaceTest extends FeatureTestCase
 {
     /** Each place opens the page of one kind in so many; between them they open every kind. */

@@ -10,7 +10,10 @@ use App\Models\Plant;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 
-/** One plant, garden, correction or choice that cannot be worked out is said where it stands and takes nothing else with it. */
+/**
+ * One plant, garden, correction or choice that cannot be worked out is said where it stands and takes nothing else with
+ * it.
+ */
 final class FaultsTest extends FeatureTestCase
 {
     public function test_a_plant_of_a_kind_nobody_knows_says_so_and_the_others_go_on(): void

@@ -9,7 +9,9 @@ use App\Models\Plant;
 use App\Search\SearchTables;
 use PHPUnit\Framework\Attributes\DataProvider;
 
-/** Plants and gardens are found by any piece of what they are called, and what is found keeps up with what is written. */
+/**
+ * Plants and gardens are found by any piece of what they are called, and what is found keeps up with what is written.
+ */
 final class FindTest extends FeatureTestCase
 {
     #[DataProvider('texts')]

@@ -49,7 +49,10 @@ final class PublishedAmountsTest extends TestCase
         ];
     }
 
-    /** Iowa State and Clemson Extension, renewal pruning over three years: a third, half of the rest, the rest (from memory). */
+    /**
+     * Iowa State and Clemson Extension, renewal pruning over three years: a third, half of the rest, the rest (from
+     * memory).
+     */
     public function test_a_neglected_shrub_of_twelve_old_stems_over_three_years(): void
     {
         self::assertSame([4, 4, 4], Renovation::plan(12, 3));
@@ -97,7 +100,10 @@ final class PublishedAmountsTest extends TestCase
         self::assertSame(6, $spent->leftPercent());
     }
 
-    /** ANSI A300 and ISA best practice: live crown at least two thirds of the height (from memory): a 6 m tree is cleared to 2 m. */
+    /**
+     * ANSI A300 and ISA best practice: live crown at least two thirds of the height (from memory): a 6 m tree is
+     * cleared to 2 m.
+     */
     public function test_a_six_metre_tree_is_cleared_to_two_metres(): void
     {
         $clear = $this->amount(
@@ -197,7 +203,10 @@ final class PublishedAmountsTest extends TestCase
         );
     }
 
-    /** Common practice, no source: a trimmer does 0.7 to 1.2 square metres of face a minute, and a trim leaves 10 to 20 litres a square metre. */
+    /**
+     * Common practice, no source: a trimmer does 0.7 to 1.2 square metres of face a minute, and a trim leaves 10 to 20
+     * litres a square metre.
+     */
     public function test_a_hedge_takes_time_and_leaves_cuttings_by_its_face(): void
     {
         $hedge = static fn (int $height): Plant => new Plant(
@@ -221,7 +230,10 @@ final class PublishedAmountsTest extends TestCase
         );
     }
 
-    /** RHS, Climbing roses: wires (from memory): the first about 45 cm from the ground, then every 30 to 45 cm; a bent cane reaches to one side. */
+    /**
+     * RHS, Climbing roses: wires (from memory): the first about 45 cm from the ground, then every 30 to 45 cm; a bent
+     * cane reaches to one side.
+     */
     public function test_a_climbing_rose_on_its_wires(): void
     {
         $task = $this->task(

@@ -89,7 +89,10 @@ final class PublishedYoungPlantsTest extends TestCase
         ];
     }
 
-    /** RHS, Apples, formative pruning: four or five branches shortened by a third to a half in the second and third winter (from memory). */
+    /**
+     * RHS, Apples, formative pruning: four or five branches shortened by a third to a half in the second and third
+     * winter (from memory).
+     */
     public function test_a_young_apple_is_shaped_for_two_winters_and_then_thinned(): void
     {
         $recipe = fn (string $planted): string => $this->prescribe(
@@ -110,7 +113,10 @@ final class PublishedYoungPlantsTest extends TestCase
         );
     }
 
-    /** Oregon State University, EC 1304: no crop for two years, then a fifth to a quarter, one or two of the oldest (from memory). */
+    /**
+     * Oregon State University, EC 1304: no crop for two years, then a fifth to a quarter, one or two of the oldest
+     * (from memory).
+     */
     public function test_a_blueberry_is_kept_from_fruiting_and_then_loses_one_or_two(): void
     {
         $of = fn (string $planted, ?StemCount $stems = null): array => $this->prescribe(new Plant(

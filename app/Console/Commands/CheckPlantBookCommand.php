@@ -20,7 +20,10 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\ReadAloud;
 
-/** Holds every plant book file against its schema, then against what a schema cannot say; and, if asked, the database against the book. */
+/**
+ * Holds every plant book file against its schema, then against what a schema cannot say; and, if asked, the database
+ * against the book.
+ */
 final class CheckPlantBookCommand extends Command
 {
     protected $signature = 'plant-book:check {--database : also hold what the firm has written against the book}';

@@ -8,7 +8,10 @@ use App\Exchange\InputFaults;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Formatter\OutputFormatter;
 
-/** How commands read and answer JSON, and refuse: one line on standard error for each fault, nothing on standard output, exit code 2. */
+/**
+ * How commands read and answer JSON, and refuse: one line on standard error for each fault, nothing on standard output,
+ * exit code 2.
+ */
 trait SpeaksJson
 {
     /**

@@ -4,9 +4,12 @@
         <form method="post" action="{{ route('password.update') }}" novalidate>
             @csrf
             <input type="hidden" name="token" value="{{ $token }}">
-            <x-field name="email" label="E-mail address" type="email" :value="$email" autocomplete="username" required />
-            <x-field name="password" label="New password" type="password" autocomplete="new-password" required help="At least eight characters." />
-            <x-field name="password_confirmation" label="The same again" type="password" autocomplete="new-password" required />
+            <x-field name="email" label="E-mail address" type="email" :value="$email" autocomplete="username" required
+                />
+            <x-field name="password" label="New password" type="password" autocomplete="new-password" required
+                help="At least eight characters." />
+            <x-field name="password_confirmation" label="The same again" type="password" autocomplete="new-password"
+                required />
             <button class="btn btn-primary w-100">Set it and sign in</button>
         </form>
     </div>

@@ -3,10 +3,12 @@
 <svg class="drawing" viewBox="-104 -104 208 208" role="img" aria-label="{{ $label }}">
     <circle class="d-line" r="86"/>
     @for ($week = 0; $week < 52; $week++)
-        <line class="d-line" y1="-86" y2="{{ $week % 13 === 0 ? -91 : -88 }}" transform="rotate({{ $week * 360 / 52 }})"/>
+        <line class="d-line" y1="-86" y2="{{ $week % 13 === 0 ? -91 : -88 }}" transform="rotate({{ $week * 360 /
+            52 }})"/>
     @endfor
     @foreach (['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D'] as $index => $month)
-        <text class="d-text" text-anchor="middle" dominant-baseline="central" x="{{ round(sin(deg2rad($index * 30 + 15)) * 97, 2) }}" y="{{ round(-cos(deg2rad($index * 30 + 15)) * 97, 2) }}">{{ $month }}</text>
+        <text class="d-text" text-anchor="middle" dominant-baseline="central" x="{{ round(sin(deg2rad($index * 30 + 15))
+            * 97, 2) }}" y="{{ round(-cos(deg2rad($index * 30 + 15)) * 97, 2) }}">{{ $month }}</text>
     @endforeach
     @foreach ($ring->sectors as $sector)
         <path class="d-{{ $sector->kind }}" d="{{ $sector->outline() }}"><title>{{ $sector->says }}</title></path>
@@ -15,5 +17,7 @@
         <path class="d-hook" d="M0 -85v-8q0-4 3-4t3 4" transform="rotate({{ $degrees }})"/>
     @endforeach
     <line class="d-today" y1="-14" y2="-92" transform="rotate({{ $ring->today }})"/>
-    @foreach (explode(' at ', $heart) as $line)<text class="d-heart" dominant-baseline="central" y="{{ str_contains($heart, ' at ') ? ($loop->first ? -6 : 6) : 0 }}">{{ $loop->first ? $line : 'at '.$line }}</text>@endforeach
+    @foreach (explode(' at ', $heart) as $line)<text class="d-heart" dominant-baseline="central"
+        y="{{ str_contains($heart, ' at ') ? ($loop->first ? -6 : 6) : 0 }}">{{ $loop->first ? $line
+        : 'at '.$line }}</text>@endforeach
 </svg>

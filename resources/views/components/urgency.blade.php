@@ -5,5 +5,6 @@
     @case('coming')<span class="tag">opens {{ \App\Support\Say::days($due->daysToOpening()) }}</span>@break
     @case('missed')<span class="tag press">missed, closed {{ \App\Support\Say::days($due->daysLeft()) }}</span>@break
     @case('done')<span class="tag">done</span>@break
-    @default<span class="tag">{{ $due->daysToOpening() > 0 ? 'opens '.\App\Support\Say::date($due->task->window->opens) : 'passed' }}</span>
+    @default<span class="tag">{{ $due->daysToOpening() > 0 ? 'opens '.\App\Support\Say::date($due->task->window->opens)
+        : 'passed' }}</span>
 @endswitch

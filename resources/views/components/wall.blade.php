@@ -1,11 +1,13 @@
 @props(['months', 'width', 'rows', 'garden' => false])
 <div class="wall-row months" aria-hidden="true">
     <span></span>
-    <div class="month-names">@foreach ($months as $month)<span style="left: {{ round($month->at / $width * 100, 2) }}%">{{ $month->says }}</span>@endforeach</div>
+    <div class="month-names">@foreach ($months as $month)<span style="left: {{ round($month->at / $width * 100,
+        2) }}%">{{ $month->says }}</span>@endforeach</div>
 </div>
 @foreach ($rows as $row)
     <div class="wall-row">
-        <a href="{{ route('plants.show', $row['plant']) }}">{{ $row['plant']->label }}@if ($garden), {{ $row['plant']->garden->name }}@endif</a>
+        <a href="{{ route('plants.show', $row['plant']) }}">{{ $row['plant']->label }}@if ($garden),
+            {{ $row['plant']->garden->name }}@endif</a>
         <x-strip :strip="$row['strip']" />
         @if ($row['faults'] !== [])<p class="wall-fault wrong-note">{{ implode(' ', $row['faults']) }}</p>@endif
     </div>

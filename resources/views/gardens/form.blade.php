@@ -2,37 +2,55 @@
 <x-layout :title="$title">
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a></p>
     <h1>{{ $title }}</h1>
-    <form method="post" action="{{ $garden->exists ? route('gardens.update', $garden) : route('gardens.store') }}" style="max-width: 56rem" novalidate>
+    <form method="post" action="{{ $garden->exists ? route('gardens.update', $garden)
+        : route('gardens.store') }}" style="max-width: 56rem" novalidate>
         @csrf
         @if ($garden->exists) @method('put') @endif
         <fieldset><legend>Whose it is</legend>
             <div class="row">
-                <div class="col-md-6"><x-field name="name" label="Name of the garden" :value="$garden->name" required /></div>
+                <div class="col-md-6"><x-field name="name" label="Name of the garden"
+                    :value="$garden->name" required /></div>
                 <div class="col-md-6"><x-field name="client" label="Client" :value="$garden->client" required /></div>
                 <div class="col-md-6"><x-field name="address" label="Address" :value="$garden->address" /></div>
-                <div class="col-md-6"><x-field name="crew_id" label="Crew" :value="$garden->crew_id" :options="$crews" empty="no crew yet" /></div>
+                <div class="col-md-6"><x-field name="crew_id" label="Crew" :value="$garden->crew_id"
+                    :options="$crews" empty="no crew yet" /></div>
             </div>
         </fieldset>
         <fieldset><legend>The site's year</legend>
             <div class="row">
-                <div class="col-md-4"><x-field name="latitude" label="Latitude" :value="$garden->latitude" required help="Degrees; south is negative." inputmode="decimal" /></div>
-                <div class="col-md-4"><x-field name="longitude" label="Longitude" :value="$garden->longitude" required help="Degrees; west is negative." inputmode="decimal" /></div>
-                <div class="col-md-4"><x-field name="elevation_m" label="Height above the sea, m" :value="$garden->elevation_m" required inputmode="numeric" /></div>
-                <div class="col-md-4"><x-field name="last_frost" label="Average last spring frost" :value="$garden->last_frost" help="Month and day, as 04-22. Empty only where the winter is warm." /></div>
-                <div class="col-md-4"><x-field name="first_frost" label="Average first autumn frost" :value="$garden->first_frost" help="Month and day, as 10-28." /></div>
-                <div class="col-md-4"><x-field name="winter" label="Winter" :value="$garden->winter" :options="['cold' => 'Cold: roses die back', 'cool' => 'Cool: plants rest, little dies back', 'warm' => 'Warm: no real rest']" /></div>
-                <div class="col-md-4"><x-field name="region" label="Region, for diseases and closures" :value="$garden->region" :options="$regions" :empty="$guess ? 'by its place: '.$guess : 'by its place'" /></div>
-                @error('sure')<div class="col-12"><label class="form-check"><input class="form-check-input" type="checkbox" name="sure" value="1"> <span class="form-check-label">I am sure: the place and its frosts are right as they stand.</span></label></div>@enderror
+                <div class="col-md-4"><x-field name="latitude" label="Latitude"
+                    :value="$garden->latitude" required help="Degrees; south is negative." inputmode="decimal" /></div>
+                <div class="col-md-4"><x-field name="longitude" label="Longitude"
+                    :value="$garden->longitude" required help="Degrees; west is negative." inputmode="decimal" /></div>
+                <div class="col-md-4"><x-field name="elevation_m" label="Height above the sea, m"
+                    :value="$garden->elevation_m" required inputmode="numeric" /></div>
+                <div class="col-md-4"><x-field name="last_frost" label="Average last spring frost"
+                    :value="$garden->last_frost" help="Month and day, as 04-22. Empty only where the winter is warm."
+                    /></div>
+                <div class="col-md-4"><x-field name="first_frost" label="Average first autumn frost"
+                    :value="$garden->first_frost" help="Month and day, as 10-28." /></div>
+                <div class="col-md-4"><x-field name="winter" label="Winter" :value="$garden->winter"
+                    :options="['cold' => 'Cold: roses die back', 'cool' => 'Cool: plants rest, little dies back', 'warm'
+                    => 'Warm: no real rest']" /></div>
+                <div class="col-md-4"><x-field name="region" label="Region, for diseases and closures"
+                    :value="$garden->region" :options="$regions" :empty="$guess ? 'by its place: '.$guess
+                    : 'by its place'" /></div>
+                @error('sure')<div class="col-12"><label class="form-check"><input class="form-check-input"
+                    type="checkbox" name="sure" value="1"> <span class="form-check-label">I am sure: the place and its
+                    frosts are right as they stand.</span></label></div>@enderror
             </div>
         </fieldset>
         <div class="mb-3" x-data="frost(@js(route('frost')), @js($garden->id))">
-            <button type="button" class="btn btn-quiet" @click="carry" :disabled="busy">Carry the frost dates over from the nearest garden</button>
+            <button type="button" class="btn btn-quiet" @click="carry" :disabled="busy">Carry the frost dates over from
+                the nearest garden</button>
             <p class="form-text mb-0" x-text="says" aria-live="polite"></p>
         </div>
         <fieldset><legend>For the crew</legend>
             <x-field name="notes" label="Notes: keys, dogs, water, wishes" type="textarea" :value="$garden->notes" />
             <x-practice :questions="$questions" :practice="$garden->practice" elsewhere="as the house practice" />
         </fieldset>
-        <div class="d-flex gap-2 mt-3"><button class="btn btn-primary">Save</button><a class="btn btn-quiet" href="{{ $garden->exists ? route('gardens.show', $garden) : route('gardens.index') }}">Leave unchanged</a></div>
+        <div class="d-flex gap-2 mt-3"><button class="btn btn-primary">Save</button><a class="btn btn-quiet"
+            href="{{ $garden->exists ? route('gardens.show', $garden) : route('gardens.index') }}">Leave
+            unchanged</a></div>
     </form>
 </x-layout>

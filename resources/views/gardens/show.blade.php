@@ -3,7 +3,8 @@
     <div class="head">
         <h1>{{ $garden->name }}</h1>
         <div class="d-flex gap-2 flex-wrap no-print">
-            @can('plan', $garden)<a class="btn btn-primary" data-key="p" href="{{ route('visits.create', $garden) }}">Plan a visit</a>@endcan
+            @can('plan', $garden)<a class="btn btn-primary" data-key="p" href="{{ route('visits.create',
+                $garden) }}">Plan a visit</a>@endcan
             <a class="btn btn-quiet" href="{{ route('observations.index', $garden) }}">Signs of the season</a>
             @can('update', $garden)
                 <a class="btn btn-quiet" href="{{ route('gardens.plants.create', $garden) }}">Add a plant</a>
@@ -17,13 +18,24 @@
                 <dt>Client</dt><dd>{{ $garden->client }}</dd>
                 @if ($garden->address)<dt>Address</dt><dd>{{ $garden->address }}</dd>@endif
                 <dt>Crew</dt><dd>{{ $garden->crew?->name ?? 'none yet' }}</dd>
-                <dt>Last frost</dt><dd>{{ $garden->last_frost ? \App\Support\Say::date(\PruningHook\Core\Calendar\MonthDay::parse($garden->last_frost)->in($today->year())) : 'no frost' }}</dd>
-                <dt>First frost</dt><dd>{{ $garden->first_frost ? \App\Support\Say::date(\PruningHook\Core\Calendar\MonthDay::parse($garden->first_frost)->in($today->year())) : 'no frost' }}</dd>
+                <dt>Last frost</dt><dd>{{ $garden->last_frost ?
+                    \App\Support\Say::date(
+                        \PruningHook\Core\Calendar\MonthDay::parse($garden->last_frost)->in($today->year())
+                    ) : 'no frost' }}</dd>
+                <dt>First frost</dt><dd>{{ $garden->first_frost ?
+                    \App\Support\Say::date(
+                        \PruningHook\Core\Calendar\MonthDay::parse($garden->first_frost)->in($today->year())
+                    ) : 'no frost' }}</dd>
                 <dt>Winter</dt><dd>{{ $garden->winter }}</dd>
-                <dt>Region</dt><dd>{{ $garden->inRegion()->inWords() }}{{ $garden->region === null ? ', by its place' : '' }}</dd>
-                <dt>Place</dt><dd>{{ abs($garden->latitude) }}° {{ $garden->latitude < 0 ? 'S' : 'N' }}, {{ abs($garden->longitude) }}° {{ $garden->longitude < 0 ? 'W' : 'E' }}, {{ $garden->elevation_m }} m</dd>
+                <dt>Region</dt><dd>{{ $garden->inRegion()->inWords() }}{{ $garden->region === null ? ', by its place'
+                    : '' }}</dd>
+                <dt>Place</dt><dd>{{ abs($garden->latitude) }}° {{ $garden->latitude < 0 ? 'S' : 'N' }},
+                    {{ abs($garden->longitude) }}° {{ $garden->longitude < 0 ? 'W' : 'E' }},
+                    {{ $garden->elevation_m }} m</dd>
                 @foreach ($garden->practice as $question => $option)
-                    @isset($book->questions[$question]->options[$option])<dt>{{ $book->questions[$question]->name }}</dt><dd>{{ $book->questions[$question]->options[$option] }}</dd>@endisset
+                    @isset($book->questions[$question]->options[$option])
+                        <dt>{{ $book->questions[$question]->name }}</dt>
+                        <dd>{{ $book->questions[$question]->options[$option] }}</dd>@endisset
                 @endforeach
             </dl>
             @foreach ($putAside as $says)<p class="wrong-note mt-2 mb-0">{{ $says }}</p>@endforeach
@@ -38,13 +50,20 @@
 
             <h2>Visits</h2>
             @forelse ($coming as $visit)
-                <p class="mb-1"><a href="{{ route('visits.show', $visit) }}">{{ \App\Support\Say::date($visit->on) }}</a>, {{ $visit->tasks->count() }} {{ $visit->tasks->count() === 1 ? 'task' : 'tasks' }}, {{ $visit->crew?->name }}, about {{ \App\Support\Say::minutes($visit->minutes()) }}{{ $visit->unlogged < $visit->tasks->count() ? ', partly logged' : '' }}</p>
+                <p class="mb-1"><a href="{{ route('visits.show',
+                    $visit) }}">{{ \App\Support\Say::date($visit->on) }}</a>, {{ $visit->tasks->count() }}
+                    {{ $visit->tasks->count() === 1 ? 'task' : 'tasks' }}, {{ $visit->crew?->name }}, about
+                    {{ \App\Support\Say::minutes($visit->minutes()) }}{{ $visit->unlogged
+                    < $visit->tasks->count() ? ', partly logged' : '' }}</p>
             @empty
                 <p>No visit is planned.</p>
             @endforelse
             @if ($past->isNotEmpty())
-                <details @if (request()->has('visits')) open @endif><summary>{{ $pages->total }} past {{ $pages->total === 1 ? 'visit' : 'visits' }}</summary>
-                    @foreach ($past as $visit)<p class="mb-1"><a href="{{ route('visits.show', $visit) }}">{{ \App\Support\Say::date($visit->on) }}</a>, {{ $visit->tasks->count() }} tasks</p>@endforeach
+                <details @if (request()->has('visits')) open @endif><summary>{{ $pages->total }} past
+                    {{ $pages->total === 1 ? 'visit' : 'visits' }}</summary>
+                    @foreach ($past as $visit)<p class="mb-1"><a href="{{ route('visits.show',
+                        $visit) }}">{{ \App\Support\Say::date($visit->on) }}</a>, {{ $visit->tasks->count() }}
+                        tasks</p>@endforeach
                     @if ($pages->last > 1)<x-pages :pages="$pages" what="visits" />@endif
                 </details>
             @endif
@@ -52,7 +71,8 @@
         <section class="wall" aria-labelledby="plants-title">
             <div class="group-head"><h2 id="plants-title">Plants</h2></div>
             @if ($strips === [])
-                <p>No plants yet. @can('update', $garden)<a href="{{ route('gardens.plants.create', $garden) }}">Add the first one</a>: its window, method and amount are worked out at once.@endcan</p>
+                <p>No plants yet. @can('update', $garden)<a href="{{ route('gardens.plants.create', $garden) }}">Add the
+                    first one</a>: its window, method and amount are worked out at once.@endcan</p>
             @else
                 <x-legend />
                 <x-wall :months="$months" :width="$width" :rows="$strips" />

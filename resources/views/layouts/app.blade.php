@@ -5,7 +5,9 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <title>{{ $title }} · Pruning Hook</title>
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
-    @foreach (['zilla-slab/files/zilla-slab-latin-600-normal', 'source-sans-3/files/source-sans-3-latin-400-normal', 'source-sans-3/files/source-sans-3-latin-600-normal'] as $font)<link rel="preload" as="font" type="font/woff2" crossorigin href="{{ Vite::asset("node_modules/@fontsource/$font.woff2") }}">
+    @foreach (['zilla-slab/files/zilla-slab-latin-600-normal', 'source-sans-3/files/source-sans-3-latin-400-normal',
+        'source-sans-3/files/source-sans-3-latin-600-normal'] as $font)<link rel="preload" as="font" type="font/woff2"
+        crossorigin href="{{ Vite::asset("node_modules/@fontsource/$font.woff2") }}">
     @endforeach
     @vite(['resources/sass/app.scss', 'resources/js/app.js'])
 </head>
@@ -18,18 +20,23 @@
         @auth
             <nav aria-label="Places" class="d-contents">
                 <ul class="places">
-                    @foreach (['season' => ['Season', 's'], 'round' => ['Round', 'r'], 'gardens.index' => ['Gardens', 'g'], 'plant-book.index' => ['Plant book', 'b'], 'practice.edit' => ['House practice', 'h']] as $route => [$name, $key])
-                        <li><a href="{{ route($route) }}" data-key="{{ $key }}" @if (request()->routeIs($route)) aria-current="page" @endif>{{ $name }}</a></li>
+                    @foreach (['season' => ['Season', 's'], 'round' => ['Round', 'r'], 'gardens.index' => ['Gardens',
+                        'g'], 'plant-book.index' => ['Plant book', 'b'], 'practice.edit' => ['House practice', 'h']] as
+                        $route => [$name, $key])
+                        <li><a href="{{ route($route) }}" data-key="{{ $key }}"
+                            @if (request()->routeIs($route)) aria-current="page" @endif>{{ $name }}</a></li>
                     @endforeach
                 </ul>
             </nav>
             <form class="searching" action="{{ route('search') }}" role="search">
                 <label class="visually-hidden" for="search">Find a plant or garden</label>
-                <input class="form-control" type="search" id="search" name="q" placeholder="Find a plant or garden" value="{{ request()->routeIs('search') ? request('q') : '' }}">
+                <input class="form-control" type="search" id="search" name="q" placeholder="Find a plant or garden"
+                    value="{{ request()->routeIs('search') ? request('q') : '' }}">
             </form>
             <div class="who">
                 <span>{{ auth()->user()->name }}, {{ auth()->user()->role->value }}</span>
-                <form method="post" action="{{ route('logout') }}">@csrf<button class="btn btn-link">Sign out</button></form>
+                <form method="post" action="{{ route('logout') }}">@csrf<button class="btn btn-link">Sign
+                    out</button></form>
             </div>
         @endauth
     </div>
@@ -39,18 +46,21 @@
         <div class="said" role="status">
             <span>{{ session('said') }}</span>
             @if (session('undo'))
-                <form method="post" action="{{ session('undo')[0] }}">@csrf @method(session('undo')[1])<button class="btn btn-quiet">Undo</button></form>
+                <form method="post" action="{{ session('undo')[0] }}">@csrf
+                    @method(session('undo')[1])<button class="btn btn-quiet">Undo</button></form>
             @endif
         </div>
     @endif
     @if ($errors->any() && ! ($quiet ?? false))
-        <div class="said wrong" role="alert">Nothing is saved yet: {{ $errors->count() === 1 ? 'one answer needs' : $errors->count().' answers need' }} another look.</div>
+        <div class="said wrong" role="alert">Nothing is saved yet: {{ $errors->count() === 1 ? 'one answer needs'
+            : $errors->count().' answers need' }} another look.</div>
     @endif
     {{ $slot }}
 </main>
 @auth
     <nav class="thumbs" aria-label="Places, for the thumb">
-        @foreach (['round' => 'Round', 'season' => 'Season', 'gardens.index' => 'Gardens', 'search' => 'Find'] as $route => $name)
+        @foreach (['round' => 'Round', 'season' => 'Season', 'gardens.index' => 'Gardens', 'search' => 'Find'] as $route
+            => $name)
             <a href="{{ route($route) }}" @if (request()->routeIs($route)) aria-current="page" @endif>{{ $name }}</a>
         @endforeach
     </nav>

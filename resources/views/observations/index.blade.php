@@ -4,9 +4,12 @@
         <h1>Signs of {{ $half }}</h1>
         @php($moved = $half === 'autumn' ? $year->seen->autumn : $year->seen->spring)
         @if ($moved->days === 0)
-            <p>{{ ucfirst($half) }} {{ $year->season }} is taken as an average one{{ $moved->from === [] ? ': nothing has been seen yet' : '' }}. Two signs or more, here or within 30 km, move it.</p>
+            <p>{{ ucfirst($half) }} {{ $year->season }} is taken as an average one{{ $moved->from === [] ?
+                ': nothing has been seen yet' : '' }}. Two signs or more, here or within 30 km, move it.</p>
         @else
-            <p><b>{{ ucfirst($half) }} {{ $year->season }} is {{ \PruningHook\Core\PlantBook\SeasonReader::late($moved->days) }}</b> here. Windows that hang on {{ $half }} have moved with it.</p>
+            <p><b>{{ ucfirst($half) }} {{ $year->season }} is
+                {{ \PruningHook\Core\PlantBook\SeasonReader::late($moved->days) }}</b> here. Windows that hang on
+                {{ $half }} have moved with it.</p>
         @endif
         @can('create', [App\Models\Observation::class, $garden])
             <form method="post" action="{{ route('observations.store', $garden) }}" novalidate>
@@ -14,21 +17,27 @@
                 <fieldset class="log-field"><legend>What was seen?</legend>
                     <div class="taps">
                         @foreach (App\Models\Observation::inHalf($half) as $event => $name)
-                            <label><input type="radio" name="event" value="{{ $event }}" @checked(old('event') === $event)><span>{{ $name }}</span></label>
+                            <label><input type="radio" name="event" value="{{ $event }}"
+                                @checked(old('event') === $event)><span>{{ $name }}</span></label>
                         @endforeach
                     </div>
                     @error('event')<div class="invalid-feedback d-block">{{ $message }}</div>@enderror
                 </fieldset>
-                <x-field name="on" label="On" type="date" :value="(string) $today" :max="(string) $today" width="16rem" />
+                <x-field name="on" label="On" type="date" :value="(string) $today"
+                    :max="(string) $today" width="16rem" />
                 <button class="btn btn-primary" style="min-height: 56px; min-width: 12rem">Note it</button>
             </form>
         @endcan
         @if ($warmth !== [])
             <h2>Warmth</h2>
-            <p class="mb-1">Since the turn of the year: <b>{{ $warmth[0]['sum'] }}</b> degree days (base 50 °F). <span class="soft">(simulated station)</span></p>
+            <p class="mb-1">Since the turn of the year: <b>{{ $warmth[0]['sum'] }}</b> degree days (base 50 °F).
+                <span class="soft">(simulated station)</span></p>
             <ul class="due">
                 @foreach ($warmth as $each)
-                    <li><span class="what">{{ $each['kind']->name }} in flower</span><span class="when">{{ $each['reached'] ? 'reached '.\App\Support\Say::date($each['reached']) : 'about '.\App\Support\Say::date($each['foretold']) }}</span><span class="where">at about {{ $each['needed'] }} degree days</span></li>
+                    <li><span class="what">{{ $each['kind']->name }} in flower</span><span
+                        class="when">{{ $each['reached'] ? 'reached '.\App\Support\Say::date($each['reached'])
+                        : 'about '.\App\Support\Say::date($each['foretold']) }}</span><span class="where">at about
+                        {{ $each['needed'] }} degree days</span></li>
                 @endforeach
             </ul>
         @endif
@@ -36,9 +45,13 @@
         @if ($seen->isEmpty())<p>Nothing yet in this garden.</p>@endif
         <ul class="due">
             @foreach ($seen as $each)
-                <li><span class="what">{{ App\Models\Observation::SIGNS[$each->event] }}</span><span class="when">{{ \App\Support\Say::date($each->on) }}</span>
+                <li><span class="what">{{ App\Models\Observation::SIGNS[$each->event] }}</span><span
+                    class="when">{{ \App\Support\Say::date($each->on) }}</span>
                     <span class="where">{{ $each->seenBy?->name }}</span>
-                    <span class="act">@can('delete', $each)<form method="post" action="{{ route('observations.destroy', $each) }}">@csrf @method('delete')<button class="btn btn-link" aria-label="Take back: {{ App\Models\Observation::SIGNS[$each->event] }}">Take back</button></form>@endcan</span></li>
+                    <span class="act">@can('delete', $each)<form method="post" action="{{ route('observations.destroy',
+                        $each) }}">@csrf @method('delete')<button class="btn btn-link"
+                        aria-label="Take back: {{ App\Models\Observation::SIGNS[$each->event] }}">Take
+                        back</button></form>@endcan</span></li>
             @endforeach
         </ul>
         @if ($moved->days !== 0)

@@ -1,69 +1,109 @@
 <x-layout :title="$plant->label">
-    <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a> / <a href="{{ route('gardens.show', $plant->garden) }}">{{ $plant->garden->name }}</a>@if ($plant->bed) / {{ $plant->bed }}@endif</p>
+    <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a> /
+        <a href="{{ route('gardens.show', $plant->garden) }}">{{ $plant->garden->name }}</a>@if ($plant->bed) /
+        {{ $plant->bed }}@endif</p>
     <div class="head">
         <div>
             <h1>{{ $plant->label }}</h1>
-            <p class="mb-0">{{ $plant->count > 1 ? $plant->count.' × ' : '' }}<a href="{{ route('plant-book.show', $kind->id) }}">{{ $kind->name }}</a>, <em>{{ $kind->botanical }}</em>. {{ $kind->about }}</p>
+            <p class="mb-0">{{ $plant->count > 1 ? $plant->count.' × ' : '' }}<a href="{{ route('plant-book.show',
+                $kind->id) }}">{{ $kind->name }}</a>, <em>{{ $kind->botanical }}</em>. {{ $kind->about }}</p>
         </div>
         <div class="d-flex gap-2 flex-wrap no-print">
-            @if ($crews) @can('plan', $plant->garden)<a class="btn btn-primary" data-key="p" href="{{ route('visits.create', [$plant->garden, 'tasks' => $plan]) }}">Plan a visit</a>@endcan @endif
+            @if ($crews) @can('plan', $plant->garden)<a class="btn btn-primary" data-key="p"
+                href="{{ route('visits.create', [$plant->garden, 'tasks' => $plan]) }}">Plan a visit</a>@endcan @endif
             <a class="btn btn-quiet" data-key="j" href="{{ route('stems.show', $plant) }}">Stems</a>
             <a class="btn btn-quiet" href="{{ route('plants.record', $plant) }}">Record</a>
-            @can('update', $plant)<a class="btn btn-quiet" data-key="e" href="{{ route('plants.edit', $plant) }}">Edit</a>@endcan
+            @can('update', $plant)<a class="btn btn-quiet" data-key="e" href="{{ route('plants.edit',
+                $plant) }}">Edit</a>@endcan
         </div>
     </div>
     <div class="plant">
         <div>
-            <x-ring :ring="$ring" :label="'The year of '.$plant->label.': '.collect($ring->sectors)->pluck('says')->unique()->implode('; ')" :heart="$verdict->day->equals($today) ? $verdict->state->inWords() : ''" />
+            <x-ring :ring="$ring"
+                :label="'The year of '.$plant->label.': '
+                    .collect($ring->sectors)->pluck('says')->unique()->implode('; ')"
+                :heart="$verdict->day->equals($today) ? $verdict->state->inWords() : ''" />
             <x-legend :days="true" />
             <x-days :days="$days" :plant="$plant" />
             <section class="verdict is-{{ $verdict->state->value }}" aria-labelledby="cut-title" id="cut">
-                <h2 id="cut-title">{{ $verdict->day->equals($today) ? 'If it is cut today' : 'If it is cut on '.\App\Support\Say::date($verdict->day) }}: {{ $verdict->state->inWords() }}</h2>
+                <h2 id="cut-title">{{ $verdict->day->equals($today) ? 'If it is cut today'
+                    : 'If it is cut on '.\App\Support\Say::date($verdict->day) }}: {{ $verdict->state->inWords() }}</h2>
                 <dl class="reasons">
-                    @foreach ($verdict->reasons as $reason)<dt>{{ $reason->rule }}</dt><dd>{{ $reason->because }} <span class="from">Source: {{ $reason->source }}.</span></dd>@endforeach
+                    @foreach ($verdict->reasons as $reason)<dt>{{ $reason->rule }}</dt><dd>{{ $reason->because }}
+                        <span class="from">Source: {{ $reason->source }}.</span></dd>@endforeach
                 </dl>
-                @if ($verdict->next)<p class="mb-2">Wait instead for: {{ lcfirst($verdict->next->name) }}, best from {{ \App\Support\Say::date($verdict->next->window->bestFrom) }}.</p>@endif
+                @if ($verdict->next)<p class="mb-2">Wait instead for: {{ lcfirst($verdict->next->name) }}, best from
+                    {{ \App\Support\Say::date($verdict->next->window->bestFrom) }}.</p>@endif
                 <form class="d-flex gap-2 align-items-end no-print" action="{{ route('plants.show', $plant) }}#cut">
-                    <div><label for="cut-day" class="soft">Another day</label><input class="form-control" type="date" id="cut-day" name="cut" value="{{ $verdict->day }}"></div>
+                    <div><label for="cut-day" class="soft">Another day</label><input class="form-control" type="date"
+                        id="cut-day" name="cut" value="{{ $verdict->day }}"></div>
                     <button class="btn btn-quiet">What then?</button>
                 </form>
             </section>
             <h2>As it stands</h2>
             <dl class="facts">
                 <dt>Wood</dt><dd>{{ $kind->wood->inWords() }}</dd>
-                <dt>Planted</dt><dd>{{ $plant->planted_on ? \App\Support\Say::date($plant->planted_on) : 'not known' }}</dd>
-                @foreach (['Height' => $stands->heightMm, 'Spread' => $plant->spread_mm, 'Run' => $plant->run_mm, 'Flowers wanted at' => $plant->flowering_height_mm] as $name => $mm)
-                    @if ($mm !== null)<dt>{{ $name }}</dt><dd>{{ \App\Support\Say::length($mm) }}@if ($name === 'Height' && isset($stands->carriedFrom['height']))<br><span class="soft">{{ $stands->carriedFrom['height'] }}</span>@endif</dd>@endif
+                <dt>Planted</dt><dd>{{ $plant->planted_on ? \App\Support\Say::date($plant->planted_on)
+                    : 'not known' }}</dd>
+                @foreach (['Height' => $stands->heightMm, 'Spread' => $plant->spread_mm, 'Run' => $plant->run_mm,
+                    'Flowers wanted at' => $plant->flowering_height_mm] as $name => $mm)
+                    @if ($mm !== null)<dt>{{ $name }}</dt><dd>{{ \App\Support\Say::length($mm) }}@if ($name === 'Height'
+                        && isset($stands->carriedFrom['height']))<br><span
+                        class="soft">{{ $stands->carriedFrom['height'] }}</span>@endif</dd>@endif
                 @endforeach
-                @if ($stands->stems)<dt>Stems</dt><dd>{{ $stands->stems->old }} old, {{ $stands->stems->young }} young @if (isset($stands->carriedFrom['stems']))<br><span class="soft">{{ $stands->carriedFrom['stems'] }}</span>@endif</dd>@endif
+                @if ($stands->stems)<dt>Stems</dt><dd>{{ $stands->stems->old }} old, {{ $stands->stems->young }} young
+                    @if (isset($stands->carriedFrom['stems']))<br><span
+                    class="soft">{{ $stands->carriedFrom['stems'] }}</span>@endif</dd>@endif
                 @if ($plant->form)<dt>Form</dt><dd>{{ $plant->form }}</dd>@endif
                 @if ($plant->aim)<dt>Aim</dt><dd>{{ $plant->aim }}</dd>@endif
-                @if ($seen !== [])<dt>Seen</dt><dd>{{ implode(', ', $seen) }}@if ($plant->state_on)<br><span class="soft">{{ $past ? 'what passes was seen on '.\App\Support\Say::date($plant->state_on).', last season: look again' : 'on '.\App\Support\Say::date($plant->state_on) }}</span>@endif</dd>@endif
+                @if ($seen !== [])<dt>Seen</dt><dd>{{ implode(', ', $seen) }}@if ($plant->state_on)<br><span
+                    class="soft">{{ $past
+                        ? 'what passes was seen on '.\App\Support\Say::date($plant->state_on)
+                            .', last season: look again'
+                        : 'on '.\App\Support\Say::date($plant->state_on) }}</span>@endif</dd>@endif
             </dl>
             <x-seen :plant="$plant" :says="$taps" />
             @if ($plant->notes)<p class="mt-2"><em>{{ $plant->notes }}</em></p>@endif
         </div>
         <div>
-            @foreach ([...$faults, ...$putAside] as $says)<div class="said wrong"><span>{{ $says }}</span></div>@endforeach
+            @foreach ([...$faults, ...$putAside] as $says)<div
+                class="said wrong"><span>{{ $says }}</span></div>@endforeach
             @if ($left->isNotEmpty())
-                <div class="said"><div><b>Left for this year</b>@foreach ($left as $log)<br>{{ $log->left_for_next_year }} <span class="soft">({{ \App\Support\Say::date($log->on) }})</span>@endforeach</div></div>
+                <div class="said"><div><b>Left for this year</b>@foreach ($left as
+                    $log)<br>{{ $log->left_for_next_year }} <span
+                    class="soft">({{ \App\Support\Say::date($log->on) }})</span>@endforeach</div></div>
             @endif
             @if ($task)
-                <section class="drawn" x-data="drawing(@js(route('plants.drawing', $plant)))" aria-label="Drawn for {{ lcfirst($task->name) }}">
+                <section class="drawn" x-data="drawing(@js(route('plants.drawing', $plant)))"
+                    aria-label="Drawn for {{ lcfirst($task->name) }}">
                     <div x-ref="picture">@include('plants.drawing')</div>
-                    <form method="post" action="{{ route('plants.measure', $plant) }}" x-ref="form" x-on:input="redraw()" class="measures no-print">
+                    <form method="post" action="{{ route('plants.measure', $plant) }}" x-ref="form"
+                        x-on:input="redraw()" class="measures no-print">
                         @csrf @method('put')<input type="hidden" name="task" value="{{ $task->key }}">
-                        <div><label class="soft" for="m-height">Height now, cm</label><input class="form-control" type="number" step="5" id="m-height" name="height_cm" value="{{ $stands->heightMm ? intdiv($stands->heightMm, 10) : '' }}" placeholder="{{ intdiv($kind->typicalHeightMm, 10) }}"></div>
-                        @if ($task->amount('cut height'))<div><label class="soft" for="m-flowers">Flowers wanted at, cm</label><input class="form-control" type="number" step="5" id="m-flowers" name="flowering_height_cm" value="{{ $plant->flowering_height_mm ? intdiv($plant->flowering_height_mm, 10) : '' }}"></div>@endif
+                        <div><label class="soft" for="m-height">Height now, cm</label><input class="form-control"
+                            type="number" step="5" id="m-height" name="height_cm" value="{{ $stands->heightMm ?
+                            intdiv($stands->heightMm, 10) : '' }}" placeholder="{{ intdiv($kind->typicalHeightMm,
+                            10) }}"></div>
+                        @if ($task->amount('cut height'))<div><label class="soft" for="m-flowers">Flowers wanted at,
+                            cm</label><input class="form-control" type="number" step="5" id="m-flowers"
+                            name="flowering_height_cm" value="{{ $plant->flowering_height_mm ?
+                            intdiv($plant->flowering_height_mm, 10) : '' }}"></div>@endif
                         @if ($task->amount('old stems to take out') || $task->amount('share of the stems to take out'))
-                            <div><label class="soft" for="m-old">Old stems</label><input class="form-control" type="number" id="m-old" name="stems_old" value="{{ $stands->stems?->old }}"></div>
-                            <div><label class="soft" for="m-young">Young stems</label><input class="form-control" type="number" id="m-young" name="stems_young" value="{{ $stands->stems?->young }}"></div>
+                            <div><label class="soft" for="m-old">Old stems</label><input class="form-control"
+                                type="number" id="m-old" name="stems_old" value="{{ $stands->stems?->old }}"></div>
+                            <div><label class="soft" for="m-young">Young stems</label><input class="form-control"
+                                type="number" id="m-young" name="stems_young"
+                                value="{{ $stands->stems?->young }}"></div>
                         @endif
                         @can('update', $plant)<button class="btn btn-quiet">Keep</button>@endcan
                         <a class="btn btn-quiet" href="{{ route('plants.compare', $plant) }}">Compare courses</a>
                         <p class="wrong-note w-100 mb-0" x-show="said" x-cloak x-text="said" aria-live="polite"></p>
-                        @error('sure')<label class="form-check w-100"><input class="form-check-input" type="checkbox" name="sure" value="1"> <span class="form-check-label">I am sure: it is right as it stands.</span></label>@enderror
-                        @foreach (['height_cm', 'flowering_height_cm', 'stems_old', 'stems_young'] as $field)@error($field)<p class="invalid-feedback d-block w-100">{{ $message }}</p>@enderror @endforeach
+                        @error('sure')<label class="form-check w-100"><input class="form-check-input" type="checkbox"
+                            name="sure" value="1"> <span class="form-check-label">I am sure: it is right as it
+                            stands.</span></label>@enderror
+                        @foreach (['height_cm', 'flowering_height_cm', 'stems_old', 'stems_young'] as
+                            $field)@error($field)<p class="invalid-feedback d-block w-100">{{ $message }}</p>@enderror
+                            @endforeach
                     </form>
                 </section>
             @endif
@@ -72,12 +112,20 @@
             @if ($rows === [])<p>Nothing is to be done to it in the coming year.</p>@endif
             @if ($kind->phenology->has(PruningHook\Core\Calendar\Anchor::BloomStart))
                 <h2>At bloom</h2>
-                @forelse ($plant->bloomNotes->sortByDesc('season') as $note)<p class="mb-1">{{ $note->season }}: flowered at {{ \App\Support\Say::length($note->flowering_height_mm) }}{{ $note->score ? ', '.App\Models\BloomNote::SCORES[$note->score] : '' }}.</p>@empty<p class="mb-1">Nothing is noted yet. What it does at bloom corrects next year's cut.</p>@endforelse
+                @forelse ($plant->bloomNotes->sortByDesc('season') as $note)<p class="mb-1">{{ $note->season }}:
+                    flowered at {{ \App\Support\Say::length($note->flowering_height_mm) }}{{ $note->score ?
+                    ', '.App\Models\BloomNote::SCORES[$note->score] : '' }}.</p>@empty<p class="mb-1">Nothing is noted
+                    yet. What it does at bloom corrects next year's cut.</p>@endforelse
                 @can('survey', $plant)
-                    <form method="post" action="{{ route('bloom.store', $plant) }}" class="measures no-print" novalidate>
+                    <form method="post" action="{{ route('bloom.store', $plant) }}" class="measures no-print"
+                        novalidate>
                         @csrf @method('put')
-                        <div><label class="soft" for="bloom-height">It flowers at, cm</label><input class="form-control" type="number" id="bloom-height" name="flowering_height_cm"></div>
-                        <div><label class="soft" for="bloom-score">How well</label><select class="form-select" id="bloom-score" name="score"><option value="">not judged</option>@foreach (App\Models\BloomNote::SCORES as $score => $word)<option value="{{ $score }}">{{ $word }}</option>@endforeach</select></div>
+                        <div><label class="soft" for="bloom-height">It flowers at, cm</label><input class="form-control"
+                            type="number" id="bloom-height" name="flowering_height_cm"></div>
+                        <div><label class="soft" for="bloom-score">How well</label><select class="form-select"
+                            id="bloom-score" name="score"><option value="">not
+                            judged</option>@foreach (App\Models\BloomNote::SCORES as $score => $word)<option
+                            value="{{ $score }}">{{ $word }}</option>@endforeach</select></div>
                         <button class="btn btn-quiet">Note it</button>
                     </form>
                 @endcan

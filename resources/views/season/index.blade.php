@@ -1,4 +1,5 @@
-@php($names = ['closing' => 'Closing within two weeks', 'missed' => 'Passed and not logged', 'open' => 'Open now', 'coming' => 'Coming in six weeks'])
+@php($names = ['closing' => 'Closing within two weeks', 'missed' => 'Passed and not logged', 'open' => 'Open now',
+    'coming' => 'Coming in six weeks'])
 <x-layout title="Season">
     <div class="head">
         <div>
@@ -7,29 +8,48 @@
         </div>
         <p class="tally mb-0">
             @foreach ($names as $key => $name)
-                <a href="{{ route('season', [...request()->except(['show', 'list', 'groups']), ...($filter->show?->value === $key ? [] : ['show' => $key])]) }}" @if ($filter->show?->value === $key) aria-current="true" @endif><b>{{ $counts[$key] }}</b>{{ ['closing' => 'closing', 'missed' => 'passed', 'open' => 'open', 'coming' => 'coming'][$key] }}{{ $ready->isWhole() ? '' : ' so far' }}</a>
+                <a href="{{ route('season', [...request()->except(['show', 'list', 'groups']), ...($filter->show?->value
+                    === $key ? [] : ['show' => $key])]) }}" @if ($filter->show?->value === $key) aria-current="true"
+                    @endif><b>{{ $counts[$key] }}</b>{{ ['closing' => 'closing', 'missed' => 'passed', 'open' => 'open',
+                    'coming' => 'coming'][$key] }}{{ $ready->isWhole() ? '' : ' so far' }}</a>
             @endforeach
         </p>
     </div>
     <form class="filters no-print" action="{{ route('season') }}">
         @if ($filter->show)<input type="hidden" name="show" value="{{ $filter->show->value }}">@endif
-        <div><label for="q">Plant, place or client</label><input class="form-control" id="q" name="q" type="search" value="{{ $filter->text }}"></div>
+        <div><label for="q">Plant, place or client</label><input class="form-control" id="q" name="q" type="search"
+            value="{{ $filter->text }}"></div>
         <x-garden-field :garden="$filter->garden" />
-        <div><label for="crew">Crew</label><select class="form-select" id="crew" name="crew"><option value="">all crews</option>@foreach ($crews as $id => $called)<option value="{{ $id }}" @selected($filter->crew === $id)>{{ $called }}</option>@endforeach</select></div>
-        <div><label for="kind">Kind</label><select class="form-select" id="kind" name="kind"><option value="">all kinds</option>@foreach (collect($book->names)->sortBy('name') as $kind)<option value="{{ $kind->id }}" @selected($filter->kind === $kind->id)>{{ $kind->name }}</option>@endforeach</select></div>
-        <div><label for="by">Rows by</label><select class="form-select" id="by" name="by">@foreach (App\Season\Grouping::cases() as $by)<option value="{{ $by->value }}" @selected($filter->by === $by)>{{ $by->value }}</option>@endforeach</select></div>
-        <div><label for="zoom">Wall shows a</label><select class="form-select" id="zoom" name="zoom">@foreach (App\Season\Zoom::cases() as $zoom)<option value="{{ $zoom->value }}" @selected($filter->zoom === $zoom)>{{ $zoom->value }}</option>@endforeach</select></div>
+        <div><label for="crew">Crew</label><select class="form-select" id="crew" name="crew"><option value="">all
+            crews</option>@foreach ($crews as $id => $called)<option value="{{ $id }}"
+            @selected($filter->crew === $id)>{{ $called }}</option>@endforeach</select></div>
+        <div><label for="kind">Kind</label><select class="form-select" id="kind" name="kind"><option value="">all
+            kinds</option>@foreach (collect($book->names)->sortBy('name') as $kind)<option value="{{ $kind->id }}"
+            @selected($filter->kind === $kind->id)>{{ $kind->name }}</option>@endforeach</select></div>
+        <div><label for="by">Rows by</label><select class="form-select" id="by"
+            name="by">@foreach (App\Season\Grouping::cases() as $by)<option value="{{ $by->value }}"
+            @selected($filter->by === $by)>{{ $by->value }}</option>@endforeach</select></div>
+        <div><label for="zoom">Wall shows a</label><select class="form-select" id="zoom"
+            name="zoom">@foreach (App\Season\Zoom::cases() as $zoom)<option value="{{ $zoom->value }}"
+            @selected($filter->zoom === $zoom)>{{ $zoom->value }}</option>@endforeach</select></div>
         <button class="btn btn-primary">Show</button>
         @if ($filter->isOn())<a class="btn btn-quiet" href="{{ route('season') }}">Show all</a>@endif
     </form>
     @unless ($ready->isWhole())
         <div class="said" role="status" x-data="anew">
-            <span>Something changed that all gardens rest on. {{ number_format($ready->fresh()) }} of {{ number_format($ready->gardens) }} gardens are worked out anew; the others are left out below until they are.<br><progress class="w-100" max="{{ $ready->gardens }}" value="{{ $ready->fresh() }}">{{ $ready->fresh() }} of {{ $ready->gardens }}</progress></span>
+            <span>Something changed that all gardens rest on. {{ number_format($ready->fresh()) }} of
+                {{ number_format($ready->gardens) }} gardens are worked out anew; the others are left out below until
+                they are.<br><progress class="w-100" max="{{ $ready->gardens }}"
+                value="{{ $ready->fresh() }}">{{ $ready->fresh() }} of {{ $ready->gardens }}</progress></span>
             <a class="btn btn-quiet" href="{{ request()->fullUrl() }}">Look again</a>
         </div>
     @endunless
     @if ($book->putAside !== [])
-        <div class="said wrong"><span>@foreach ($book->putAside as $kind => $why)The firm's own word on {{ str_replace('-', ' ', $kind) }} is put aside: {{ $why }}.@if ($book->has($kind)) The plant book's own holds until it is corrected.@endif @endforeach</span>@can('update', App\Models\Firm::class)<a class="btn btn-quiet" href="{{ route('plant-book.index', ['q' => str_replace('-', ' ', array_key_first($book->putAside))]) }}">To the plant book</a>@endcan</div>
+        <div class="said wrong"><span>@foreach ($book->putAside as $kind => $why)The firm's own word on
+            {{ str_replace('-', ' ', $kind) }} is put aside: {{ $why }}.@if ($book->has($kind)) The plant book's own
+            holds until it is corrected.@endif @endforeach</span>@can('update', App\Models\Firm::class)<a
+            class="btn btn-quiet" href="{{ route('plant-book.index', ['q' => str_replace('-', ' ',
+            array_key_first($book->putAside))]) }}">To the plant book</a>@endcan</div>
     @endif
     <div class="season">
         <div>
@@ -42,31 +62,48 @@
                     <div class="group-head"><h2 id="list-{{ $key }}">{{ $name }}</h2></div>
                     <x-due-list :rows="$lists[$key]" />
                     @if ($pages && $filter->show)<x-pages :pages="$pages" what="tasks, by closing" />
-                    @elseif ($counts[$key] > count($lists[$key]))<p class="mt-2"><a href="{{ route('season', [...request()->except(['groups']), 'show' => $key]) }}">All {{ number_format($counts[$key]) }}, {{ lcfirst($name) }}</a></p>@endif
+                    @elseif ($counts[$key] > count($lists[$key]))<p class="mt-2"><a href="{{ route('season',
+                        [...request()->except(['groups']), 'show' => $key]) }}">All {{ number_format($counts[$key]) }},
+                        {{ lcfirst($name) }}</a></p>@endif
                 </section>
             @endforeach
             @unless ($any)
-                <p class="mt-4">{{ ! $ready->isWhole() ? 'What is due stands here as soon as its garden is worked out.' : ($filter->isOn() ? 'Nothing is due here under this filter.' : 'Nothing is due now or in the next six weeks.') }} The wall shows when the next windows open.</p>
+                <p class="mt-4">{{ ! $ready->isWhole() ? 'What is due stands here as soon as its garden is worked out.'
+                    : ($filter->isOn() ? 'Nothing is due here under this filter.'
+                    : 'Nothing is due now or in the next six weeks.') }} The wall shows when the next windows open.</p>
             @endunless
         </div>
         <section class="wall" aria-labelledby="wall-title">
-            <div class="group-head"><h2 id="wall-title">The {{ $filter->zoom->value }} by {{ $filter->by->value }}</h2></div>
-            @if ($folded)<p class="soft mb-1">Tasks <b>at their best</b> (dark) and <b>open</b> (pale) {{ in_array($filter->zoom->value, ['month', 'week'], true) ? 'each day' : 'each week' }}; tallest bar {{ $peak }}. Open a line for its plants.</p>@else<x-legend />@endif
-            @if ($folded)<div class="wall-row months" aria-hidden="true"><span></span><div class="month-names">@foreach ($months as $month)<span style="left: {{ round($month->at / $width * 100, 2) }}%">{{ $month->says }}</span>@endforeach</div></div>@endif
+            <div class="group-head"><h2 id="wall-title">The {{ $filter->zoom->value }} by
+                {{ $filter->by->value }}</h2></div>
+            @if ($folded)<p class="soft mb-1">Tasks <b>at their best</b> (dark) and <b>open</b> (pale)
+                {{ in_array($filter->zoom->value, ['month', 'week'], true) ? 'each day' : 'each week' }}; tallest bar
+                {{ $peak }}. Open a line for its plants.</p>@else<x-legend />@endif
+            @if ($folded)<div class="wall-row months" aria-hidden="true"><span></span><div
+                class="month-names">@foreach ($months as $month)<span style="left: {{ round($month->at / $width * 100,
+                2) }}%">{{ $month->says }}</span>@endforeach</div></div>@endif
             @forelse ($wall as $group)
                 @if ($group->pressure)
-                    <details class="fold" x-data="fold(@js(route('season.group', [$group->key, ...request()->except(['groups', 'list'])])))" @toggle="open">
-                        <summary class="wall-row"><span><b>{{ $group->heading }}</b> <span class="soft">{{ $group->plants }}</span></span><x-pressure :pressure="$group->pressure" :peak="$peak" /></summary>
-                        <div x-ref="rows" aria-live="polite"><p class="soft">Fetching {{ $group->plants }} rows …</p></div>
+                    <details class="fold" x-data="fold(@js(route('season.group', [$group->key,
+                        ...request()->except(['groups', 'list'])])))" @toggle="open">
+                        <summary class="wall-row"><span><b>{{ $group->heading }}</b>
+                            <span class="soft">{{ $group->plants }}</span></span><x-pressure
+                            :pressure="$group->pressure" :peak="$peak" /></summary>
+                        <div x-ref="rows" aria-live="polite"><p class="soft">Fetching
+                            {{ $group->plants }} rows …</p></div>
                     </details>
                 @else
                     <h3>{{ $group->heading }}</h3>
-                    <x-wall :months="$months" :width="$width" :rows="$group->rows" :garden="$filter->by !== App\Season\Grouping::Garden" />
+                    <x-wall :months="$months" :width="$width" :rows="$group->rows"
+                        :garden="$filter->by !== App\Season\Grouping::Garden" />
                 @endif
             @empty
-                <p>{{ $ready->isWhole() ? 'No plant matches.' : 'No garden is ready yet.' }} <a href="{{ route('season') }}">Show all</a>, or <a href="{{ route('gardens.index') }}">go to the gardens</a> to add some.</p>
+                <p>{{ $ready->isWhole() ? 'No plant matches.' : 'No garden is ready yet.' }}
+                    <a href="{{ route('season') }}">Show all</a>, or <a href="{{ route('gardens.index') }}">go to the
+                    gardens</a> to add some.</p>
             @endforelse
-            @if ($folded)<x-pages :pages="$groups" :what="['garden' => 'gardens', 'kind' => 'kinds', 'crew' => 'crews', 'urgency' => 'groups'][$filter->by->value]" />@endif
+            @if ($folded)<x-pages :pages="$groups" :what="['garden' => 'gardens', 'kind' => 'kinds', 'crew' => 'crews',
+                'urgency' => 'groups'][$filter->by->value]" />@endif
         </section>
     </div>
 </x-layout>

@@ -2,11 +2,15 @@
     <div class="head">
         <div><p class="crumbs">Round</p><h1>{{ \App\Support\Say::longDate($today) }}</h1></div>
         <form class="filters mb-0" action="{{ route('round') }}">
-            <div><label for="crew">Crew</label><select class="form-select" id="crew" name="crew"><option value="">all crews</option>@foreach ($crews as $id => $called)<option value="{{ $id }}" @selected($crew === $id)>{{ $called }}</option>@endforeach</select></div>
+            <div><label for="crew">Crew</label><select class="form-select" id="crew" name="crew"><option value="">all
+                crews</option>@foreach ($crews as $id => $called)<option value="{{ $id }}"
+                @selected($crew === $id)>{{ $called }}</option>@endforeach</select></div>
             <button class="btn btn-quiet">Show</button>
         </form>
     </div>
-    @php($lists = ['Today' => [$now, 'No visit today.', $pages['now']], 'Still to be logged' => [$unlogged, null, $pages['unlogged']], 'Coming' => [$coming, 'No visit is planned ahead.', null], 'Lately' => [$past, null, null]])
+    @php($lists = ['Today' => [$now, 'No visit today.', $pages['now']], 'Still to be logged' => [$unlogged, null,
+        $pages['unlogged']], 'Coming' => [$coming, 'No visit is planned ahead.', null], 'Lately' => [$past, null,
+        null]])
     @foreach ($lists as $name => [$visits, $empty, $of])
         @continue($visits->isEmpty() && $empty === null)
         <h2>{{ $name }}</h2>
@@ -14,10 +18,14 @@
         <ul class="due">
             @foreach ($visits as $visit)
                 <li>
-                    <span class="what"><a href="{{ route('visits.show', $visit) }}">{{ $visit->garden->name }}</a></span>
-                    <span class="when">{{ \App\Support\Say::date($visit->on) }}@if ($crew === null), {{ $crews[$visit->crew_id] ?? 'no crew yet' }}@endif</span>
+                    <span class="what"><a href="{{ route('visits.show',
+                        $visit) }}">{{ $visit->garden->name }}</a></span>
+                    <span class="when">{{ \App\Support\Say::date($visit->on) }}@if ($crew === null),
+                        {{ $crews[$visit->crew_id] ?? 'no crew yet' }}@endif</span>
                     <span class="where">{{ implode(', ', $work[$visit->id]['plants']) }}</span>
-                    <span class="act">{{ $work[$visit->id]['tasks'] - $visit->unlogged }} of {{ $work[$visit->id]['tasks'] }} logged, {{ \App\Support\Say::minutes($work[$visit->id]['minutes']) }}</span>
+                    <span class="act">{{ $work[$visit->id]['tasks'] - $visit->unlogged }} of
+                        {{ $work[$visit->id]['tasks'] }} logged,
+                        {{ \App\Support\Say::minutes($work[$visit->id]['minutes']) }}</span>
                 </li>
             @endforeach
         </ul>

@@ -28,7 +28,9 @@ final class PlantYearTest extends TestCase
         self::assertSame($urgency, $this->year($today, $done)->mostPressing());
     }
 
-    /** The winter pass of a wisteria is open from 1 January to 16 March, the summer pass from 28 June to 1 September. */
+    /**
+     * The winter pass of a wisteria is open from 1 January to 16 March, the summer pass from 28 June to 1 September.
+     */
     /** @return array<string, array{string, bool, Urgency}> */
     public static function days(): array
     {

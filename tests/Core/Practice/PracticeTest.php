@@ -32,7 +32,10 @@ final class PracticeTest extends TestCase
         self::assertStringContainsString($level->inWords(), $choice->reason()->because);
     }
 
-    /** @return array<string, array{array<string, string>, array<string, string>, array<string, string>, string, PracticeLevel}> */
+    /**
+     * @return array<string, array{array<string, string>, array<string, string>, array<string, string>, string,
+     *     PracticeLevel}>
+     */
     public static function choices(): array
     {
         [$soft, $string, $loop] = [['ties' => 'soft'], ['ties' => 'string'], ['ties' => 'loop']];

@@ -95,7 +95,9 @@ final class CutOnTest extends TestCase
         }
     }
 
-    /** A year is told by the days on which something turns; each day of it must still be what it is when asked alone. */
+    /**
+     * A year is told by the days on which something turns; each day of it must still be what it is when asked alone.
+     */
     public function test_a_year_in_runs_is_the_same_year_day_by_day(): void
     {
         $cut = CutOn::with(TestBook::read());

@@ -12,7 +12,9 @@ use PruningHook\Core\PlantBook\KindReader;
 use PruningHook\Core\Prescription\ReadAloud;
 use Tests\Support\TestBook;
 
-/** What a gardener would stumble over in a sheet read aloud is found before a crew finds it. Common practice, no source. */
+/**
+ * What a gardener would stumble over in a sheet read aloud is found before a crew finds it. Common practice, no source.
+ */
 final class ReadAloudTest extends TestCase
 {
     public function test_every_kind_of_the_book_reads_well(): void

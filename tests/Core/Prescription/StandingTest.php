@@ -28,7 +28,10 @@ use Tests\Support\TestBook;
 /** What was seen of a plant beside its measures: each changes what is prescribed, or is refused with a reason. */
 final class StandingTest extends TestCase
 {
-    /** Common practice, no source: a plant under stress gives up half as much; a third of nine old stems is three, half of that one. */
+    /**
+     * Common practice, no source: a plant under stress gives up half as much; a third of nine old stems is three, half
+     * of that one.
+     */
     public function test_a_thirsty_plant_gives_up_half_as_much(): void
     {
         $sound = $this->lilac(new State);
@@ -138,7 +141,10 @@ final class StandingTest extends TestCase
         );
     }
 
-    /** ANSI Z133 (from memory): wood over about 100 mm is an arborist's; a tree's heaviest branches are half its trunk. Common practice. */
+    /**
+     * ANSI Z133 (from memory): wood over about 100 mm is an arborist's; a tree's heaviest branches are half its trunk.
+     * Common practice.
+     */
     public function test_a_measured_trunk_tells_the_thickest_wood(): void
     {
         $apple = fn (?int $trunk): Task => $this->tasks(
@@ -153,7 +159,10 @@ final class StandingTest extends TestCase
         );
     }
 
-    /** Common practice, no source: one that breaks from old wood comes down by its cap in a season, another by a season's growth. */
+    /**
+     * Common practice, no source: one that breaks from old wood comes down by its cap in a season, another by a
+     * season's growth.
+     */
     public function test_a_hedge_that_outgrew_its_line_comes_down_over_the_seasons(): void
     {
         $after = fn (string $kind, int $height, int $target): ?int => $this->hedge(

@@ -18,7 +18,9 @@ use Tests\Support\TestBook;
 
 final class WeatherTest extends TestCase
 {
-    /** The worked example of extension guides (from memory): a day of 70 F and 50 F gathers 60 - 50 = 10 degree days. */
+    /**
+     * The worked example of extension guides (from memory): a day of 70 F and 50 F gathers 60 - 50 = 10 degree days.
+     */
     public function test_degree_days_by_the_simple_average(): void
     {
         self::assertEqualsWithDelta(10, GrowingDegreeDays::ofDay(self::day(10, 21.111)), .01);
