@@ -16,8 +16,11 @@ use App\Season\TaskChoice;
 use App\Visits\PlanVisit;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
+use Illuminate\Testing\TestResponse;
 use PruningHook\Core\Calendar\Day;
+use Symfony\Component\HttpFoundation\Response;
 
 /** The application on an empty database, on 20 February 2027: the wisteria's winter pass is open until 16 March. */
 abstract class FeatureTestCase extends TestCase
@@ -44,6 +47,27 @@ abstract class FeatureTestCase extends TestCase
     {
         Carbon::setTestNow();
         parent::tearDown();
+    }
+
+    /**
+     * A page as it is read: between its words white space is one space, however its source is broken into lines.
+     *
+     * @param  Response  $response
+     * @param  Request  $request
+     * @return TestResponse<Response>
+     */
+    protected function createTestResponse($response, $request): TestResponse
+    {
+        $page = $response->getContent();
+        if (is_string($page) && str_starts_with((string) $response->headers->get('Content-Type'), 'text/html')) {
+            $original = $response instanceof \Illuminate\Http\Response ? $response->original : null;
+            $response->setContent((string) preg_replace('/\s+/', ' ', $page));
+            if ($response instanceof \Illuminate\Http\Response) {
+                $response->original = $original;
+            }
+        }
+
+        return parent::createTestResponse($response, $request);
     }
 
     protected function planner(): User

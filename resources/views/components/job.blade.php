@@ -25,11 +25,13 @@
     @unless ($log)<x-seen :plant="$task->plant" :says="$says" />@endunless
     @if (isset($task->prescribed['kit']))<details><summary>What to bring, and after</summary><x-kit
         :kit="$task->prescribed['kit']" /></details>@endif
-    <details><summary>Steps</summary><ol class="steps">@foreach ($task->prescribed['steps'] as
-        $step)<li>{{ $step }}</li>@endforeach</ol></details>
-    <details><summary>Why</summary><dl class="reasons">@foreach ($task->prescribed['reasons'] as
-        $reason)<dt>{{ $reason['rule'] }}</dt><dd>{{ $reason['because'] }} <span class="from">Source:
-        {{ $reason['source'] }}.</span></dd>@endforeach</dl></details>
+    <details><summary>Steps</summary>
+        <ol class="steps">@foreach ($task->prescribed['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol></details>
+    <details><summary>Why</summary>
+        <dl class="reasons">@foreach ($task->prescribed['reasons'] as $reason)
+            <dt>{{ $reason['rule'] }}</dt>
+            <dd>{{ $reason['because'] }} <span class="from">Source: {{ $reason['source'] }}.</span></dd>
+        @endforeach</dl></details>
     @if ($log)
         <p class="mt-2 mb-1"><span class="outcome-said">{{ ucfirst($log->outcome->inWords()) }}</span>{{ $log->why ?
             ': '.lcfirst($log->why) : '' }}{{ $log->minutes !== null ? ', '.$log->minutes.' min'

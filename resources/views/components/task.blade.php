@@ -13,9 +13,9 @@
     <ul class="cautions">@foreach ($task->cautions as $caution)<li>{{ $caution }}</li>@endforeach</ul>
     @unless ($task->handsOff)<details><summary>What to bring, and after</summary><x-kit
         :kit="$task->kit->toArray()" /></details>@endunless
-    <details @if ($task->handsOff || ($loop_first ?? false)) open @endif><summary>{{ $task->handsOff ? 'What to ask for'
-        : 'Steps' }}</summary><ol class="steps">@foreach ($task->steps as
-        $step)<li>{{ $step }}</li>@endforeach</ol></details>
+    <details @if ($task->handsOff || ($loop_first ?? false)) open @endif><summary>{{
+        $task->handsOff ? 'What to ask for' : 'Steps' }}</summary>
+        <ol class="steps">@foreach ($task->steps as $step)<li>{{ $step }}</li>@endforeach</ol></details>
     <details><summary>Why</summary>
         <dl class="reasons">@foreach ($task->reasons as $reason)<dt>{{ $reason->rule }}</dt><dd>{{ $reason->because }}
             <span class="from">Source: {{ $reason->source }}.</span></dd>@endforeach</dl>

@@ -23,9 +23,10 @@
                 <p class="mb-0">{{ $kept[$garden->id]->plants ?? 0 }} {{ ($kept[$garden->id]->plants ?? 0) === 1 ?
                     'plant' : 'plants' }} and groups · {{ $garden->crew?->name ?? 'no crew yet' }} ·
                     {{ $garden->winter }} winter, {{ $garden->elevation_m }}&nbsp;m</p>
-                <p class="mb-0 pressing">@foreach (['closing' => 'closing', 'missed' => 'passed', 'open' => 'open'] as
-                    $key => $word)@if ($pressing[$key][$garden->id] ?? 0)<a href="{{ route('season', ['garden' =>
-                    $garden->id, 'show' => $key]) }}"
+                <p class="mb-0 pressing">@foreach ([
+                    'closing' => 'closing', 'missed' => 'passed', 'open' => 'open'] as $key => $word)
+                    @if ($pressing[$key][$garden->id] ?? 0)<a
+                    href="{{ route('season', ['garden' => $garden->id, 'show' => $key]) }}"
                     aria-label="{{ $garden->name }}: {{ $pressing[$key][$garden->id] }} {{ $word }}"
                         ><b>{{ $pressing[$key][$garden->id] }}</b> {{ $word }}</a>@endif @endforeach
                     @if (collect($pressing)->every(fn ($counts) => ! isset($counts[$garden->id])))

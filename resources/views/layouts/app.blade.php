@@ -20,9 +20,10 @@
         @auth
             <nav aria-label="Places" class="d-contents">
                 <ul class="places">
-                    @foreach (['season' => ['Season', 's'], 'round' => ['Round', 'r'], 'gardens.index' => ['Gardens',
-                        'g'], 'plant-book.index' => ['Plant book', 'b'], 'practice.edit' => ['House practice', 'h']] as
-                        $route => [$name, $key])
+                    @foreach ([
+                        'season' => ['Season', 's'], 'round' => ['Round', 'r'], 'gardens.index' => ['Gardens', 'g'],
+                        'plant-book.index' => ['Plant book', 'b'], 'practice.edit' => ['House practice', 'h'],
+                    ] as $route => [$name, $key])
                         <li><a href="{{ route($route) }}" data-key="{{ $key }}"
                             @if (request()->routeIs($route)) aria-current="page" @endif>{{ $name }}</a></li>
                     @endforeach

@@ -69,9 +69,9 @@
             @foreach ([...$faults, ...$putAside] as $says)<div
                 class="said wrong"><span>{{ $says }}</span></div>@endforeach
             @if ($left->isNotEmpty())
-                <div class="said"><div><b>Left for this year</b>@foreach ($left as
-                    $log)<br>{{ $log->left_for_next_year }} <span
-                    class="soft">({{ \App\Support\Say::date($log->on) }})</span>@endforeach</div></div>
+                <div class="said"><div><b>Left for this year</b>@foreach ($left as $log)<br>
+                    {{ $log->left_for_next_year }}
+                    <span class="soft">({{ \App\Support\Say::date($log->on) }})</span>@endforeach</div></div>
             @endif
             @if ($task)
                 <section class="drawn" x-data="drawing(@js(route('plants.drawing', $plant)))"
@@ -101,9 +101,9 @@
                         @error('sure')<label class="form-check w-100"><input class="form-check-input" type="checkbox"
                             name="sure" value="1"> <span class="form-check-label">I am sure: it is right as it
                             stands.</span></label>@enderror
-                        @foreach (['height_cm', 'flowering_height_cm', 'stems_old', 'stems_young'] as
-                            $field)@error($field)<p class="invalid-feedback d-block w-100">{{ $message }}</p>@enderror
-                            @endforeach
+                        @foreach (['height_cm', 'flowering_height_cm', 'stems_old', 'stems_young'] as $field)
+                            @error($field)<p class="invalid-feedback d-block w-100">{{ $message }}</p>@enderror
+                        @endforeach
                     </form>
                 </section>
             @endif
