@@ -42,8 +42,9 @@ final readonly class OneOffRenovation implements AmountRule
             [Amount::of(Thirds::TAKE, 'stems', intdiv($out, 2), $out, $out)],
             Reason::of('Two thirds at once', $why, $this->source),
         )->with(Working::of(
-            Thirds::TAKE, '2/3 of all stems, and no young ones',
-            sprintf('2/3 x %d, of %d old', $all, $plant->stems->old), (string) $out, $this->source,
+            Thirds::TAKE, '2/3 of all stems, no young ones, and no more than may go',
+            sprintf('2/3 x %d, of %d old, at most %d', $all, $plant->stems->old, $case->mayGo($all)), (string) $out,
+            $this->source,
         ));
     }
 }

@@ -52,8 +52,10 @@ final readonly class Wires implements AmountRule
         )->with(
             Working::of(
                 self::WIRES, 'floor((height - first) / spacing) + 1',
-                sprintf('floor((%d - %d) / %d) + 1 mm', $height, $this->firstMm, $this->spacingMm), (string) $count,
-                $this->source,
+                $height < $this->firstMm
+                    ? sprintf('%d mm is below the first wire at %d mm: that one', $height, $this->firstMm)
+                    : sprintf('floor((%d - %d) / %d) + 1 mm', $height, $this->firstMm, $this->spacingMm),
+                (string) $count, $this->source,
             ),
         );
     }
