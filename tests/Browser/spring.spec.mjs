@@ -7,7 +7,7 @@ test('a sign of spring is noted in two taps, moves a window and is taken back', 
     await press(page.getByRole('radio', { name: 'Flowering currant in flower' }));
     await press(page.getByRole('button', { name: 'Note it' }));
     await expect(page.getByRole('status')).toContainText('Flowering currant in flower: noted.');
-    await expect(page.getByText(/Spring 2027 is \d+ days? (early|late)/)).toBeVisible();
+    await expect(page.getByText(/Spring 2027\s+is\s+\d+\s+days?\s+(early|late)/)).toBeVisible();
     await page.goto('/plant-book/lilac?garden=1');
     await expect(page.getByText('Moved by this season').first()).toBeVisible();
     await page.goto('/gardens/1/signs');

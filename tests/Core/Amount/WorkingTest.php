@@ -55,10 +55,19 @@ final class WorkingTest extends TestCase
         $vine = static fn (?int $grams = null, ?int $dead = null): Plant => new Plant(
             'v', 'grape-vine', pruningsG: $grams, budMortalityPercent: $dead,
         );
-        $shrub = static fn (int $old, int $young): Plant => new Plant('f', 'forsythia', stems: StemCount::of($old, $young));
+        $shrub = static fn (int $old, int $young): Plant => new Plant(
+            'f', 'forsythia', stems: StemCount::of($old, $young),
+        );
         $wires = ['rule' => 'wires', 'first_mm' => 450, 'spacing_mm' => 300];
         $keep = ['rule' => 'stems-to-keep', 'unit' => 'trunks', 'min' => 3, 'target' => 4, 'max' => 5];
-        $canes = ['rule' => 'stems-to-keep', 'unit' => 'canes', 'min' => 6, 'target' => 8, 'max' => 10, 'old_go' => true];
+        $canes = [
+            'rule' => 'stems-to-keep',
+            'unit' => 'canes',
+            'min' => 6,
+            'target' => 8,
+            'max' => 10,
+            'old_go' => true,
+        ];
         $balanced = ['rule' => 'balanced', 'first' => 20, 'further' => 10, 'floor' => 15, 'ceiling' => 60];
         $nodes = ['rule' => 'buds-with-losses', 'what' => 'nodes per spur', 'wanted' => 3];
 
@@ -170,7 +179,10 @@ final class WorkingTest extends TestCase
     {
         $least = $rule;
         $least[$figure] = 1;
-        self::assertNotSame([], self::worked($least, new Plant('w', 'wisteria', heightMm: 900, spreadMm: 900))->amounts);
+        self::assertNotSame(
+            [],
+            self::worked($least, new Plant('w', 'wisteria', heightMm: 900, spreadMm: 900))->amounts,
+        );
         $this->expectException(Fault::class);
         $this->expectExceptionMessage("$figure: at least 1 is needed here");
         self::worked([...$rule, $figure => 0], new Plant('w', 'wisteria'));
@@ -206,7 +218,12 @@ final class WorkingTest extends TestCase
     public function test_live_growth_draws_on_what_is_left_of_the_budget(): void
     {
         $rule = [
-            'rule' => 'given', 'what' => 'live wood to take off', 'unit' => '%', 'min' => 5, 'target' => 20, 'max' => 25,
+            'rule' => 'given',
+            'what' => 'live wood to take off',
+            'unit' => '%',
+            'min' => 5,
+            'target' => 20,
+            'max' => 25,
         ];
         $left = static fn (int $used): array => array_map(
             static fn (Amount $amount): array => [$amount->min, $amount->target, $amount->max],
@@ -232,16 +249,18 @@ final class WorkingTest extends TestCase
 
     public function test_what_has_outgrown_its_line_comes_down_as_far_as_may_go(): void
     {
-        $held = static fn (string $kind, int $height, ?int $spread = null): array => (new TargetSize(300))->for(
-            self::of(new Plant('h', $kind, heightMm: $height, spreadMm: $spread, state: new State(
+        $line = new TargetSize(300);
+        $held = static fn (string $kind, int $height, ?int $spread = null): array => $line->for(self::of(
+            new Plant('h', $kind, heightMm: $height, spreadMm: $spread, state: new State(
                 targetHeightMm: 1500, widthMm: 600,
-            )), Budget::of(33, 'x', [], 2027)),
-        );
-        $after = static fn (array $told): int => $told[0][0]->target;
-        self::assertSame(1500, $after($held('yew', 1500)));
-        self::assertSame(1500, $after($held('yew', 2200)), 'a third of 2.2 m may go, and 70 cm do');
-        self::assertSame(2010, $after($held('yew', 3000)), 'of 3 m a third less');
-        self::assertSame(2700, $after($held('leyland-cypress', 3000)), 'what breaks badly loses a year\'s growth');
+            )),
+            Budget::of(33, 'x', [], 2027),
+        ));
+        $after = static fn (string $kind, int $height): int => $held($kind, $height)[0][0]->target;
+        self::assertSame(1500, $after('yew', 1500));
+        self::assertSame(1500, $after('yew', 2200), 'a third of 2.2 m may go, and 70 cm do');
+        self::assertSame(2010, $after('yew', 3000), 'of 3 m a third less');
+        self::assertSame(2700, $after('leyland-cypress', 3000), 'what breaks badly loses a year\'s growth');
         self::assertSame([], $held('yew', 1500, 900)[1], 'a year\'s growth over its width');
         self::assertStringContainsString('one face', $held('yew', 1500, 901)[1][0]);
         self::assertStringContainsString('into the green only', $held('leyland-cypress', 1500, 901)[1][0]);
