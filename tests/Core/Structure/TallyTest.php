@@ -222,9 +222,15 @@ final class TallyTest extends TestCase
             'beyond both tips' => [
                 self::piece([0, 0, 0], [10, 0, 0]), self::piece([13, 14, 0], [13, 4, 0]), [5.0, 1.0, 1.0],
             ],
-            'a point and a piece' => [self::piece([2, 3, 0], [2, 3, 0]), self::piece([0, 0, 0], [8, 0, 0]), [3.0, 0.0, 0.25]],
-            'a piece and a point' => [self::piece([0, 0, 0], [8, 0, 0]), self::piece([2, 3, 0], [2, 3, 0]), [3.0, 0.25, 0.0]],
-            'a point beyond a piece' => [self::piece([11, 4, 0], [11, 4, 0]), self::piece([0, 0, 0], [8, 0, 0]), [5.0, 0.0, 1.0]],
+            'a point and a piece' => [
+                self::piece([2, 3, 0], [2, 3, 0]), self::piece([0, 0, 0], [8, 0, 0]), [3.0, 0.0, 0.25],
+            ],
+            'a piece and a point' => [
+                self::piece([0, 0, 0], [8, 0, 0]), self::piece([2, 3, 0], [2, 3, 0]), [3.0, 0.25, 0.0],
+            ],
+            'a point beyond a piece' => [
+                self::piece([11, 4, 0], [11, 4, 0]), self::piece([0, 0, 0], [8, 0, 0]), [5.0, 0.0, 1.0],
+            ],
             'two points' => [self::piece([0, 0, 0], [0, 0, 0]), self::piece([2, 3, 6], [2, 3, 6]), [7.0, 0.0, 0.0]],
         ];
     }
