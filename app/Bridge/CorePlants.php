@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Bridge;
 
 use App\Exchange\StateFacts;
+use App\Models\Finding;
 use App\Models\Firm;
 use App\Models\Garden;
+use App\Models\Hindrance;
 use App\Models\Plant;
 use App\Models\WorkLog;
 use App\Support\Today;
@@ -164,7 +166,7 @@ final class CorePlants
                         $log->outcome,
                         $log->minutes,
                         $log->removed_percent,
-                        in_array('Nest', $log->findings, true) || $log->why === 'Nest found',
+                        $log->found(Finding::Nest) || $log->why === Hindrance::Nest,
                         $log->recipe,
                         self::taken($log->amounts),
                     ),

@@ -22,12 +22,12 @@ use PruningHook\Core\Plant\Outcome;
  * @property Day $on
  * @property ?string $recipe it was done by, where that is known
  * @property Outcome $outcome
- * @property ?string $why
+ * @property ?Hindrance $why
  * @property ?int $minutes
  * @property ?string $over_cap_reason why more was taken than may go
  * @property ?int $removed_percent live growth that came off, of what stood there
  * @property list<array{what: string, unit: string, value: int}> $amounts lengths in mm
- * @property list<string> $findings
+ * @property list<string> $findings  keys of `Finding`
  * @property ?string $note
  * @property ?string $left_for_next_year
  * @property-read VisitTask $visitTask
@@ -37,16 +37,6 @@ final class WorkLog extends Model
 {
     use InOneStroke;
 
-    /** Why work was not, or not fully, done; shown as taps on the sheet. */
-    public const WHY = [
-        'Weather', 'Nest found', 'Ran out of time', 'Client asked', 'Could not reach', 'Tool or supplies', 'Other',
-    ];
-
-    /** What a crew finds; shown as taps on the sheet. */
-    public const FINDINGS = [
-        'All well', 'Dead wood', 'Disease', 'Pests', 'Broken support', 'Suckers', 'Weak growth', 'Nest',
-    ];
-
     protected $fillable = [
         'visit_task_id', 'plant_id', 'task', 'recipe', 'season', 'on', 'outcome', 'why', 'minutes', 'removed_percent',
         'over_cap_reason', 'amounts', 'findings', 'note', 'left_for_next_year', 'logged_by',
@@ -55,10 +45,27 @@ final class WorkLog extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['on' => AsDay::class, 'outcome' => Outcome::class, 'amounts' => 'array', 'findings' => 'array'];
+        return [
+            'on' => AsDay::class, 'outcome' => Outcome::class, 'why' => Hindrance::class, 'amounts' => 'array',
+            'findings' => 'array',
+        ];
     }
 
     protected $attributes = ['amounts' => '[]', 'findings' => '[]'];
+
+    public function found(Finding $finding): bool
+    {
+        return in_array($finding->value, $this->findings, true);
+    }
+
+    /** "Dead wood, Nest" */
+    public function findingsInWords(): string
+    {
+        return implode(', ', array_map(
+            static fn (string $finding): string => Finding::tryFrom($finding)?->inWords() ?? $finding,
+            $this->findings,
+        ));
+    }
 
     /** @return BelongsTo<VisitTask, $this> */
     public function visitTask(): BelongsTo

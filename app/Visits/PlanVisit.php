@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Visits;
 
 use App\Bridge\CorePlants;
+use App\Models\Finding;
 use App\Models\Garden;
 use App\Models\Plant;
 use App\Models\User;
@@ -175,6 +176,6 @@ final readonly class PlanVisit
     {
         $last = $plant->workLogs->sortByDesc(static fn (WorkLog $log): Day => $log->on)->first();
 
-        return $last !== null && in_array('Disease', $last->findings, true);
+        return $last !== null && $last->found(Finding::Disease);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Method;
 
 use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\FloweringHeight;
 use PruningHook\Core\Amount\Thirds;
 use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\Plant\Plant;
@@ -139,7 +140,7 @@ final readonly class Packing
             if ($amount->unit === '%') {
                 return $amount->target;
             }
-            if ($amount->what === 'cut height' && $heightMm > 0) {
+            if ($amount->what === FloweringHeight::CUT && $heightMm > 0) {
                 return (int) max(0, round(100 * (1 - $amount->target / $heightMm)));
             }
             if ($amount->what === Thirds::TAKE) {

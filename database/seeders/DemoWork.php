@@ -223,15 +223,15 @@ final readonly class DemoWork
             $task,
             [
                 'outcome' => $outcome,
-                'why' => $outcome === 'done' ? null : ['Ran out of time', 'Weather', 'Could not reach'][$seed % 3],
+                'why' => $outcome === 'done' ? null : ['time', 'weather', 'reach'][$seed % 3],
                 'minutes' => $outcome === 'not-done'
                         ? null
                         : (int) round($task->prescribed['minutes'] * (0.75 + ($seed % 60) / 100)),
                 'removed_percent' => $outcome === 'not-done' ? null : [10, 15, null, 20, 25][$seed % 5],
                 'amounts' => $outcome === 'not-done' ? [] : $amounts,
                 'findings' => [
-                    ['All well'], ['Dead wood'], ['All well'], ['Weak growth'], ['All well'], ['Broken support'],
-                    ['All well'], ['Disease'],
+                    ['all-well'], ['dead-wood'], ['all-well'], ['weak-growth'], ['all-well'], ['broken-support'],
+                    ['all-well'], ['disease'],
                 ][$seed % 8],
                 'note' => null,
                 'left_for_next_year' => $seed % 4 === 0

@@ -359,7 +359,7 @@ final class FirmSeeder
                             : max(1, (int) ($task->minutes * (0.7 + ($draw % 60) / 100))),
                     'removed_percent' => $outcome === 'not-done' ? null : [10, 15, 20, 25][$draw % 4],
                     'amounts' => '[]',
-                    'findings' => $draw % 9 === 0 ? '["Dead wood"]' : '[]',
+                    'findings' => $draw % 9 === 0 ? '["dead-wood"]' : '[]',
                 ]);
             }
         }

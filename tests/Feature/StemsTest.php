@@ -190,12 +190,12 @@ final class StemsTest extends FeatureTestCase
         $this->get("/plants/$lilac->id")->assertSee('3 old, 1 young');
         $this->put("/tasks/$task->id/log", [
             'outcome' => 'partly',
-            'why' => 'Weather',
+            'why' => 'weather',
             'minutes' => 40,
             'amounts' => [1],
         ])->assertSessionHasNoErrors();
         self::assertSame(['F', 'A'], $cut(), 'one old stem was as far as they came');
-        $this->put("/tasks/$task->id/log", ['outcome' => 'not-done', 'why' => 'Weather'])->assertSessionHasNoErrors();
+        $this->put("/tasks/$task->id/log", ['outcome' => 'not-done', 'why' => 'weather'])->assertSessionHasNoErrors();
         self::assertSame([], $cut());
         $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 40]);
         $this->delete("/tasks/$task->id/log")->assertRedirect();

@@ -235,7 +235,7 @@ final class TenYearsTest extends FeatureTestCase
                 'amounts' => array_map(
                     static fn (array $amount): int => $amount['target'],
                     $now['amounts'],
-                ), 'findings' => ['All well'],
+                ), 'findings' => ['all-well'],
             ], null);
             $this->app->make(CorePlants::class)->forget();
             $told['after'] = $this->app->make(CorePlants::class)->plant(

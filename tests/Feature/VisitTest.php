@@ -132,10 +132,10 @@ final class VisitTest extends FeatureTestCase
         $this->actingAs($this->hand())
             ->put("/tasks/$task->id/log", [
                 'outcome' => 'partly',
-                'why' => 'Weather',
+                'why' => 'weather',
                 'minutes' => '35',
                 'amounts' => ['3'],
-                'findings' => ['Dead wood'],
+                'findings' => ['dead-wood'],
                 'note' => 'wire loose',
                 'left_for_next_year' => 'Renew the top wire',
             ])
@@ -155,7 +155,7 @@ final class VisitTest extends FeatureTestCase
     public function test_logging_again_replaces_and_undo_takes_back(): void
     {
         $task = $this->visitTask();
-        $this->actingAs($this->hand())->put("/tasks/$task->id/log", ['outcome' => 'not-done', 'why' => 'Nest found']);
+        $this->actingAs($this->hand())->put("/tasks/$task->id/log", ['outcome' => 'not-done', 'why' => 'nest']);
         $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => '50']);
         self::assertSame(
             ['done', 50, null],

@@ -59,6 +59,20 @@ final class WeatherTest extends FeatureTestCase
         $this->actingAs($this->planner())->get('/')->assertSee('Bluebeard')->assertDontSee('Hold:');
     }
 
+    public function test_a_crew_too_small_for_the_daylight_is_told(): void
+    {
+        $task = $this->visitTask();
+        // Nine and a half hours of light on 20 February in southern England: 640 minutes are too many for one.
+        $task->update(['minutes' => 640]);
+        $this->hand();
+        $sheet = fn () => $this->actingAs($this->planner())->get("/visits/$task->visit_id");
+        $sheet()->assertSee('One person cannot do it all by daylight.');
+        $this->lead();
+        $sheet()->assertDontSee('by daylight.');
+        $task->update(['minutes' => 1300]);
+        $sheet()->assertSee('2 people cannot do it all by daylight.');
+    }
+
     public function test_the_sheet_tells_the_daylight_of_its_day(): void
     {
         $visit = $this->visit();

@@ -4,24 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Bridge\CorePlants;
 use App\Http\Requests\PlanRequest;
 use App\Models\Crew;
 use App\Models\Garden;
 use App\Models\User;
 use App\Models\Visit;
-use App\Models\VisitTask;
-use App\Plants\PlantForm;
 use App\Support\Today;
 use App\Visits\MoveVisit;
 use App\Visits\PlanScreen;
 use App\Visits\PlanVisit;
 use App\Visits\RoundScreen;
-use App\Weather\Outlook;
+use App\Visits\SheetScreen;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use PruningHook\Core\Calendar\Sun;
 
 final class VisitController extends Controller
 {
@@ -61,22 +57,9 @@ final class VisitController extends Controller
             ->with('undo', [route('visits.destroy', $visit), 'DELETE']);
     }
 
-    public function show(Visit $visit, Outlook $outlook, CorePlants $bridge, PlantForm $form): View
+    public function show(Visit $visit, SheetScreen $screen): View
     {
-        $visit->load(['garden', 'crew', 'tasks' => ['plant', 'log', 'visit']]);
-
-        $site = $bridge->site($visit->garden);
-        $day = $visit->on;
-
-        return view('visits.show', [
-            'visit' => $visit,
-            'says' => $visit->tasks->mapWithKeys(
-                static fn (VisitTask $task): array => [$task->plant_id => $form->taps($task->plant)],
-            ),
-            'sun' => Sun::on($day, $site->latitude, $site->longitude),
-            'weather' => $outlook->on($site, $day, Today::day()),
-            'advice' => $outlook->advice($site, $day, Today::day()),
-        ]);
+        return view('visits.show', $screen->show($visit, Today::day()));
     }
 
     public function update(Request $request, Visit $visit, MoveVisit $move): RedirectResponse

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Finding;
+use App\Models\Hindrance;
 use App\Models\VisitTask;
-use App\Models\WorkLog;
 use App\Support\LengthField;
 use App\Visits\SeasonBudget;
 use Illuminate\Foundation\Http\FormRequest;
@@ -28,7 +29,9 @@ final class LogRequest extends FormRequest
     {
         return [
             'outcome' => ['required', 'in:done,partly,not-done'],
-            'why' => ['nullable', 'required_if:outcome,partly', 'required_if:outcome,not-done', Rule::in(WorkLog::WHY)],
+            'why' => [
+                'nullable', 'required_if:outcome,partly', 'required_if:outcome,not-done', Rule::enum(Hindrance::class),
+            ],
             'minutes' => [
                 'nullable', 'required_if:outcome,done', 'required_if:outcome,partly', 'integer', 'between:0,1440',
             ],
@@ -37,7 +40,7 @@ final class LogRequest extends FormRequest
             'amounts' => ['array'],
             'amounts.*' => ['nullable', 'integer', 'between:0,100000'],
             'findings' => ['array'],
-            'findings.*' => [Rule::in(WorkLog::FINDINGS)],
+            'findings.*' => [Rule::enum(Finding::class)],
             'note' => ['nullable', 'string', 'max:2000'],
             'left_for_next_year' => ['nullable', 'string', 'max:500'],
         ];

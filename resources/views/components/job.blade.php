@@ -1,4 +1,4 @@
-@props(['task', 'number', 'open' => false, 'says' => []])
+@props(['task', 'number', 'open' => false, 'says' => [], 'plan' => null])
 @php
     $bag = $errors->getBag('task'.$task->id);
     $mine = $bag->any();
@@ -13,7 +13,7 @@
         {{ \App\Support\Say::minutes($task->prescribed['minutes']) }}</p>
     <x-amounts :amounts="$task->prescribed['amounts']" />
     <ul class="cautions">@foreach ($task->prescribed['cautions'] as $caution)<li>{{ $caution }}</li>@endforeach</ul>
-    @if ($plan = app(App\Stems\CutPlan::class)->drawn($task))
+    @if ($plan)
         <details class="cut-plan" @if (! $log) open @endif><summary>Cut plan, stem by stem</summary>
             <x-bowl :bowl="$plan['bowl']" />
             <x-cuts :cuts="$plan['judged']->cuts" />
@@ -34,8 +34,8 @@
         @endforeach</dl></details>
     @if ($log)
         <p class="mt-2 mb-1"><span class="outcome-said">{{ ucfirst($log->outcome->inWords()) }}</span>{{ $log->why ?
-            ': '.lcfirst($log->why) : '' }}{{ $log->minutes !== null ? ', '.$log->minutes.' min'
-            : '' }}{{ $log->findings ? '. '.implode(', ', $log->findings) : '' }}.@if ($log->left_for_next_year)<br>Left
+            ': '.lcfirst($log->why->inWords()) : '' }}{{ $log->minutes !== null ? ', '.$log->minutes.' min'
+            : '' }}{{ $log->findings ? '. '.$log->findingsInWords() : '' }}.@if ($log->left_for_next_year)<br>Left
             for next year: {{ $log->left_for_next_year }}@endif</p>
     @endif
     @can('log', $task->visit)
@@ -58,9 +58,9 @@
                 <fieldset class="log-field" x-show="outcome === 'partly' || outcome === 'not-done'" x-cloak><legend>What
                     stopped it</legend>
                     <div class="taps">
-                        @foreach (App\Models\WorkLog::WHY as $why)<label><input type="radio" name="why"
-                            value="{{ $why }}" @checked($said('why', $log?->why) ===
-                            $why)><span>{{ $why }}</span></label>@endforeach
+                        @foreach (App\Models\Hindrance::cases() as $why)<label><input type="radio" name="why"
+                            value="{{ $why->value }}" @checked($said('why', $log?->why?->value) ===
+                            $why->value)><span>{{ $why->inWords() }}</span></label>@endforeach
                     </div>
                     @foreach ($bag->get('why') as $message)<div
                         class="invalid-feedback d-block">{{ $message }}</div>@endforeach
@@ -93,10 +93,10 @@
                         @endforeach
                     </div>
                     <fieldset class="log-field"><legend>Found</legend>
-                        <div class="taps">@foreach (App\Models\WorkLog::FINDINGS as $finding)<label><input
-                            type="checkbox" name="findings[]" value="{{ $finding }}"
-                            @checked(in_array($finding, (array) $said('findings', $log?->findings ?? []),
-                            true))><span>{{ $finding }}</span></label>@endforeach</div>
+                        <div class="taps">@foreach (App\Models\Finding::cases() as $finding)<label><input
+                            type="checkbox" name="findings[]" value="{{ $finding->value }}"
+                            @checked(in_array($finding->value, (array) $said('findings', $log?->findings ?? []),
+                            true))><span>{{ $finding->inWords() }}</span></label>@endforeach</div>
                     </fieldset>
                     <div class="log-field"><label class="form-label" for="left-{{ $task->id }}">Left for next
                         year</label><input class="form-control" id="left-{{ $task->id }}" name="left_for_next_year"

@@ -10,11 +10,11 @@
                 $log->visitTask->visit_id) }}">{{ \App\Support\Say::date($log->on) }}</a></td>
             <td>{{ $kind->tasks[$log->task]->name ?? $log->task }}</td>
             <td><span class="outcome-said">{{ ucfirst($log->outcome->inWords()) }}</span>{{ $log->why ?
-                ': '.lcfirst($log->why) : '' }}</td>
+                ': '.lcfirst($log->why->inWords()) : '' }}</td>
             <td data-th="Amounts">@foreach ($log->amounts as $amount){{ $loop->first ? ''
                 : '; ' }}{{ $amount['what'] }}: {{ \App\Support\Say::value($amount['value'],
                 $amount['unit']) }}@endforeach</td>
-            <td data-th="Found">{{ implode(', ', $log->findings) }}{{ $log->note ? '. '.$log->note : '' }}</td>
+            <td data-th="Found">{{ $log->findingsInWords() }}{{ $log->note ? '. '.$log->note : '' }}</td>
             <td data-th="Left for next year">{{ $log->left_for_next_year }}</td>
             <td class="num" data-th="Minutes">{{ $log->minutes }}</td>
         </tr>

@@ -11,8 +11,8 @@
             {{ $visit->outside_reason }}</div>@endif
         <p class="mb-2">Daylight {{ \App\Support\Say::clock($sun->rise, $visit->on) }} to
             {{ \App\Support\Say::clock($sun->set, $visit->on) }},
-            {{ \App\Support\Say::minutes($sun->daylight) }}.@if ($visit->minutes() > 0 && $visit->crew &&
-            $visit->minutes() / 2 > $sun->daylight) Two people cannot do it all by daylight.@endif</p>
+            {{ \App\Support\Say::minutes($sun->daylight) }}.@if ($tooLong)
+            {{ $tooLong === 1 ? 'One person' : $tooLong.' people' }} cannot do it all by daylight.@endif</p>
         @if ($weather)
             <p class="mb-2">Forecast: {{ round($weather->min) }} to {{ round($weather->max) }} °C,
                 {{ $weather->rainMm > 0 ? round($weather->rainMm, 1).' mm of rain' : 'dry' }}.
@@ -21,8 +21,8 @@
         @if ($advice !== [])<ul class="cautions">@foreach ($advice as $each)<li><b>{{ $each->reason->rule }}.</b>
             {{ ucfirst($each->reason->because) }}.</li>@endforeach</ul>@endif
         @php($next = $visit->tasks->first(fn ($task) => $task->log === null)?->id)
-        @foreach ($visit->tasks as $task)<x-job :task="$task" :says="$says[$task->plant_id] ?? []"
-            :number="$loop->iteration" :open="$task->id === $next" />@endforeach
+        @foreach ($visit->tasks as $task)<x-job :task="$task" :plan="$plans[$task->id]"
+            :says="$says[$task->plant_id] ?? []" :number="$loop->iteration" :open="$task->id === $next" />@endforeach
 
         @can('update', $visit)
             <details class="no-print" @if ($errors->hasAny(['on', 'outside_reason', 'visit'])) open
