@@ -37,7 +37,8 @@ use PruningHook\Core\Units\Doubt;
  *     prunings_g?: ?int, bud_mortality_percent?: ?int, growth_seen_mm?: list<int>, sure?: bool, cultivar?: ?string,
  *     condition?: ?string, dieback_percent?: ?int, disease?: ?string, stress?: ?string, variegated?: ?bool,
  *     transplanted?: ?string, container?: ?bool, target_height_mm?: ?int, width_mm?: ?int, sides?: ?int,
- *     trunk_mm?: ?int, protected?: ?bool, boundary?: ?bool, exposed?: ?bool, bearing?: ?string}
+ *     trunk_mm?: ?int, protected?: ?bool, boundary?: ?bool, exposed?: ?bool, bearing?: ?string,
+ *     rootstock?: ?string, growth?: ?string}
  */
 final class PrescribeInput
 {

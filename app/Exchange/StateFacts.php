@@ -17,7 +17,7 @@ use PruningHook\Core\Plant\Upkeep;
  * @phpstan-type Facts array{cultivar?: ?string, condition?: ?string, dieback_percent?: ?int, disease?: ?string,
  *     stress?: ?string, variegated?: ?bool, transplanted?: ?string, container?: ?bool, target_height_mm?: ?int,
  *     width_mm?: ?int, sides?: ?int, trunk_mm?: ?int, protected?: ?bool, boundary?: ?bool, exposed?: ?bool,
- *     bearing?: ?string}
+ *     bearing?: ?string, rootstock?: ?string, growth?: ?string}
  */
 final readonly class StateFacts
 {
@@ -39,6 +39,8 @@ final readonly class StateFacts
         'boundary',
         'exposed',
         'bearing',
+        'rootstock',
+        'growth',
     ];
 
     /**
@@ -68,6 +70,8 @@ final readonly class StateFacts
             exposed: (bool) $said['exposed'],
             bearing: $said['bearing'],
             seen: $seen,
+            rootstock: $said['rootstock'],
+            growth: $said['growth'],
         );
     }
 }

@@ -40,6 +40,8 @@ final readonly class PlantForm
         'trunk_mm' => 'trunk of %s mm',
         'sides' => '%s in reach',
         'bearing' => 'bears on %ss',
+        'rootstock' => 'on a %s stock',
+        'growth' => '%s canes',
         'condition' => '%s',
         'stress' => '%s',
     ];
@@ -128,6 +130,16 @@ final readonly class PlantForm
             [
                 $kind !== null && Contradictions::asks($kind, 'bearing'),
                 self::choice('bearing', 'Bears on', $state['bearing'], ['spur' => 'spurs', 'tip' => 'tips']),
+            ],
+            [
+                $kind !== null && Contradictions::asks($kind, 'rootstock'),
+                self::choice(
+                    'rootstock', 'Stock', $state['rootstock'], ['dwarfing' => 'dwarfing', 'vigorous' => 'vigorous'],
+                ),
+            ],
+            [
+                $kind !== null && Contradictions::asks($kind, 'growth'),
+                self::choice('growth', 'Canes', $state['growth'], ['erect' => 'erect', 'trailing' => 'trailing']),
             ],
             [
                 $woody,

@@ -51,7 +51,7 @@ final readonly class Packing
             $this->gear($kind, $recipe),
             $this->materials($plant, $kind, $recipe, $height),
             $debrisLitres,
-            $recipe->feeds ? $kind->aftercare : [],
+            $task->aftercare ?? ($recipe->feeds ? $kind->aftercare : []),
             self::followUps($kind, $task, $recipe, $circumstances),
             $this->skills($plant, $kind, $recipe),
         );

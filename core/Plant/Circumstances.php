@@ -12,23 +12,37 @@ use PruningHook\Core\Practice\Practice;
 /** What a condition of the plant book may ask about one plant in one season. */
 final readonly class Circumstances
 {
+    /** @var array<string, ?string> the plant's answers, by what a condition may ask */
+    private array $answers;
+
     /** @param  list<string>  $traits  of its kind: `opposite-buds`, `tied` */
     public function __construct(
-        private WinterClass $winter,
+        WinterClass $winter,
         private Practice $practice,
         /** 1 in the plant's first season in the ground; null where the planting date is not known */
         public ?int $yearInGround = null,
-        private ?string $form = null,
-        private ?string $aim = null,
-        private ?bool $grafted = null,
+        ?string $form = null,
+        ?string $aim = null,
+        ?bool $grafted = null,
         /** @var list<string> of its kind */
         private array $traits = [],
-        private ?Region $region = null,
-        private ?string $condition = null,
-        private ?string $bearing = null,
-        private bool $moved = false,
-        private bool $exposed = false,
+        ?Region $region = null,
+        ?string $condition = null,
+        State $state = new State,
     ) {
+        $this->answers = [
+            'winter' => $winter->value,
+            'form' => $form,
+            'aim' => $aim,
+            'region' => $region?->value,
+            'condition' => $condition,
+            'grafted' => self::yes($grafted),
+            'moved' => $state->transplanted === null ? null : 'yes',
+            'exposed' => $state->exposed ? 'yes' : null,
+            'bearing' => $state->bearing,
+            'rootstock' => $state->rootstock,
+            'growth' => $state->growth,
+        ];
     }
 
     public function choice(string $question): Choice
@@ -44,23 +58,7 @@ final readonly class Circumstances
     /** The plant's answer to a condition's key, or null where it is not known. */
     public function answer(string $key): ?string
     {
-        return match ($key) {
-            'winter' => $this->winter->value,
-            'form' => $this->form,
-            'aim' => $this->aim,
-            'region' => $this->region?->value,
-            'condition' => $this->condition,
-            'bearing' => $this->bearing,
-            'moved' => self::flag($this->moved),
-            'exposed' => self::flag($this->exposed),
-            'grafted' => self::yes($this->grafted),
-            default => $this->choice($key)->option,
-        };
-    }
-
-    private static function flag(bool $is): ?string
-    {
-        return $is ? 'yes' : null;
+        return array_key_exists($key, $this->answers) ? $this->answers[$key] : $this->choice($key)->option;
     }
 
     private static function yes(?bool $said): ?string

@@ -30,6 +30,8 @@ final readonly class State
      * @param  ?int  $trunkMm  thickness of the thickest trunk
      * @param  ?int  $sides  of a hedge that can be reached
      * @param  ?string  $bearing  of a fruit tree: `spur` or `tip`
+     * @param  ?string  $rootstock  of a fruit tree: `dwarfing` or `vigorous`
+     * @param  ?string  $growth  of a cane: `erect` or `trailing`
      * @param  ?Day  $seen  when upkeep, damage, disease and stress were; null where they hold today
      *
      * @throws Fault where a number cannot be
@@ -52,6 +54,8 @@ final readonly class State
         public bool $exposed = false,
         public ?string $bearing = null,
         public ?Day $seen = null,
+        public ?string $rootstock = null,
+        public ?string $growth = null,
     ) {
         $this->isPlain =
             $upkeep === null
@@ -65,6 +69,8 @@ final readonly class State
             && $trunkMm === null
             && $sides === null
             && $bearing === null
+            && $rootstock === null
+            && $growth === null
             && ! ($variegated || $container || $protected || $boundary || $exposed);
         if ($diebackPercent !== null && ($diebackPercent < 0 || $diebackPercent > 100)) {
             throw new Fault('die-back lies between 0 and 100 per cent');
@@ -114,6 +120,8 @@ final readonly class State
             $this->exposed,
             $this->bearing,
             $this->seen,
+            $this->rootstock,
+            $this->growth,
         );
     }
 }

@@ -14,7 +14,8 @@ use PruningHook\Core\Plant\Circumstances;
 final readonly class Condition
 {
     public const FACTS = [
-        'winter', 'form', 'aim', 'grafted', 'trait', 'region', 'condition', 'bearing', 'moved', 'exposed',
+        'winter', 'form', 'aim', 'grafted', 'trait', 'region', 'condition', 'bearing', 'rootstock',
+        'growth', 'moved', 'exposed',
     ];
 
     /** @var array<string, list<string>> what each line excludes, of those that do */

@@ -110,6 +110,7 @@ final readonly class KindReader
             takesFloweringWood: $task->bool('takes_flowering_wood', true),
             cautions: $task->strings('cautions'),
             everyDays: $task->int('every_days'),
+            aftercare: $task->has('aftercare') ? $task->strings('aftercare') : null,
         );
     }
 

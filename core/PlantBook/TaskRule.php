@@ -40,6 +40,11 @@ final readonly class TaskRule
         public array $cautions,
         /** days after which it is done once more as long as its window is open; null where once is enough */
         public ?int $everyDays,
+        /**
+         * @var ?list<string> what the plant is given after this task; null where the kind's own follows a recipe that
+         *     feeds
+         */
+        public ?array $aftercare = null,
     ) {
         $questions = $when->questions();
         foreach ([...$methods, ...$windows, ...$amounts] as $piece) {

@@ -69,11 +69,25 @@ final readonly class Contradictions
                 $told[$fact] = sprintf('%s is held to no line: that is said of hedges and topiary', $kind->name);
             }
         }
-        if ($state->bearing !== null && ! self::asks($kind, 'bearing')) {
-            $told['bearing'] = sprintf(
-                '%s does not bear on spurs or tips: that is asked of apples and pears',
-                $kind->name,
-            );
+        foreach (
+            array_filter(
+                [
+                    'bearing' => $state->bearing === null
+                            ? null
+                            : 'does not bear on spurs or tips: that is asked of apples and pears',
+                    'rootstock' => $state->rootstock === null
+                            ? null
+                            : 'is on no stock that matters here: that is asked of apples and pears',
+                    'growth' => $state->growth === null
+                            ? null
+                            : 'is not told by erect or trailing canes: that is asked of blackberries',
+                ],
+                is_string(...),
+            ) as $fact => $says
+        ) {
+            if (! self::asks($kind, $fact)) {
+                $told[$fact] = "$kind->name $says";
+            }
         }
 
         return array_filter($told, is_string(...));

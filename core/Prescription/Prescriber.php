@@ -169,9 +169,7 @@ final readonly class Prescriber
             $kind->traits,
             $year->site->region,
             $plant->upkeep($year->season, $recipes->restoring)?->value,
-            $plant->state->bearing,
-            $plant->state->transplanted !== null,
-            $plant->state->exposed,
+            $plant->state,
         );
     }
 

@@ -15,6 +15,7 @@ use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Method\Steps;
 use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\State;
 use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\Conditional;
 use PruningHook\Core\PlantBook\Kind;
@@ -240,9 +241,13 @@ final readonly class ReadAloud
                 $kind->traits,
                 Region::tryFrom($one['region'] ?? ''),
                 $one['condition'] ?? null,
-                $one['bearing'] ?? null,
-                ($one['moved'] ?? null) === 'yes',
-                ($one['exposed'] ?? null) === 'yes',
+                new State(
+                    transplanted: isset($one['moved']) ? Day::of(2020, 1, 1) : null,
+                    exposed: isset($one['exposed']),
+                    bearing: $one['bearing'] ?? null,
+                    rootstock: $one['rootstock'] ?? null,
+                    growth: $one['growth'] ?? null,
+                ),
             );
         }
     }

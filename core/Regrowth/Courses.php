@@ -120,8 +120,8 @@ final readonly class Courses
                 ? null
                 : $flowers->target ?? ($kind->wood === FloweringWood::New ? $after + $this->growth($kind) : $after),
             $kind->wood === FloweringWood::None ? 'it is not grown for flowers' : 'at its usual time',
-            $kind->wood === FloweringWood::Old && str_contains($task->key, 'winter') ? $share : 0,
-            0, $task->minutes, $share, 'Little, in its window.',
+            // In its window a task of the book throws no flowers away.
+            0, 0, $task->minutes, $share, 'Little, in its window.',
         );
     }
 

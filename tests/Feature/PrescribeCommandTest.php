@@ -83,7 +83,8 @@ final class PrescribeCommandTest extends TestCase
                     'width_mm' => 600,
                     'sides' => 1,
                 ],
-                ['ref' => 'p3', 'kind' => 'apple', 'height_mm' => 3000, 'bearing' => 'tip', 'protected' => true],
+                ['ref' => 'p3', 'kind' => 'apple', 'height_mm' => 3000, 'bearing' => 'tip', 'rootstock' => 'vigorous',
+                    'protected' => true],
             ],
         ]);
         self::assertSame([0, ''], [$run->getExitCode(), $run->getErrorOutput()]);

@@ -77,6 +77,8 @@ final class SeenTest extends FeatureTestCase
         self::assertStringNotContainsString('name="prunings_g"', $hedge);
         $apple = $open('apple');
         self::assertStringContainsString('name="bearing"', $apple);
+        self::assertStringContainsString('name="rootstock"', $apple);
+        self::assertStringNotContainsString('name="growth"', $apple);
         self::assertStringNotContainsString('name="target_height_cm"', $apple);
     }
 

@@ -107,6 +107,8 @@ final class PlantRequest extends FormRequest
             'sides' => ['nullable', 'in:1,2'],
             'trunk_mm' => ['nullable', 'integer', 'between:1,6000'],
             'bearing' => ['nullable', 'in:spur,tip'],
+            'rootstock' => ['nullable', 'in:dwarfing,vigorous'],
+            'growth' => ['nullable', 'in:erect,trailing'],
             ...array_fill_keys(array_keys(PlantForm::TICKS), ['nullable', 'in:1']),
         ];
     }

@@ -15,7 +15,11 @@ use PruningHook\Core\Amount\Budget;
 use PruningHook\Core\Amount\BudsWithLosses;
 use PruningHook\Core\Amount\ReduceHeight;
 use PruningHook\Core\Amount\TargetSize;
+use PruningHook\Core\Amount\YearsBudget;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\LoggedWork;
+use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\State;
 use PruningHook\Core\Plant\StemCount;
@@ -236,6 +240,22 @@ final class WorkingTest extends TestCase
         self::assertSame([[0, 0, 0]], $left(25));
     }
 
+    /** What the coming years hold: the rest of a renovation, as far as it has come. */
+    public function test_the_years_to_come_share_what_is_left_of_a_renovation(): void
+    {
+        $done = static fn (int $season): LoggedWork => new LoggedWork(
+            'after-flowering', $season, Day::of($season, 6, 1), Outcome::Done, 30, recipe: 'renovate',
+        );
+        $planned = static fn (LoggedWork ...$history): array => array_column(YearsBudget::of(
+            new Plant('l', 'lilac', stems: StemCount::of(8, 2), aim: 'renewal', history: array_values($history)), 2027,
+            33, 'x', 'renovate',
+        ), 'planned', 'season');
+        self::assertSame([2027 => 3, 2028 => 3, 2029 => 2], array_filter($planned(), is_int(...)));
+        self::assertSame([2027 => 4, 2028 => 4], array_filter($planned($done(2026)), is_int(...)));
+        self::assertSame([2027 => 8], array_filter($planned($done(2025), $done(2026)), is_int(...)));
+        self::assertSame(range(2024, 2029), array_keys($planned()));
+    }
+
     public function test_a_number_of_one_is_said_as_one(): void
     {
         self::assertSame('1 leaf', Amount::exactly('x', 'leaves', 1)->inWords());
@@ -283,12 +303,12 @@ final class WorkingTest extends TestCase
         return implode(' ', array_map(static fn (Reason $reason): string => $reason->because, $amounts->reasons));
     }
 
-    /** @return list<\PruningHook\Core\Plant\LoggedWork> */
+    /** @return list<LoggedWork> */
     private static function cut(int $percent): array
     {
-        return [new \PruningHook\Core\Plant\LoggedWork(
-            'tidy', 2027, \PruningHook\Core\Calendar\Day::parse('2027-02-01'),
-            \PruningHook\Core\Plant\Outcome::Done, 10, $percent,
+        return [new LoggedWork(
+            'tidy', 2027, Day::parse('2027-02-01'),
+            Outcome::Done, 10, $percent,
         )];
     }
 

@@ -23,6 +23,7 @@ use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\Calendar\WindowRule;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Fault;
 use Tests\Support\Sites;
@@ -106,6 +107,12 @@ final class EdgesTest extends TestCase
             'St John\'s, Newfoundland' => [47.6, -52.7, Region::NorthAmericaEast],
             'Mexico City' => [19.4, -99.1, Region::Elsewhere],
             'Guadalajara' => [20.7, -103.3, Region::Elsewhere],
+            'Utqiagvik' => [71.3, -156.8, Region::NorthAmericaWest],
+            'beyond the Arctic coast' => [73, -125, Region::Elsewhere],
+            'beyond the North Cape' => [72.5, 25, Region::Elsewhere],
+            'Attu' => [52.9, -172.9, Region::Elsewhere],
+            'Fiji, east of the line' => [-17.8, 178, Region::Australasia],
+            'Macquarie Island' => [-54.5, 158.9, Region::Elsewhere],
             'Honolulu' => [21.3, -157.9, Region::NorthAmericaWest],
             'Darwin' => [-12.5, 130.8, Region::Australasia],
             'Perth' => [-31.9, 115.9, Region::Australasia],
@@ -239,6 +246,44 @@ final class EdgesTest extends TestCase
         self::assertNull($span->clip($day(1), $day(4)));
         $this->expectException(Fault::class);
         Span::of($day(6), $day(5));
+    }
+
+    /** Best days are collapsed where fewer than ten lie between their edges, the closing one included. */
+    public function test_best_days_collapse_below_ten(): void
+    {
+        $year = SiteYear::of(Sites::southernEngland(), 2027);
+        $collapses = static fn (int $to, int $closes): bool => WindowRule::of(
+            Edge::parse('midwinter'), Edge::parse('midwinter+10'), Edge::parse("midwinter+$to"),
+            Edge::parse("midwinter+$closes"),
+        )->collapses($year);
+        self::assertSame([false, true, false, true], [
+            $collapses(19, 30), $collapses(18, 30), $collapses(40, 19), $collapses(40, 18),
+        ]);
+    }
+
+    public function test_where_there_is_no_frost_spring_and_autumn_hang_on_midwinter(): void
+    {
+        $warm = SiteYear::of(Site::of(28, -16, 0, null, null, WinterClass::Warm), 2027);
+        self::assertSame('2027-02-04', (string) $warm->day(Anchor::LastFrost));
+        self::assertSame('2027-12-01', (string) $warm->day(Anchor::FirstFrost));
+        self::assertSame('2026-12-01', (string) $warm->day(Anchor::PreviousFirstFrost));
+        self::assertSame('2026-12-26', (string) $warm->day(Anchor::ForsythiaBloom));
+    }
+
+    /** A first frost late in autumn and one early in the new year both belong to the autumn of the season. */
+    public function test_frosts_are_taken_from_the_half_year_they_belong_to(): void
+    {
+        $at = static fn (string $last, string $first): SiteYear => SiteYear::of(Site::of(
+            48, -5, 0, MonthDay::parse($last), MonthDay::parse($first), WinterClass::Cool,
+        ), 2027);
+        self::assertSame(['2027-01-20', '2028-01-10'], [
+            (string) $at('01-20', '01-10')->day(Anchor::LastFrost),
+            (string) $at('01-20', '01-10')->day(Anchor::FirstFrost),
+        ]);
+        self::assertSame(['2027-06-10', '2027-08-25'], [
+            (string) $at('06-10', '08-25')->day(Anchor::LastFrost),
+            (string) $at('06-10', '08-25')->day(Anchor::FirstFrost),
+        ]);
     }
 
     public function test_the_equator_counts_to_the_north_and_winters_are_half_a_year_apart(): void

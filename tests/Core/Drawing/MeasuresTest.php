@@ -17,6 +17,7 @@ use PruningHook\Core\Drawing\Line;
 use PruningHook\Core\Drawing\Mark;
 use PruningHook\Core\Drawing\Pressure;
 use PruningHook\Core\Drawing\Ring;
+use PruningHook\Core\Drawing\Sector;
 use PruningHook\Core\Drawing\SideStem;
 use PruningHook\Core\Drawing\Spoke;
 use PruningHook\Core\Drawing\Spot;
@@ -25,6 +26,8 @@ use PruningHook\Core\Drawing\Tick;
 use PruningHook\Core\Drawing\VineArm;
 use PruningHook\Core\Drawing\Wall;
 use PruningHook\Core\Planning\PlantYear;
+use PruningHook\Core\Plant\LoggedWork;
+use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\Prescription\CutVerdict;
@@ -261,6 +264,39 @@ final class MeasuresTest extends TestCase
             0.001,
             'once round and no further',
         );
+    }
+
+    public function test_what_is_done_is_drawn_once_and_said(): void
+    {
+        $plant = new Plant('p', 'wisteria', history: [
+            new LoggedWork('winter-pass', 2027, Day::parse('2027-02-10'), Outcome::Done, 60),
+        ]);
+        $sectors = Ring::of(PlantYear::gather(
+            TestBook::read(), $plant, SiteYears::of(Sites::southernEngland()), $this->practice(),
+            Day::parse('2027-02-20'), Span::of(Day::parse('2027-01-01'), Day::parse('2027-12-31')), [],
+        ))->sectors;
+        $of = static fn (string $kind): array => array_values(array_filter(
+            $sectors, static fn (Sector $sector): bool => $sector->kind === $kind,
+        ));
+        self::assertCount(1, $of('done'));
+        self::assertStringEndsWith(', done', $of('done')[0]->says);
+        self::assertStringEndsNotWith(', done', $of('open')[0]->says);
+        self::assertCount(count($of('open')), $of('best'));
+    }
+
+    public function test_a_wall_nobody_measured_across_is_a_fifth_wider_than_high(): void
+    {
+        $book = TestBook::read();
+        $wall = fn (Plant $plant): Wall => Wall::of(
+            $plant, $book->kind('wisteria'), $this->task($plant, 'winter-pass'), $book->figures,
+        );
+        $of = static fn (?int $height, ?int $spread = null, ?int $run = null): Plant => new Plant(
+            'p', 'wisteria', heightMm: $height, spreadMm: $spread, runMm: $run, form: 'wall',
+        );
+        self::assertSame([1481, 1296], [$wall($of(1234))->width, $wall($of(1234))->height]);
+        self::assertSame(5000, $wall($of(1234, null, 5000))->width);
+        self::assertSame(4000, $wall($of(1234, 4000, 5000))->width);
+        self::assertSame([600, 630], [$wall($of(200, 300))->width, $wall($of(200, 300))->height]);
     }
 
     public function test_bars_of_pressure_stand_on_one_line(): void

@@ -117,4 +117,22 @@ final class EdgesTest extends TestCase
         self::assertCount(1, $gathered->visits);
         self::assertSame(Urgency::Open, $gathered->mostPressing());
     }
+
+    public function test_a_plant_put_in_during_a_season_has_what_is_still_to_come_of_it(): void
+    {
+        $years = SiteYears::of(Sites::southernEngland());
+        $due = fn (?string $planted): array => array_map(
+            static fn (DueTask $each): string => $each->task->key.' '.$each->task->season,
+            Agenda::with(TestBook::read())->between(
+                new Plant('w', 'wisteria', planted: $planted === null ? null : Day::parse($planted)), $years,
+                $this->practice(), Day::parse('2027-01-01'), Day::parse('2027-01-01'), Day::parse('2028-09-30'),
+            ),
+        );
+        self::assertSame(
+            ['winter-pass 2027', 'summer-pass 2027', 'winter-pass 2028', 'summer-pass 2028'], $due(null),
+        );
+        self::assertContains('summer-pass 2028', $due('2027-05-01'));
+        self::assertNotContains('winter-pass 2027', $due('2027-05-01'));
+        self::assertSame([], $due('2029-05-01'));
+    }
 }

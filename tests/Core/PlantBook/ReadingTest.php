@@ -139,6 +139,7 @@ final class ReadingTest extends TestCase
         self::assertSame('forsythia', $book->nearestName('forsithya'));
         self::assertSame('lilac', $book->nearestName('lila'));
         self::assertNull($book->nearestName('xqzwvk'));
+        self::assertSame('lilac', $book->nearestName('liulacxx'), 'three letters off');
         self::assertContains('forsythia', $book->named('orsyth'));
         self::assertContains('lilac', $book->named('SYRINGA'));
         self::assertSame([], $book->named('xqzwvk'));

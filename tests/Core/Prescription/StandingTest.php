@@ -315,6 +315,10 @@ final class StandingTest extends TestCase
             ],
             'a yew held to a line' => ['yew', new State(targetHeightMm: 2000, widthMm: 500, sides: 1), []],
             'an apple on tips' => ['apple', new State(bearing: 'tip'), []],
+            'an apple on a dwarfing stock' => ['apple', new State(rootstock: 'dwarfing'), []],
+            'a lilac on a vigorous stock' => ['lilac', new State(rootstock: 'vigorous'), ['rootstock']],
+            'a blackberry that trails' => ['blackberry', new State(growth: 'trailing'), []],
+            'a raspberry that trails' => ['raspberry-summer', new State(growth: 'trailing'), ['growth']],
             'a lilac on spurs' => ['lilac', new State(bearing: 'spur'), ['bearing']],
         ];
     }

@@ -55,6 +55,12 @@ final class CourseFiguresTest extends TestCase
                 'usual' => [3000, 3300, 3000, 0, 33, 0],
                 'hard' => [2010, 2610, 2010, 100, 33, 1],
             ]],
+            // Laterals are cut to their flower buds: nothing of the coming bloom is lost.
+            'an early bloomer in winter' => ['wisteria', 'winter-pass', 3000, [
+                'leave' => [3000, 3600, 3000, 0, 0, 0],
+                'usual' => [3000, 3600, 3000, 0, 15, 0],
+                'hard' => [1500, 2700, 1500, 100, 50, 1],
+            ]],
             'a hedge that does not flower and grows slowly' => ['box-hedge', 'first-trim', 1200, [
                 'leave' => [1200, 1350, null, 0, 0, 0],
                 'usual' => [1200, 1350, null, 0, 15, 0],

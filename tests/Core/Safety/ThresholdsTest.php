@@ -100,6 +100,15 @@ final class ThresholdsTest extends TestCase
         self::assertSame((int) ceil(15 * $hedge->face(1000)), $litres($hedge, 'first-trim'));
     }
 
+    public function test_cuttings_of_a_plant_cut_down_are_the_share_of_its_height_that_goes(): void
+    {
+        // Of 2 m the cut at 30 cm takes 85 %: 2 x 1 x 1 m, lying in 35 % of that room.
+        $plant = new Plant('p', 'butterfly-bush', heightMm: 2000, spreadMm: 1000);
+        self::assertSame(
+            (int) ceil(2 * 0.85 * 0.35 * 1000), $this->task($plant, 'spring-cut')->kit->debrisLitres,
+        );
+    }
+
     /** @param  list<string>  $rules */
     #[DataProvider('weathers')]
     public function test_where_weather_holds_the_work(float $min, float $max, float $rain, array $rules): void

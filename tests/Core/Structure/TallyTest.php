@@ -7,6 +7,7 @@ namespace Tests\Core\Structure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Fault;
+use PruningHook\Core\Structure\Candidate;
 use PruningHook\Core\Structure\Cut;
 use PruningHook\Core\Structure\Judgement;
 use PruningHook\Core\Structure\Openness;
@@ -102,6 +103,25 @@ final class TallyTest extends TestCase
         $nobodyKnows = Stem::of('unknown', 0, 30, 900, 15);
         $thisYears = Stem::of('first', 0, 30, 900, 15, 1);
         self::assertSame([$thisYears, $nobodyKnows], Flagged::sorted([$nobodyKnows, $thisYears]));
+    }
+
+    /** Where nobody knows their age, those go that stand closest: the rest is left most evenly round the plant. */
+    public function test_of_stems_of_unknown_age_those_that_crowd_go_first(): void
+    {
+        $stem = static fn (string $ref, float $way, ?int $age = null): Stem => Stem::of($ref, $way, 30, 900, 15, $age);
+        $first = static fn (Stem ...$stems): array => array_map(
+            static fn (Candidate $candidate): string => $candidate->stem->ref,
+            array_slice([...(new Oldest)->candidates(
+                Survey::of(array_values($stems)), StemAim::of(StemPlan::AtOnce, null, null, null, 40, 'x'), [],
+            )], 0, 2),
+        );
+        // At 20, 180 and 270 degrees the three that stay leave gaps of 160, 90 and 110.
+        self::assertSame(['a', 'e'], $first(
+            $stem('a', 0), $stem('b', 20), $stem('c', 180), $stem('d', 270), $stem('e', 90),
+        ));
+        self::assertSame(['old', 'b'], $first(
+            $stem('a', 0), $stem('b', 20), $stem('c', 180), $stem('old', 270, 9), $stem('e', 90),
+        ));
     }
 
     public function test_shares_are_told_to_a_tenth(): void
