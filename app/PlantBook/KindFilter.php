@@ -49,7 +49,7 @@ final readonly class KindFilter
         $found = array_filter(
             $book->all(),
             fn (Kind $kind): bool => ($this->wood === null || $kind->wood === $this->wood)
-                && ($this->habit === null || $kind->habit === $this->habit)
+                && ($this->habit === null || $kind->habit->value === $this->habit)
                 && $this->named($kind)
                 && ($best === null || in_array($kind->id, $best, true)),
         );

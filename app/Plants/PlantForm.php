@@ -12,6 +12,7 @@ use App\Support\Say;
 use PruningHook\Core\Plant\Stress;
 use PruningHook\Core\Plant\Upkeep;
 use PruningHook\Core\PlantBook\Disease;
+use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Contradictions;
@@ -76,8 +77,8 @@ final readonly class PlantForm
     {
         $state = $plant->state + array_fill_keys(StateFacts::FIELDS, null);
         $held = $kind !== null && Contradictions::isHeld($kind, $this->book);
-        $woody = $kind !== null && ! in_array($kind->habit, ['grass', 'perennial', 'cane'], true);
-        $vine = $kind?->habit === 'vine';
+        $woody = $kind !== null && ! $kind->habit->isSoft();
+        $vine = $kind?->habit === Habit::Vine;
         $hedge = $held || $plant->form === 'hedge';
         $new = $kind === null;
 
@@ -114,7 +115,7 @@ final readonly class PlantForm
                 ),
             ],
             [
-                $kind?->habit === 'tree',
+                $kind?->habit === Habit::Tree,
                 self::number('trunk_mm', 'Thickness of the trunk, mm', $state['trunk_mm']),
             ],
             [$vine, self::number('prunings_g', 'Of a vine: prunings, g', $plant->prunings_g, least: 0)],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Amount;
 
+use PruningHook\Core\PlantBook\HardCutting;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Units\Length;
@@ -69,6 +70,6 @@ final readonly class TargetSize
 
     private static function breaks(Kind $kind): bool
     {
-        return $kind->hardCutting !== 'badly';
+        return $kind->hardCutting !== HardCutting::Badly;
     }
 }

@@ -9,6 +9,7 @@ use PruningHook\Core\Amount\FloweringHeight;
 use PruningHook\Core\Amount\ReduceHeight;
 use PruningHook\Core\Amount\Thirds;
 use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Units\Length;
@@ -45,11 +46,11 @@ final readonly class Elevation
     public static function of(Plant $plant, Kind $kind, Task $task, ?int $cutMm = null): self
     {
         $height = max(100, $plant->heightMm ?? $kind->typicalHeightMm);
-        $spread = max(100, $plant->spreadMm ?? (int) round($height * ($kind->habit === 'tree' ? 0.7 : 0.8)));
+        $spread = max(100, $plant->spreadMm ?? (int) round($height * ($kind->habit === Habit::Tree ? 0.7 : 0.8)));
         $clear = $task->amount(ClearStem::CLEAR)?->target;
         $cut = self::cutAt($task, $cutMm, $height);
         $flowersAt = self::flowersAt($task, $cutMm);
-        $from = $clear ?? ($kind->habit === 'tree' ? intdiv($height, 5) : 0);
+        $from = $clear ?? ($kind->habit === Habit::Tree ? intdiv($height, 5) : 0);
         $stems = self::stems($plant, $task, $height, $spread, $cut, $clear);
         $top = max($height, $flowersAt ?? 0);
 

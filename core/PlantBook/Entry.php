@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\PlantBook;
 
+use BackedEnum;
 use PruningHook\Core\Fault;
 
 /**
@@ -47,6 +48,29 @@ final readonly class Entry
         $value = $this->data[$key] ?? $default;
 
         return is_string($value) ? $value : throw $this->fault($key, 'text is needed here');
+    }
+
+    /**
+     * One of a set of named values.
+     *
+     * @template T of BackedEnum
+     *
+     * @param  class-string<T>  $of
+     * @param  ?T  $default  where nothing is said
+     * @return T
+     *
+     * @throws Fault when missing or none of them
+     */
+    public function one(string $key, string $of, ?BackedEnum $default = null): BackedEnum
+    {
+        if ($default !== null && ! $this->has($key)) {
+            return $default;
+        }
+        $value = $this->string($key);
+
+        return $of::tryFrom($value) ?? throw $this->fault($key, sprintf(
+            '"%s" is none of %s', $value, implode(', ', array_column($of::cases(), 'value')),
+        ));
     }
 
     /** @throws Fault when there and not a whole number */

@@ -66,15 +66,10 @@ final readonly class Figures
     public function thickest(Kind $kind, int $heightMm, ?int $trunkMm = null): int
     {
         if ($trunkMm !== null) {
-            return $kind->habit === 'tree' ? intdiv($trunkMm, 2) : $trunkMm;
+            return $kind->habit === Habit::Tree ? intdiv($trunkMm, 2) : $trunkMm;
         }
-        $share = match ($kind->habit) {
-            'tree' => Figure::ThickTree,
-            'shrub', 'climber', 'vine' => Figure::ThickShrub,
-            default => Figure::ThickCane,
-        };
 
-        return (int) round($heightMm * $this->number($share) / 1000);
+        return (int) round($heightMm * $this->number($kind->habit->thickness()) / 1000);
     }
 
     /** The thickest wood that a recipe cuts on a plant of this height. */
@@ -86,18 +81,14 @@ final readonly class Figures
     /** How a kind grows in one season. */
     public function growing(Kind $kind): Growing
     {
-        [$extension, $basal] = match ($kind->vigour) {
-            'weak' => [Figure::ExtensionWeak, Figure::BasalWeak],
-            'strong' => [Figure::ExtensionStrong, Figure::BasalStrong],
-            default => [Figure::ExtensionMedium, Figure::BasalMedium],
-        };
-
         return new Growing(
             // What flowers on the year's growth makes that much of it from the cut.
-            $kind->growthMm === null ? $this->number($extension) : intdiv(array_sum($kind->growthMm), 2),
+            $kind->growthMm === null
+                ? $this->number($kind->vigour->extension())
+                : intdiv(array_sum($kind->growthMm), 2),
             $kind->typicalHeightMm,
-            $kind->habit === 'tree' ? 0 : $this->number($basal),
-            in_array($kind->habit, ['hedge', 'grass', 'perennial', 'cane'], true),
+            $kind->habit === Habit::Tree ? 0 : $this->number($kind->vigour->basalShoots()),
+            $kind->habit->keepsItsHeight(),
         );
     }
 }

@@ -24,7 +24,7 @@ final readonly class Kind
         public string $name,
         public string $botanical,
         public array $alsoCalled,
-        public string $habit,
+        public Habit $habit,
         public FloweringWood $wood,
         public Phenology $phenology,
         public array $traits,
@@ -38,9 +38,9 @@ final readonly class Kind
         public string $about,
         public string $family,
         /** `weak`, `medium` or `strong` */
-        public string $vigour,
+        public Vigour $vigour,
         /** how it answers a cut into old wood: `well`, `slowly` or `badly` */
-        public string $hardCutting,
+        public HardCutting $hardCutting,
         /** growing degree days (base 50 F, from 1 January) at first bloom, where they are published */
         public ?int $bloomDegreeDays,
         /**

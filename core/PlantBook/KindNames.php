@@ -23,7 +23,7 @@ final readonly class KindNames
 
     public static function of(Kind $kind): self
     {
-        return new self($kind->id, $kind->name, $kind->botanical, $kind->alsoCalled, $kind->habit);
+        return new self($kind->id, $kind->name, $kind->botanical, $kind->alsoCalled, $kind->habit->value);
     }
 
     /** @throws Fault when a name is missing or not text */

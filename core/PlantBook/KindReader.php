@@ -45,8 +45,8 @@ final readonly class KindReader
             name: $kind->string('name'),
             botanical: $kind->string('botanical'),
             alsoCalled: $kind->strings('also'),
-            habit: $kind->string('habit'),
-            wood: FloweringWood::from($kind->string('wood')),
+            habit: $kind->one('habit', Habit::class),
+            wood: $kind->one('wood', FloweringWood::class),
             phenology: $this->phenology($kind),
             traits: $kind->strings('traits'),
             typicalHeightMm: $kind->int('typical_height_mm') ?? 1000,
@@ -58,8 +58,8 @@ final readonly class KindReader
             tasks: $tasks,
             about: $kind->string('about'),
             family: $kind->string('family', ''),
-            vigour: $kind->string('vigour', 'medium'),
-            hardCutting: $kind->string('hard_cutting', 'slowly'),
+            vigour: $kind->one('vigour', Vigour::class, Vigour::Medium),
+            hardCutting: $kind->one('hard_cutting', HardCutting::class, HardCutting::Slowly),
             bloomDegreeDays: $kind->int('bloom_degree_days_f'),
             removalCap: $kind->has('removal_cap')
                 ? RemovalCaps::one($kind->entry('removal_cap'), $this->sources)

@@ -36,8 +36,8 @@ final readonly class RemovalCaps
     {
         return ($recipe === null ? null : $this->recipes->get($recipe)->cap)
             ?? $kind->removalCap
-            ?? $this->byHabit[$kind->habit]
-            ?? throw new Fault(sprintf('removal_caps.by_habit: nothing is said of a %s', $kind->habit));
+            ?? $this->byHabit[$kind->habit->value]
+            ?? throw new Fault(sprintf('removal_caps.by_habit: nothing is said of a %s', $kind->habit->value));
     }
 
     /** @return array<string, array{int, string}> */

@@ -15,9 +15,6 @@ use PruningHook\Core\PlantBook\PlantBook;
 /** Facts of one plant that cannot all be true. They are told, never guessed away. */
 final readonly class Contradictions
 {
-    /** Habits without wood that lasts. */
-    private const SOFT = ['grass', 'perennial', 'cane'];
-
     /**
      * @param  ?Day  $planted
      * @return array<string, string> what is wrong, by the fact that most likely is, as `prescribe` names it
@@ -40,7 +37,7 @@ final readonly class Contradictions
                 '%s %s: it has no flowering height', $kind->name, $kind->wood->inWords(),
             );
         }
-        if ($grafted === true && in_array($kind->habit, self::SOFT, true)) {
+        if ($grafted === true && $kind->habit->isSoft()) {
             $told['grafted'] = sprintf('%s grows on its own roots: nothing of its sort is grafted', $kind->name);
         }
 
@@ -56,7 +53,7 @@ final readonly class Contradictions
                 'it cannot have been moved on %s, before it was planted on %s', $state->transplanted, $planted,
             );
         }
-        if (in_array($kind->habit, self::SOFT, true)) {
+        if ($kind->habit->isSoft()) {
             $told += self::soft($kind, $state);
         }
         if (! self::isHeld($kind, $book)) {

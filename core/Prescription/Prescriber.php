@@ -23,6 +23,7 @@ use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Conditional;
+use PruningHook\Core\PlantBook\HardCutting;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\Recipes;
@@ -388,7 +389,7 @@ final readonly class Prescriber
                 $aim === 'renewal'
                     ? sprintf(
                         'the aim renewal changes nothing here: %s',
-                        $kind->hardCutting === 'badly'
+                        $kind->hardCutting === HardCutting::Badly
                             ? 'it answers hard cutting badly, so an old one is replaced'
                             : 'its usual cut renews it as far as it can be',
                     )

@@ -10,6 +10,8 @@ use PruningHook\Core\Amount\Thirds;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\FloweringWood;
+use PruningHook\Core\PlantBook\Habit;
+use PruningHook\Core\PlantBook\HardCutting;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Task;
@@ -42,7 +44,7 @@ final readonly class Courses
 
         // A tree is never topped: there is no hard cut for it but to a framework it is kept at (ANSI A300, from
         // memory).
-        return $kind->habit === 'tree' && $kind->lowestFrameworkMm === null
+        return $kind->habit === Habit::Tree && $kind->lowestFrameworkMm === null
             ? $courses
             : [...$courses, $this->hard($kind, $height, $task)];
     }
@@ -133,26 +135,8 @@ final readonly class Courses
             (int) ceil($height * (100 - $task->budget->capPercent) / 100),
         ));
         $share = $height > 0 ? (int) round(100 * (1 - $after / $height)) : 0;
-        $answer = $kind->lowestFrameworkMm === null ? $kind->hardCutting : 'framework';
-        [$years, $risk] = match ($answer) {
-            'framework' => [
-                Figure::RecoverWell,
-                'Down to its lowest framework and no further: expect strong shoots, and nothing if frost follows.',
-            ],
-            'well' => [
-                Figure::RecoverWell,
-                'It answers hard cutting well: expect strong shoots that want thinning.',
-            ],
-            'slowly' => [
-                Figure::RecoverSlowly,
-                'It answers slowly: two or three years bare, and one stem in ten may not break.',
-            ],
-            default => [
-                Figure::RecoverBadly,
-                'It answers badly: what is cut into old wood may never break again. Replace it rather.',
-            ],
-        };
-        $regrows = $answer !== 'badly';
+        [$years, $risk] = self::answer($kind);
+        $regrows = $kind->lowestFrameworkMm !== null || $kind->hardCutting !== HardCutting::Badly;
         $flowersAt = $kind->wood === FloweringWood::New ? $after + $this->growth($kind) : $after;
         [$flowers, $lostPercent] = $this->afterHardCut($kind->wood);
 
@@ -162,6 +146,32 @@ final readonly class Courses
             $flowers, $lostPercent,
             $this->book->figures->number($years), $this->times($task->minutes, Figure::HardCutTime), $share, $risk,
         );
+    }
+
+    /** @return array{Figure, string} years until it is whole again, and what may go wrong */
+    private static function answer(Kind $kind): array
+    {
+        if ($kind->lowestFrameworkMm !== null) {
+            return [
+                Figure::RecoverWell,
+                'Down to its lowest framework and no further: expect strong shoots, and nothing if frost follows.',
+            ];
+        }
+
+        return match ($kind->hardCutting) {
+            HardCutting::Well => [
+                Figure::RecoverWell,
+                'It answers hard cutting well: expect strong shoots that want thinning.',
+            ],
+            HardCutting::Slowly => [
+                Figure::RecoverSlowly,
+                'It answers slowly: two or three years bare, and one stem in ten may not break.',
+            ],
+            HardCutting::Badly => [
+                Figure::RecoverBadly,
+                'It answers badly: what is cut into old wood may never break again. Replace it rather.',
+            ],
+        };
     }
 
     /** @return array{string, int} when it flowers after a hard cut, and per cent of its flowers lost */
@@ -203,10 +213,6 @@ final readonly class Courses
 
     private function extension(Kind $kind): int
     {
-        return $this->book->figures->number(match ($kind->vigour) {
-            'weak' => Figure::ExtensionWeak,
-            'strong' => Figure::ExtensionStrong,
-            default => Figure::ExtensionMedium,
-        });
+        return $this->book->figures->number($kind->vigour->extension());
     }
 }

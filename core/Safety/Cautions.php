@@ -11,6 +11,7 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Figures;
+use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\Recipe;
 use PruningHook\Core\PlantBook\TaskRule;
@@ -21,7 +22,7 @@ use PruningHook\Core\PlantBook\TaskRule;
 final readonly class Cautions
 {
     /** Habits in which no bird nests. */
-    private const NO_NESTS = ['grass', 'perennial'];
+    private const NO_NESTS = [Habit::Grass, Habit::Perennial];
 
     /** @param  array<string, string>  $texts by key */
     private function __construct(

@@ -9,6 +9,7 @@ use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Figures;
+use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\Recipe;
 use PruningHook\Core\Reason;
@@ -69,7 +70,7 @@ final readonly class HandsOff
         $young = $yearInGround !== null && $yearInGround <= $figures->number(Figure::YoungTree);
         $height = $plant->heightMm ?? ($young ? 0 : $kind->typicalHeightMm);
         $tall = $figures->number(Figure::HandsOffTree);
-        if ($kind->habit === 'tree' && $height > $tall) {
+        if ($kind->habit === Habit::Tree && $height > $tall) {
             $as = $plant->heightMm === null ? 'grows taller than' : 'is taller than';
 
             return new self(

@@ -12,6 +12,8 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\PlantBook\Conditional;
 use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\Habit;
+use PruningHook\Core\PlantBook\HardCutting;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\TaskRule;
@@ -32,15 +34,9 @@ final readonly class StemAims
     /** The clearance of a kind of this vigour. */
     public function clearance(Kind $kind): Clearance
     {
-        [$extension, $thickening] = match ($kind->vigour) {
-            'weak' => [Figure::ExtensionWeak, Figure::ThickeningWeak],
-            'strong' => [Figure::ExtensionStrong, Figure::ThickeningStrong],
-            default => [Figure::ExtensionMedium, Figure::ThickeningMedium],
-        };
-
         return new Clearance(
-            $this->book->figures->number(Figure::RubsWithin), $this->book->figures->number($extension),
-            $this->book->figures->number($thickening) / 100,
+            $this->book->figures->number(Figure::RubsWithin), $this->book->figures->number($kind->vigour->extension()),
+            $this->book->figures->number($kind->vigour->thickening()) / 100,
         );
     }
 
@@ -108,7 +104,7 @@ final readonly class StemAims
             $best[1] ??= $method;
         }
 
-        return $aim === 'renewal' && $kind->hardCutting !== 'badly' && $kind->habit !== 'tree'
+        return $aim === 'renewal' && $kind->hardCutting !== HardCutting::Badly && $kind->habit !== Habit::Tree
             ? [StemPlan::Thirds, 'renew-by-thirds', null, '']
             : $best;
     }

@@ -17,6 +17,7 @@ use PruningHook\Core\Planning\Agenda;
 use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
+use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
@@ -220,7 +221,7 @@ final class FirmSeeder
         );
         $planted = Day::of($today->year() - 1 - ($number % 23), 3, 1 + ($number % 28));
         $height = (int) ($kind->typicalHeightMm * (0.5 + (($number * 13) % 50) / 60));
-        $stems = in_array($kind->habit, ['shrub', 'cane'], true)
+        $stems = in_array($kind->habit, [Habit::Shrub, Habit::Cane], true)
             ? [2 + ($number % 8), 1 + ($number % 5)]
             : [null, null];
         $own = $number % 61 === 0;

@@ -59,17 +59,17 @@ final class OwnKindTest extends FeatureTestCase
         $this->actingAs($this->planner());
         $this->correct(['vigour' => 'medium', 'note' => 'First.']);
         $this->correct(['vigour' => 'weak', 'note' => 'Second.']);
-        self::assertSame('weak', $this->book()->kind('wisteria')->vigour);
+        self::assertSame('weak', $this->book()->kind('wisteria')->vigour->value);
         $this->delete('/own-versions/'.OwnKind::query()->latest('id')->value('id'))->assertSessionHas(
             'said',
             'Taken back.',
         );
-        self::assertSame('medium', $this->book()->kind('wisteria')->vigour);
+        self::assertSame('medium', $this->book()->kind('wisteria')->vigour->value);
         $this->travel(1)->minutes();
         $this->delete('/plant-book/wisteria/own')->assertSessionHas('undo');
-        self::assertSame('strong', $this->book()->kind('wisteria')->vigour);
+        self::assertSame('strong', $this->book()->kind('wisteria')->vigour->value);
         $this->post('/plant-book/wisteria/own/restore');
-        self::assertSame('medium', $this->book()->kind('wisteria')->vigour);
+        self::assertSame('medium', $this->book()->kind('wisteria')->vigour->value);
         self::assertSame(1, OwnKind::query()->count(), 'the version undone before stays undone');
     }
 

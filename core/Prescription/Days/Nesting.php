@@ -9,6 +9,7 @@ use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\PlantBook\FloweringWood;
+use PruningHook\Core\PlantBook\Habit;
 
 /** Dense plants are looked through before a cut in the nesting season; a nest that was found closes them. */
 final readonly class Nesting implements DayRule
@@ -77,7 +78,7 @@ final readonly class Nesting implements DayRule
     private static function hides(DayCase $case): bool
     {
         $dense =
-            $case->kind->habit === 'hedge'
+            $case->kind->habit === Habit::Hedge
             || $case->plant->form === 'hedge'
             || ($case->kind->has('dense') && ! $case->kind->phenology->has(Anchor::LeafFall));
 

@@ -45,10 +45,11 @@
             @endif
             <dl class="facts">
                 <dt>Wood</dt><dd>{{ $kind->wood->inWords() }}</dd>
-                <dt>Habit</dt><dd>{{ $kind->habit }}, about {{ \App\Support\Say::length($kind->typicalHeightMm) }}</dd>
+                <dt>Habit</dt>
+                <dd>{{ $kind->habit->value }}, about {{ \App\Support\Say::length($kind->typicalHeightMm) }}</dd>
                 <dt>Forms</dt><dd>{{ implode(', ', $kind->forms) }}</dd>
-                <dt>Vigour</dt><dd>{{ $kind->vigour }}</dd>
-                <dt>Hard cutting</dt><dd>it answers {{ $kind->hardCutting }}</dd>
+                <dt>Vigour</dt><dd>{{ $kind->vigour->value }}</dd>
+                <dt>Hard cutting</dt><dd>it answers {{ $kind->hardCutting->value }}</dd>
                 @if ($kind->growthMm)<dt>Growth before
                     flowers</dt><dd>{{ \App\Support\Say::length($kind->growthMm[0]) }} to
                     {{ \App\Support\Say::length($kind->growthMm[1]) }}</dd>@endif

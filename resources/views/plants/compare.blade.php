@@ -18,6 +18,7 @@
             <x-courses :courses="$schools" :tallest="$tallest" />
         @endif
         <p class="soft">Dotted: at the end of the season. Solid: after the cut. Petals: where the flowers will be. All
-            to one scale; figures are common practice for a kind that answers hard cutting {{ $kind->hardCutting }}.</p>
+            to one scale; figures are common practice for a kind that answers hard cutting
+            {{ $kind->hardCutting->value }}.</p>
     @endif
 </x-layout>

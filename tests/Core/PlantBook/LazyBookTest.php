@@ -9,6 +9,7 @@ use App\PlantBook\PlantBookFiles;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\Vigour;
 use Tests\Support\TestBook;
 
 /** A book read kind by kind is the book read at once; what the firm says of it and cannot be read is put aside. */
@@ -54,7 +55,7 @@ final class LazyBookTest extends TestCase
         self::assertStringContainsString('there is no kind "no-such-kind"', $book->putAside['grey-lilac']);
         self::assertStringContainsString('both called', $book->putAside['second-rose']);
         self::assertEquals(TestBook::read()->kind('lilac'), $book->kind('lilac'), "the book's own word holds");
-        self::assertSame('weak', $book->kind('wisteria')->vigour);
+        self::assertSame(Vigour::Weak, $book->kind('wisteria')->vigour);
         $this->expectException(Fault::class);
         $this->expectExceptionMessage(
             'the plant book has no kind "grey-lilac": the firm\'s own grey-lilac: there is no kind "no-such-kind"',

@@ -11,12 +11,14 @@ use PruningHook\Core\PlantBook\Disease;
 use PruningHook\Core\PlantBook\EffortRates;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\HardCutting;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\KindReader;
 use PruningHook\Core\PlantBook\Recipes;
 use PruningHook\Core\PlantBook\SeasonReader;
 use PruningHook\Core\PlantBook\Sources;
 use PruningHook\Core\PlantBook\StateNote;
+use PruningHook\Core\PlantBook\Vigour;
 use Tests\Support\TestBook;
 
 /** What the book's entries mean where they say little, and the figures drawn from habit and vigour. */
@@ -28,7 +30,7 @@ final class ReadingTest extends TestCase
         self::assertSame([1000, null, null, null], [
             $kind->typicalHeightMm, $kind->growthMm, $kind->lowestFrameworkMm, $kind->usualCutMm,
         ]);
-        self::assertSame(['medium', 'slowly', '', ['free']], [
+        self::assertSame([Vigour::Medium, HardCutting::Slowly, '', ['free']], [
             $kind->vigour, $kind->hardCutting, $kind->family, $kind->forms,
         ]);
         self::assertNull($kind->removalCap);

@@ -17,6 +17,7 @@ use PruningHook\Core\Plant\State;
 use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\Plant\Stress;
 use PruningHook\Core\Plant\Upkeep;
+use PruningHook\Core\PlantBook\HardCutting;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Contradictions;
 use PruningHook\Core\Prescription\Prescriber;
@@ -173,7 +174,7 @@ final class StandingTest extends TestCase
         self::assertSame([1500, 1500], [$after('yew', 1500, 1500), $after('yew', 1600, 1500)]);
         self::assertSame(2600 - intdiv(2600 * 33, 100), $after('yew', 2600, 1500));
         $book = TestBook::read();
-        self::assertSame('badly', $book->kind('leyland-cypress')->hardCutting);
+        self::assertSame(HardCutting::Badly, $book->kind('leyland-cypress')->hardCutting);
         self::assertSame(
             2600 - $book->figures->growing($book->kind('leyland-cypress'))->extensionMm,
             $after('leyland-cypress', 2600, 1500),

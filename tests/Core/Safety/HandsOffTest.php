@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Regrowth\Course;
@@ -141,7 +142,7 @@ final class HandsOffTest extends TestCase
                 foreach (Courses::with(TestBook::read())->of($plant, $task) as $course) {
                     if ($course->key === 'hard') {
                         self::assertTrue(
-                            $kind->habit !== 'tree' || $kind->lowestFrameworkMm !== null,
+                            $kind->habit !== Habit::Tree || $kind->lowestFrameworkMm !== null,
                             "$kind->id is topped",
                         );
                         self::assertLessThanOrEqual(

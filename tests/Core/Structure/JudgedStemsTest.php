@@ -9,6 +9,7 @@ use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
+use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
@@ -203,7 +204,9 @@ final class JudgedStemsTest extends TestCase
         $kinds = array_values(
             array_filter(
                 TestBook::read()->all(),
-                static fn (Kind $kind): bool => in_array($kind->habit, ['shrub', 'climber', 'cane'], true),
+                static fn (Kind $kind): bool => in_array(
+                    $kind->habit, [Habit::Shrub, Habit::Climber, Habit::Cane], true,
+                ),
             ),
         );
         for ($survey = 0; $survey < 500; $survey++) {

@@ -7,6 +7,7 @@ namespace Tests\Core\Structure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Vigour;
 use PruningHook\Core\Structure\Stem;
 use PruningHook\Core\Structure\StemAim;
 use PruningHook\Core\Structure\StemAims;
@@ -126,7 +127,7 @@ final class StemAimsTest extends TestCase
                 StemAims::with($book)->clearance($book->kind($kind))->rubs($stems),
             ),
         ]);
-        self::assertSame('strong', $book->kind('wisteria')->vigour);
+        self::assertSame(Vigour::Strong, $book->kind('wisteria')->vigour);
         self::assertLessThanOrEqual($next('star-magnolia'), $next('wisteria'));
     }
 

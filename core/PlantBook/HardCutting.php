@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\PlantBook;
+
+/** How a kind answers a cut into old wood. */
+enum HardCutting: string
+{
+    case Well = 'well';
+    case Slowly = 'slowly';
+    case Badly = 'badly';
+}
