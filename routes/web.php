@@ -2,23 +2,23 @@
 
 declare(strict_types=1);
 
-use App\Http\Controllers\Auth\ForgotPasswordController;
-use App\Http\Controllers\Auth\LoginController;
-use App\Http\Controllers\Auth\ResetPasswordController;
-use App\Http\Controllers\BloomController;
-use App\Http\Controllers\DrawingController;
-use App\Http\Controllers\FrostController;
-use App\Http\Controllers\GardenController;
-use App\Http\Controllers\ObservationController;
-use App\Http\Controllers\OwnKindController;
-use App\Http\Controllers\PlantBookController;
-use App\Http\Controllers\PlantController;
-use App\Http\Controllers\PracticeController;
-use App\Http\Controllers\SearchController;
-use App\Http\Controllers\SeasonController;
-use App\Http\Controllers\StemController;
-use App\Http\Controllers\VisitController;
-use App\Http\Controllers\WorkLogController;
+use App\Gardens\FrostController;
+use App\Gardens\GardenController;
+use App\People\ForgotPasswordController;
+use App\People\LoginController;
+use App\People\ResetPasswordController;
+use App\PlantBook\OwnKindController;
+use App\PlantBook\PlantBookController;
+use App\Plants\BloomController;
+use App\Plants\DrawingController;
+use App\Plants\PlantController;
+use App\Practice\PracticeController;
+use App\Season\SearchController;
+use App\Season\SeasonController;
+use App\Stems\StemController;
+use App\Visits\VisitController;
+use App\Visits\WorkLogController;
+use App\Weather\ObservationController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {

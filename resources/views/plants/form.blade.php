@@ -46,10 +46,10 @@
         <fieldset><legend>How it is grown</legend>
             <div class="row">
                 <div class="col-md-4"><x-field name="form" label="Form" :value="$plant->form"
-                    :options="array_combine(App\Http\Requests\PlantRequest::FORMS,
-                    App\Http\Requests\PlantRequest::FORMS)" empty="not said" /></div>
+                    :options="array_combine(App\Plants\PlantRequest::FORMS,
+                    App\Plants\PlantRequest::FORMS)" empty="not said" /></div>
                 <div class="col-md-4"><x-field name="aim" label="Aim" :value="$plant->aim"
-                    :options="array_combine(App\Http\Requests\PlantRequest::AIMS, App\Http\Requests\PlantRequest::AIMS)"
+                    :options="array_combine(App\Plants\PlantRequest::AIMS, App\Plants\PlantRequest::AIMS)"
                     empty="as usual for the kind" /></div>
                 <div class="col-md-4"><x-field name="grafted" label="Grafted" :value="$plant->grafted === null ? null
                     : (int) $plant->grafted" :options="['1' => 'grafted', '0' => 'on its own roots']" empty="not known"
@@ -57,7 +57,7 @@
             </div>
             <div class="log-field"><span class="form-label" id="hazards-label">Hazards beside it</span>
                 <div class="taps" role="group" aria-labelledby="hazards-label">
-                    @foreach (App\Http\Requests\PlantRequest::HAZARDS as $hazard => $name)
+                    @foreach (App\Plants\PlantRequest::HAZARDS as $hazard => $name)
                         <label><input type="checkbox" name="hazards[]" value="{{ $hazard }}"
                             @checked(in_array($hazard, old('hazards', $plant->hazards),
                             true))><span>{{ $name }}</span></label>

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardens;
+
+use App\Models\Garden;
+use App\Practice\PracticeRules;
+use Closure;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Arr;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\Validator;
+use PruningHook\Core\Calendar\FrostDoubt;
+use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\Region;
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\PlantBook;
+
+/** A garden's facts as the form gives them. */
+final class GardenRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        $garden = $this->route('garden');
+
+        return $garden instanceof Garden ? Gate::allows('update', $garden) : Gate::allows('create', Garden::class);
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        $frost = static function (string $attribute, mixed $value, Closure $fail): void {
+            try {
+                MonthDay::parse(is_string($value) ? $value : '');
+            } catch (Fault) {
+                $fail('Write month and day with two figures each, 04-22 for 22 April.');
+            }
+        };
+
+        return [
+            'name' => ['required', 'string', 'max:120'],
+            'client' => ['required', 'string', 'max:120'],
+            'address' => ['nullable', 'string', 'max:200'],
+            'crew_id' => ['nullable', 'integer', 'exists:crews,id'],
+            'latitude' => ['required', 'numeric', 'between:-90,90'],
+            'longitude' => ['required', 'numeric', 'between:-180,180'],
+            'elevation_m' => ['required', 'integer', 'between:-430,6000'],
+            'winter' => ['required', 'in:cold,cool,warm'],
+            'region' => ['nullable', Rule::enum(Region::class)],
+            'last_frost' => ['nullable', 'required_unless:winter,warm', 'required_with:first_frost', $frost],
+            'first_frost' => ['nullable', 'required_unless:winter,warm', 'required_with:last_frost', $frost],
+            'sure' => ['nullable', 'in:1'],
+            'notes' => ['nullable', 'string', 'max:2000'],
+            ...PracticeRules::rules(),
+        ];
+    }
+
+    /** Dates that hardly fit the place are questioned once; whoever is sure says so. */
+    public function withValidator(Validator $validator): void
+    {
+        $validator->after(function (Validator $validator): void {
+            if ($validator->errors()->isNotEmpty() || $this->boolean('sure') || ! $this->filled('last_frost')) {
+                return;
+            }
+            $doubt = FrostDoubt::of(
+                $this->float('latitude'),
+                MonthDay::parse($this->string('last_frost')->toString()),
+                MonthDay::parse($this->string('first_frost')->toString()),
+                app(PlantBook::class)->figures->number(Figure::LateFirstFrost),
+            );
+            if ($doubt !== null) {
+                $validator
+                    ->errors()
+                    ->add(
+                        $doubt->ofPlace ? 'latitude' : 'last_frost',
+                        $doubt->says.' If it is right as it stands, tick that you are sure.',
+                    );
+                $validator->errors()->add('sure', 'The frosts are questioned.');
+            }
+        });
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'latitude.between' => 'A latitude lies between -90 (south) and 90 (north) degrees.',
+            'longitude.between' => 'A longitude lies between -180 (west) and 180 (east) degrees.',
+            'last_frost.required_unless' => 'Only a garden with a warm winter may go without its last frost.',
+            'first_frost.required_unless' => 'Only a garden with a warm winter may go without its first frost.',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function facts(): array
+    {
+        return [
+            ...Arr::except((array) $this->validated(), ['practice', 'sure']),
+            'practice' => PracticeRules::chosen($this->validated('practice', [])),
+        ];
+    }
+}

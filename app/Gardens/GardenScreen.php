@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardens;
+
+use App\Bridge\CorePlants;
+use App\Due\Basis;
+use App\Due\DueKeeper;
+use App\Models\Garden;
+use App\Models\Plant;
+use App\Models\Visit;
+use App\Season\KeptTasks;
+use App\Support\Pages;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Drawing\Strip;
+use PruningHook\Core\Planning\DueTask;
+use PruningHook\Core\PlantBook\PlantBook;
+
+/** Everything the Garden screen shows: what is due, the plants' years, visits to come and past. */
+final readonly class GardenScreen
+{
+    /** Visits to come, and past visits of one page. */
+    private const COMING = 20;
+
+    private const PAST = 12;
+
+    public function __construct(
+        private DueKeeper $keeper,
+        private KeptTasks $tasks,
+        private CorePlants $bridge,
+        private PlantBook $book,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function show(Garden $garden, Request $request, Day $today): array
+    {
+        $this->keeper->ensure([$garden->id]);
+        $span = Basis::year($today);
+        $visits = static fn (): Builder => Visit::query()
+            ->where('garden_id', $garden->id)
+            ->with(['crew', 'tasks' => static fn ($tasks) => $tasks->select(['id', 'visit_id', 'minutes'])]);
+        $past = Pages::of(
+            $request,
+            $visits()->where('on', '<', (string) $today)->where('waiting', false)->count(),
+            self::PAST,
+            'visits',
+        );
+
+        return DB::transaction(function () use ($garden, $today, $span, $visits, $past): array {
+            $plants = $garden
+                ->plants()
+                ->get()
+                ->sortBy(static fn (Plant $plant): array => [$plant->bed ?? '', $plant->label])
+                ->values();
+            $years = $this->tasks->years($plants, $span, $today);
+
+            return [
+                'garden' => $garden->load('crew'),
+                'today' => $today,
+                'book' => $this->book,
+                'putAside' => $this->bridge->putAside($garden->practice),
+                'rows' => $this->tasks->rows(
+                    DB::table('season_tasks')
+                        ->where('garden_id', $garden->id)
+                        ->where('closes', '>=', $today->minus(DueTask::MISSED_DAYS)->number)
+                        ->where('opens', '<=', $today->plus(DueTask::COMING_DAYS)->number)
+                        ->orderBy('closes')
+                        ->orderBy('id'),
+                    $today,
+                ),
+                'months' => Strip::marks($span),
+                'width' => $span->days(),
+                'strips' => $plants
+                    ->map(
+                        static fn (Plant $plant): array => [
+                            'plant' => $plant,
+                            'strip' => Strip::of($years[$plant->id]),
+                            'faults' => $years[$plant->id]->faults,
+                        ],
+                    )
+                    ->all(),
+                // What was not logged on its day still waits, however long ago that was.
+                'coming' => $visits()
+                    ->where(static fn ($any) => $any->where('on', '>=', (string) $today)->orWhere('waiting', true))
+                    ->orderBy('on')
+                    ->limit(self::COMING)
+                    ->get(),
+                'past' => $visits()
+                    ->where('on', '<', (string) $today)
+                    ->where('waiting', false)
+                    ->orderByDesc('on')
+                    ->limit($past->per)
+                    ->offset($past->offset())
+                    ->get(),
+                'pages' => $past,
+            ];
+        });
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gardens;
+
+use App\Due\DueKeeper;
+use App\Models\Garden;
+use App\Search\SearchTables;
+use App\Season\KeptTasks;
+use App\Support\Pages;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Planning\Urgency;
+
+/** The gardens, a page at a time, each with how much of it is pressing. */
+final readonly class GardensScreen
+{
+    private const PER_PAGE = 18;
+
+    public function __construct(private DueKeeper $keeper)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function show(Request $request, Day $today): array
+    {
+        $text = $request->string('q')->trim()->toString();
+        $found = Garden::query();
+        if ($text !== '') {
+            $found->whereIn('id', SearchTables::ids('gardens', $text));
+        }
+        $pages = Pages::of($request, $found->count(), self::PER_PAGE);
+        $found->orderBy('name')->orderBy('id')->limit($pages->per)->offset($pages->offset());
+        $gardens = $found->with('crew')->get();
+        $ids = array_values($gardens->map(static fn (Garden $garden): int => $garden->id)->all());
+        $this->keeper->ensure($ids);
+        $pressing = [];
+        foreach ([Urgency::Closing, Urgency::Missed, Urgency::Open] as $urgency) {
+            $pressing[$urgency->value] = KeptTasks::urgent(
+                DB::table('season_tasks')->whereIn('garden_id', $ids),
+                $urgency,
+                $today,
+            )
+                ->groupBy('garden_id')
+                ->selectRaw('garden_id, count(*) as tasks')
+                ->pluck('tasks', 'garden_id')
+                ->all();
+        }
+
+        return [
+            'text' => $text,
+            'gardens' => $gardens,
+            'pages' => $pages,
+            'kept' => DB::table('kept_gardens')->whereIn('garden_id', $ids)->get()->keyBy('garden_id')->all(),
+            'pressing' => $pressing,
+        ];
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plants;
+
+use App\Models\BloomNote;
+use App\Models\Plant;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Validator;
+use PruningHook\Core\PlantBook\PlantBook;
+
+/** How a plant flowered. */
+final class BloomRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return Gate::allows('survey', $this->route('plant'));
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'flowering_height_cm' => ['required', 'integer', 'between:1,1000'],
+            'score' => ['nullable', 'integer', 'between:1,'.count(BloomNote::SCORES)],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'flowering_height_cm.required' => 'How high did it flower?',
+            'flowering_height_cm.between' => 'A flowering height lies between 1 cm and 10 m, in centimetres.',
+        ];
+    }
+
+    public function withValidator(Validator $validator): void
+    {
+        $plant = $this->route('plant');
+        assert($plant instanceof Plant);
+        $validator->after(
+            fn (Validator $validator) => LengthDoubts::tell(
+                $validator, $this, app(PlantBook::class)->find($plant->kind),
+            ),
+        );
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plants;
+
+use App\Models\Plant;
+use App\Support\Controller;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+
+/** A plant drawn with other measures, courses side by side, and measures kept. */
+final class DrawingController extends Controller
+{
+    public function show(MeasuresRequest $request, Plant $plant, PlantDrawing $drawing): View
+    {
+        return view(
+            'plants.drawing',
+            $drawing->show(
+                $plant->load(['garden', 'workLogs']), $request->string('task')->toString() ?: null,
+                $request->measures(),
+            ),
+        );
+    }
+
+    public function compare(MeasuresRequest $request, Plant $plant, PlantDrawing $drawing): View
+    {
+        return view(
+            'plants.compare',
+            $drawing->show($plant->load(['garden', 'workLogs']), $request->string('task')->toString() ?: null),
+        );
+    }
+
+    public function update(MeasuresRequest $request, Plant $plant): RedirectResponse
+    {
+        $before = array_intersect_key($plant->getAttributes(), $request->measures());
+        $plant->update($request->measures());
+        $back = [];
+        foreach ($before as $field => $value) {
+            $back[str_replace('_mm', '_cm', $field)] =
+                str_ends_with($field, '_mm') && is_numeric($value) ? intdiv((int) $value, 10) : $value;
+        }
+
+        return redirect()
+            ->route('plants.show', $plant)
+            ->with('said', 'The measures are kept. Its prescription is worked out anew.')
+            ->with('undo', [route('plants.measure', [$plant, ...$back, 'sure' => 1]), 'PUT']);
+    }
+}

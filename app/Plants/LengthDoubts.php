@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plants;
+
+use App\Bridge\CorePlants;
+use App\Models\Plant;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Validator;
+use PruningHook\Core\Plant\Recount;
+use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Units\Doubt;
+
+/**
+ * Measures that a kind can hardly have, or that cannot follow from the plant's record, are questioned once, with what
+ * was probably meant; whoever is sure says so.
+ */
+final readonly class LengthDoubts
+{
+    public static function tell(Validator $validator, Request $request, ?Kind $kind, ?Plant $plant = null): void
+    {
+        if ($kind === null || $request->boolean('sure') || $validator->errors()->isNotEmpty()) {
+            return;
+        }
+        foreach (['height_cm', 'flowering_height_cm'] as $field) {
+            $doubt = $request->filled($field) ? Doubt::of($request->float($field), 'cm', $kind->typicalHeightMm) : null;
+            if ($doubt !== null) {
+                self::question($validator, $request, $field, $doubt);
+            }
+        }
+        // What is only looked at need not follow from anything.
+        if ($plant !== null && ! $request->isMethod('get') && $validator->errors()->isEmpty()) {
+            self::recount($validator, $request, $kind, $plant);
+        }
+    }
+
+    private static function recount(Validator $validator, Request $request, Kind $kind, Plant $plant): void
+    {
+        if ($plant->kind !== $kind->id) {
+            return;
+        }
+        $by = app(CorePlants::class)->plant($plant);
+        $new = static fn (string $field, ?int $now, int $unit = 1): ?int => $request->filled($field)
+        && $request->integer($field) * $unit !== $now
+            ? $request->integer($field) * $unit
+            : null;
+        $asked = Recount::questions(
+            $by,
+            app(PlantBook::class)->figures->growing($kind),
+            // What nobody has dated was never measured: there is nothing to hold a new measure against.
+            $plant->stems_on === null ? null : $new('stems_old', $plant->stems_old),
+            $plant->stems_on === null ? null : $new('stems_young', $plant->stems_young),
+            $plant->height_on === null ? null : $new('height_cm', $plant->height_mm, 10),
+        );
+        foreach ($asked as $measure => $doubt) {
+            self::question($validator, $request, str_replace('_mm', '_cm', $measure), $doubt);
+        }
+    }
+
+    private static function question(Validator $validator, Request $request, string $field, string $doubt): void
+    {
+        $validator
+            ->errors()
+            ->add(
+                $field,
+                "$doubt?".($request->isMethod('get') ? '' : ' If it is right as it stands, tick that you are sure.'),
+            );
+        $validator->errors()->add('sure', 'A measure is questioned.');
+    }
+}

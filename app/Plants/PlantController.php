@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plants;
+
+use App\Models\Garden;
+use App\Models\Plant;
+use App\Support\Controller;
+use App\Support\Today;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\KindNames;
+use PruningHook\Core\PlantBook\PlantBook;
+
+final class PlantController extends Controller
+{
+    public function show(Request $request, Plant $plant, PlantScreen $screen, PlantBook $book): View
+    {
+        try {
+            $day = $request->filled('cut') ? Day::parse($request->string('cut')->toString()) : Today::day();
+        } catch (Fault) {
+            $day = Today::day();
+        }
+
+        try {
+            return view('plants.show', $screen->show($plant, Today::day(), $day));
+        } catch (Fault $fault) {
+            return view('plants.unknown', [
+                'plant' => $plant->load('garden'),
+                'says' => ucfirst($fault->getMessage()).'.',
+                'known' => $book->has($plant->kind),
+                'name' => $book->nameOf($plant->kind),
+            ]);
+        }
+    }
+
+    public function record(Plant $plant, PlantBook $book): View
+    {
+        $plant->load(['garden', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id']]);
+
+        return view('plants.record', [
+            'plant' => $plant,
+            'kind' => $book->has($plant->kind)
+                ? $book->kind($plant->kind)
+                : new KindNames($plant->kind, $book->nameOf($plant->kind), '', [], ''),
+            'seasons' => $plant->workLogs->sortByDesc('on')->groupBy('season')->sortKeysDesc(),
+        ]);
+    }
+
+    public function create(Garden $garden, PlantBook $book): View
+    {
+        $this->authorize('update', $garden);
+
+        return $this->form(new Plant(['count' => 1]), $garden, $book);
+    }
+
+    public function store(PlantRequest $request, Garden $garden): RedirectResponse
+    {
+        $plant = $garden->plants()->create($request->facts());
+
+        return redirect()->route('plants.show', $plant)->with('said', "$plant->label is planted in the book.");
+    }
+
+    public function edit(Plant $plant, PlantBook $book): View
+    {
+        $this->authorize('update', $plant);
+
+        return $this->form($plant, $plant->garden, $book);
+    }
+
+    public function update(PlantRequest $request, Plant $plant): RedirectResponse
+    {
+        $plant->update($request->facts());
+
+        return redirect()->route('plants.show', $plant)->with('said', 'Saved. Its prescription is worked out anew.');
+    }
+
+    /** One tap on what is seen of it, on its page or on a visit's sheet. */
+    public function seen(Request $request, Plant $plant, SayWhatIsSeen $seen): RedirectResponse
+    {
+        $this->authorize('survey', $plant);
+        [$fact, $value] = [...explode(':', $request->string('seen')->toString(), 2), ''];
+        $before = $seen->say($plant, $fact, $value === '' ? null : $value);
+
+        // Back to where the hand was, and not to the top of a long sheet.
+        return redirect()
+            ->to(url()->previous()."#seen-$plant->id")
+            ->with('said', "$plant->label: what you saw is kept, and its prescription is worked out anew.")
+            ->with('undo', [route('plants.seen', [$plant, 'seen' => "$fact:$before"]), 'PUT']);
+    }
+
+    public function destroy(Plant $plant): RedirectResponse
+    {
+        $this->authorize('delete', $plant);
+        $plant->delete();
+
+        return redirect()->route('gardens.show', $plant->garden_id)
+            ->with('said', "$plant->label is taken out of the book.")
+            ->with('undo', [route('plants.restore', $plant->id), 'POST']);
+    }
+
+    public function restore(int $plant): RedirectResponse
+    {
+        $row = Plant::withTrashed()->findOrFail($plant);
+        $this->authorize('update', $row);
+        $row->restore();
+
+        return redirect()->route('plants.show', $row)->with('said', "$row->label is back, with its record.");
+    }
+
+    private function form(Plant $plant, Garden $garden, PlantBook $book): View
+    {
+        return view('plants.form', [
+            'plant' => $plant,
+            'garden' => $garden,
+            'book' => $book,
+            'fields' => app(PlantForm::class)->fields($plant),
+        ]);
+    }
+}

@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plants;
+
+use App\Bridge\CorePlants;
+use App\Models\Plant;
+use App\Support\Today;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Drawing\Elevation;
+use PruningHook\Core\Drawing\VineArm;
+use PruningHook\Core\Drawing\Wall;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Prescription\Prescriber;
+use PruningHook\Core\Prescription\Task;
+use PruningHook\Core\Regrowth\Course;
+use PruningHook\Core\Regrowth\Courses;
+
+/**
+ * A plant drawn for its next task: from the side, on its wires, or a vine's arm; and what other measures would make of
+ * it.
+ */
+final readonly class PlantDrawing
+{
+    public function __construct(
+        private PlantBook $book,
+        private CorePlants $bridge,
+    ) {
+    }
+
+    /**
+     * @param  array<string, int|null>  $measures `height_mm`, `flowering_height_mm`, `stems_old`, `stems_young` to look
+     *     at instead of the plant's own
+     * @return array<string, mixed>
+     */
+    public function show(Plant $plant, ?string $taskKey, array $measures = []): array
+    {
+        // What is looked at is taken as it is given, and not carried on from an earlier day.
+        $given = [
+            ...array_key_exists('height_mm', $measures) ? ['height_on' => null] : [],
+            ...array_key_exists('stems_old', $measures) || array_key_exists('stems_young', $measures)
+                ? ['stems_on' => null]
+                : [],
+        ];
+        $looked = $plant
+            ->replicate()
+            ->setRelations($plant->getRelations())
+            ->forceFill(['id' => $plant->id, ...$measures, ...$given]);
+        $core = $this->bridge->plant($looked);
+        $kind = $this->book->kind($plant->kind);
+        $years = $this->bridge->years($plant->garden);
+        $season = SiteYear::seasonOn($years->site, Today::day());
+        $tasks = Prescriber::with($this->book)->prescribe(
+            $core, $years->season($season), $this->bridge->practice($plant->garden),
+        )->tasks;
+        $task = $this->task($tasks, $taskKey);
+
+        return [
+            'plant' => $plant,
+            'looked' => $looked,
+            'kind' => $kind,
+            'task' => $task,
+            'tasks' => $tasks,
+            'elevation' => $task === null ? null : Elevation::of($core, $kind, $task),
+            'wall' => $task !== null && Wall::isOn($core, $kind)
+                    ? Wall::of($core, $kind, $task, $this->book->figures)
+                    : null,
+            'arm' => $task !== null && VineArm::isFor($task)
+                    ? VineArm::of(
+                        $this->pass($tasks, 'rough-pass') ?? $task,
+                        $this->pass($tasks, 'final-pass') ?? $task,
+                    )
+                    : null,
+            'schools' => $schools =
+                $task === null
+                    ? []
+                    : $this->schools($looked, $years->season($season), $this->bridge->practice($plant->garden), $task),
+            'courses' => $courses = $task === null ? [] : Courses::with($this->book)->of($core, $task),
+            'tallest' => max([
+                1,
+                ...array_map(
+                    static fn (Course $course): int => max($course->heightAtEndMm, $course->floweringHeightMm ?? 0),
+                    [...$courses, ...$schools],
+                ),
+            ]),
+        ];
+    }
+
+    /**
+     * The task under each answer of the first school it depends on, as courses; empty where practitioners agree.
+     *
+     * @return list<Course>
+     */
+    private function schools(Plant $row, SiteYear $year, Practice $practice, Task $task): array
+    {
+        $question = ($task->schools[0] ?? null)?->question;
+        if ($question === null) {
+            return [];
+        }
+        $tasks = [];
+        foreach ($question->options as $option => $words) {
+            $other = clone $row;
+            $other->practice = [...$row->practice, $question->key => $option];
+            $under = Prescriber::with($this->book)
+                ->prescribe($this->bridge->plant($other), $year, $practice)
+                ->task($task->key);
+            if ($under !== null) {
+                $tasks[$words] = $under;
+            }
+        }
+
+        return count($tasks) < 2 ? [] : Courses::with($this->book)->bySchool($this->bridge->plant($row), $tasks);
+    }
+
+    /**
+     * The task asked for, or the first that is not over, or the first of all.
+     *
+     * @param  list<Task>  $tasks
+     */
+    private function task(array $tasks, ?string $key): ?Task
+    {
+        foreach ($tasks as $task) {
+            if ($task->key === $key) {
+                return $task;
+            }
+        }
+        foreach ($tasks as $task) {
+            if (! $task->window->closes->isBefore(Today::day())) {
+                return $task;
+            }
+        }
+
+        return $tasks[0] ?? null;
+    }
+
+    /** @param  list<Task>  $tasks */
+    private function pass(array $tasks, string $key): ?Task
+    {
+        foreach ($tasks as $task) {
+            if ($task->key === $key) {
+                return $task;
+            }
+        }
+
+        return null;
+    }
+}

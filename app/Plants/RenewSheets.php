@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plants;
+
+use App\Bridge\CorePlants;
+use App\Models\Plant;
+use App\Models\Visit;
+use App\Models\VisitTask;
+use App\Support\Today;
+use Illuminate\Database\Eloquent\Builder;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Prescription\Prescriber;
+
+/** Prescribes anew what stands on the sheets of coming visits for a plant of which something else is known now. */
+final readonly class RenewSheets
+{
+    public function __construct(
+        private CorePlants $bridge,
+        private PlantBook $book,
+    ) {
+    }
+
+    /** What is logged stays as it was; a task that no longer holds stays on its sheet for the lead to take off. */
+    public function of(Plant $plant): void
+    {
+        $tasks = VisitTask::query()->where('plant_id', $plant->id)->doesntHave('log')
+            ->whereHas('visit', static fn (Builder $visit) => $visit->where('on', '>=', (string) Today::day()))->get();
+        if ($tasks->isEmpty() || ! $this->book->has($plant->kind)) {
+            return;
+        }
+        $plant = $plant->load(['garden', 'workLogs', 'bloomNotes']);
+        $years = $this->bridge->years($plant->garden);
+        $core = $this->bridge->plant($plant);
+        foreach ($tasks as $row) {
+            $task = Prescriber::with($this->book)->prescribe(
+                $core,
+                $years->season($row->season),
+                $this->bridge->practice($plant->garden),
+            )->task($row->task);
+            if ($task !== null) {
+                $row->update(['prescribed' => $task->toArray(), 'minutes' => $task->minutes]);
+                Visit::recount($row->visit_id);
+            }
+        }
+    }
+}

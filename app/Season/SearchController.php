@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Models\Garden;
+use App\Models\Plant;
+use App\Search\SearchTables;
+use App\Support\Controller;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\PlantBook\PlantBook;
+
+final class SearchController extends Controller
+{
+    private const MOST = 24;
+
+    private const OFFERED = 12;
+
+    public function index(Request $request, PlantBook $book): View
+    {
+        $text = $request->string('q')->trim()->toString();
+        $found = DB::table('plants')->whereNull('plants.deleted_at');
+        $plants =
+            $text === ''
+                ? []
+                : SeasonFilter::matching($found, $text, $book->named($text), 'plants')
+                    ->limit(self::MOST + 1)
+                    ->pluck('plants.id')
+                    ->all();
+        $gardens =
+            $text === ''
+                ? []
+                : SearchTables::ids('gardens', $text)
+                    ->limit(self::MOST + 1)
+                    ->pluck('id')
+                    ->all();
+
+        return view('search.index', [
+            'text' => $text,
+            'book' => $book,
+            'gardens' => Garden::query()->whereKey(array_slice($gardens, 0, self::MOST))->orderBy('name')->get(),
+            'plants' => Plant::query()
+                ->with('garden')
+                ->whereKey(array_slice($plants, 0, self::MOST))
+                ->orderBy('label')
+                ->get(),
+            'more' => max(count($plants), count($gardens)) > self::MOST,
+        ]);
+    }
+
+    /** Gardens that are called so, for a field that asks for one while it is typed. */
+    public function gardens(Request $request): JsonResponse
+    {
+        $text = $request->string('q')->trim()->toString();
+
+        return new JsonResponse(
+            $text === ''
+                ? []
+                : DB::table('gardens')
+                    ->whereIn('id', SearchTables::ids('gardens', $text))
+                    ->orderBy('name')
+                    ->limit(self::OFFERED)
+                    ->get(['id', 'name', 'client']),
+        );
+    }
+}

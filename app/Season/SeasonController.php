@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Models\Crew;
+use App\Support\Controller;
+use App\Support\Today;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use PruningHook\Core\PlantBook\PlantBook;
+
+final class SeasonController extends Controller
+{
+    public function index(Request $request, SeasonScreen $screen, PlantBook $book): View
+    {
+        $filter = SeasonFilter::from($request, $book);
+
+        return view('season.index', [
+            ...$screen->show($filter, $request, Today::day()),
+            'filter' => $filter,
+            'crews' => Crew::names(),
+            'book' => $book,
+        ]);
+    }
+
+    /** The rows of one group of a folded wall. */
+    public function group(Request $request, string $group, SeasonScreen $screen, PlantBook $book): View
+    {
+        return view(
+            'season.group',
+            $screen->group(SeasonFilter::from($request, $book), $group, $request, Today::day()),
+        );
+    }
+}

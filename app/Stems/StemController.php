@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stems;
+
+use App\Models\Plant;
+use App\Support\Controller;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Survey and judge: each tap is kept at once, and the plant is judged anew after it. */
+final class StemController extends Controller
+{
+    public function __construct(private readonly StemBoard $board)
+    {
+    }
+
+    public function show(Request $request, Plant $plant): View
+    {
+        $shown = $this->board->show(
+            $plant->load('garden'), $this->board->survey($plant), $request->string('stem')->toString() ?: null,
+        );
+
+        return view($request->boolean('board') ? 'stems.board' : 'stems.show', $shown);
+    }
+
+    public function update(Request $request, Plant $plant, SurveyTaps $taps): View|RedirectResponse
+    {
+        $this->authorize('survey', $plant);
+        /** @var array<string, mixed> $said */
+        $said = $request->all();
+        $stems = $taps->keep($plant, $said, $request->user())->state['stems'];
+
+        return $this->answer(
+            $request, $plant,
+            $request->string('op')->toString() === 'add' ? $stems[count($stems) - 1]['ref'] ?? null : null,
+        );
+    }
+
+    public function undo(Request $request, Plant $plant, SurveyTaps $taps): View|RedirectResponse
+    {
+        $this->authorize('survey', $plant);
+        /** @var array<string, mixed> $said */
+        $said = $request->all();
+        $taps->takeBack($plant, $said);
+
+        return $this->answer($request, $plant, null);
+    }
+
+    /** Keeps the judgement with a planned task, where the crew finds it on the sheet. */
+    public function plan(Request $request, Plant $plant, CutPlan $plan): RedirectResponse
+    {
+        $this->authorize('survey', $plant);
+        $task = $plan->keep($plant, $this->board, $request->integer('task'));
+
+        return redirect()
+            ->route('visits.show', $task->visit_id)
+            ->with('said', "The cut plan of $plant->label is on the sheet.");
+    }
+
+    private function answer(Request $request, Plant $plant, ?string $new): View|RedirectResponse
+    {
+        $hand = $new ?? ($request->string('ref')->toString() ?: null);
+
+        return $request->header('X-Board') === null
+            ? redirect()->route('stems.show', [$plant, ...($hand === null ? [] : ['stem' => $hand])])
+            : view('stems.board', $this->board->show($plant->load('garden'), $this->board->survey($plant), $hand));
+    }
+}

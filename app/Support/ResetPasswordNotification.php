@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Illuminate\Contracts\Auth\CanResetPassword;
+use Illuminate\Notifications\Messages\MailMessage;
+use Illuminate\Notifications\Notification;
+use SensitiveParameter;
+
+/** The letter with the link to a new password. Plain views: the server renders no Markdown (packages/README.md). */
+final class ResetPasswordNotification extends Notification
+{
+    public function __construct(#[SensitiveParameter] private readonly string $token, private readonly string $name)
+    {
+    }
+
+    /** @return list<string> */
+    public function via(): array
+    {
+        return ['mail'];
+    }
+
+    public function toMail(CanResetPassword $user): MailMessage
+    {
+        return (new MailMessage)->subject('A new password for Pruning Hook')->view('mail.reset-password', [
+            'name' => $this->name,
+            'link' => route('password.reset', ['token' => $this->token, 'email' => $user->getEmailForPasswordReset()]),
+        ]);
+    }
+}

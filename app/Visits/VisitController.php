@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits;
+
+use App\Models\Crew;
+use App\Models\Garden;
+use App\Models\User;
+use App\Models\Visit;
+use App\Support\Controller;
+use App\Support\Today;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+final class VisitController extends Controller
+{
+    public function index(Request $request, RoundScreen $screen): View
+    {
+        /** @var User $user */
+        $user = $request->user();
+
+        return view('visits.index', $screen->show($user, $request, Today::day()));
+    }
+
+    public function create(Request $request, Garden $garden, PlanScreen $screen): View
+    {
+        $this->authorize('plan', $garden);
+
+        return view('visits.plan', [
+            ...$screen->show($garden, $request, Today::day()),
+            'crews' => Crew::names(),
+        ]);
+    }
+
+    public function preview(Request $request, Garden $garden, PlanScreen $screen): View
+    {
+        $this->authorize('plan', $garden);
+
+        return view('visits.common', $screen->show($garden, $request, Today::day()));
+    }
+
+    public function store(PlanRequest $request, Garden $garden, PlanVisit $plan): RedirectResponse
+    {
+        $visit = $plan->plan(
+            $garden, $request->day(), $request->choices(), $request->reason(), $request->crew(), $request->user(),
+        );
+
+        return redirect()->route('visits.show', $visit)
+            ->with('said', 'The visit is planned.')
+            ->with('undo', [route('visits.destroy', $visit), 'DELETE']);
+    }
+
+    public function show(Visit $visit, SheetScreen $screen): View
+    {
+        return view('visits.show', $screen->show($visit, Today::day()));
+    }
+
+    public function update(Request $request, Visit $visit, MoveVisit $move): RedirectResponse
+    {
+        $this->authorize('update', $visit);
+        $this->validate($request, [
+            'on' => ['required', 'date_format:Y-m-d'],
+            'outside_reason' => ['nullable', 'string', 'max:500'],
+        ]);
+        $move->move($visit, $request->string('on')->toString(), $request->string('outside_reason')->trim()->toString());
+
+        return redirect()->route('visits.show', $visit)->with('said', 'The visit is moved.');
+    }
+
+    public function destroy(Visit $visit): RedirectResponse
+    {
+        $this->authorize('delete', $visit);
+        if ($visit->load('tasks.log')->isTouched()) {
+            return back()->withErrors(['visit' => 'Work is logged on this visit, so it stays. Undo the log first.']);
+        }
+        $visit->delete();
+
+        return redirect()
+            ->route('gardens.show', $visit->garden_id)
+            ->with('said', 'The visit is cancelled; its tasks are open again.');
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Weather;
+
+use App\Bridge\CorePlants;
+use App\Models\Garden;
+use App\Models\Observation;
+use App\Support\Controller;
+use App\Support\Today;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use PruningHook\Core\Calendar\Anchor;
+
+final class ObservationController extends Controller
+{
+    public function index(Garden $garden, CorePlants $bridge, Outlook $outlook): View
+    {
+        $year = $bridge->years($garden)->holding(Today::day());
+
+        return view('observations.index', [
+            'garden' => $garden,
+            'today' => Today::day(),
+            'year' => $year,
+            'half' => Today::day()->isAfter($year->day(Anchor::Midsummer)) ? 'autumn' : 'spring',
+            'warmth' => $outlook->warmth($year, Today::day()),
+            'seen' => Observation::query()
+                ->with('seenBy')
+                ->where(['garden_id' => $garden->id, 'season' => $year->season])
+                ->orderByDesc('on')
+                ->get(),
+        ]);
+    }
+
+    public function store(ObservationRequest $request, Garden $garden): RedirectResponse
+    {
+        $seen = Observation::query()->updateOrCreate(
+            ['garden_id' => $garden->id, 'event' => $request->seen()->event, 'season' => $request->season()],
+            ['on' => (string) $request->seen()->on, 'seen_by' => $request->user()?->id],
+        );
+
+        return redirect()->route('observations.index', $garden)
+            ->with('said', Observation::SIGNS[$seen->event].': noted.')
+            ->with('undo', [route('observations.destroy', $seen), 'DELETE']);
+    }
+
+    public function destroy(Observation $observation): RedirectResponse
+    {
+        $this->authorize('delete', $observation);
+        $observation->delete();
+
+        return redirect()->route('observations.index', $observation->garden_id)->with('said', 'Taken back.');
+    }
+}
