@@ -4,20 +4,15 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\AsSnapshot;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use PruningHook\Core\Prescription\Snapshot;
 use PruningHook\Core\Structure\Judgement;
 
 /**
  * One task of one plant on one visit, with the prescription as it stood when it was planned.
- *
- * @phpstan-type Amount array{what: string, unit: string, min: int, target: int, max: int}
- * @phpstan-type Prescribed array{key: string, name: string, method: string, recipe?: string,
- *     cap?: array{percent: int, source: string}, school: ?string,
- *     window: array{opens: string, best_from: string, best_to: string, closes: string}, amounts: list<Amount>,
- *     steps: list<string>, minutes: int, kit?: array<string, mixed>, cautions: list<string>,
- *     reasons: list<array{rule: string, because: string, source: string}>}
  *
  * @phpstan-import-type State from StemSurvey
  * @phpstan-import-type Recalled from Judgement
@@ -29,7 +24,7 @@ use PruningHook\Core\Structure\Judgement;
  * @property int $season
  * @property int $position
  * @property int $minutes as prescribed
- * @property Prescribed $prescribed
+ * @property Snapshot $prescribed
  * @property ?array{state: State,
  *     aim: array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string,
  *         grafted: bool, young: int, pencil: int, school: string},
@@ -45,7 +40,7 @@ final class VisitTask extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['prescribed' => 'array', 'cut_plan' => 'array'];
+        return ['prescribed' => AsSnapshot::class, 'cut_plan' => 'array'];
     }
 
     /** @return BelongsTo<Visit, $this> */

@@ -40,7 +40,7 @@ final readonly class RenewSheets
                 $this->bridge->practice($plant->garden),
             )->task($row->task);
             if ($task !== null) {
-                $row->update(['prescribed' => $task->toArray(), 'minutes' => $task->minutes]);
+                $row->update(['prescribed' => $task->snapshot(), 'minutes' => $task->minutes]);
                 Visit::recount($row->visit_id);
             }
         }

@@ -22,7 +22,7 @@ final readonly class LoggedCuts
      */
     public static function counted(VisitTask $task, Outcome $outcome, array $amounts): array
     {
-        $asked = array_column($task->prescribed['amounts'], 'what');
+        $asked = array_column($task->prescribed->amounts, 'what');
         $cuts = $task->cut_plan['judged']['remove'] ?? [];
         if (
             $outcome !== Outcome::Done

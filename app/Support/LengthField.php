@@ -4,33 +4,26 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use PruningHook\Core\Amount\Amount;
+
 /** Forms ask for lengths in centimetres, and in millimetres only where they are too small for that. */
 final readonly class LengthField
 {
     private const MM_PER_CM = 10;
 
-    /** @param  array{what: string, unit: string, min: int, target: int, max: int}  $amount */
-    public static function unit(array $amount): string
+    public static function unit(Amount $amount): string
     {
-        return $amount['unit'] === 'mm' && self::inCm($amount['max']) ? 'cm' : $amount['unit'];
+        return $amount->unit === 'mm' && self::inCm($amount->max) ? 'cm' : $amount->unit;
     }
 
-    /**
-     * The value as the form shows it.
-     *
-     * @param  array{what: string, unit: string, min: int, target: int, max: int}  $amount
-     */
-    public static function shown(array $amount, int $value): int
+    /** The value as the form shows it. */
+    public static function shown(Amount $amount, int $value): int
     {
         return self::unit($amount) === 'cm' ? intdiv($value, self::MM_PER_CM) : $value;
     }
 
-    /**
-     * The value as it is kept.
-     *
-     * @param  array{what: string, unit: string, min: int, target: int, max: int}  $amount
-     */
-    public static function kept(array $amount, int $shown): int
+    /** The value as it is kept. */
+    public static function kept(Amount $amount, int $shown): int
     {
         return self::unit($amount) === 'cm' ? $shown * self::MM_PER_CM : $shown;
     }

@@ -70,12 +70,6 @@ final readonly class Say
         return $mm === null ? null : Length::ofMm($mm)->metric();
     }
 
-    /** @param  array{what: string, unit: string, min: int, target: int, max: int}  $amount */
-    public static function amount(array $amount): string
-    {
-        return Amount::of(...$amount)->inWords();
-    }
-
     public static function value(int $value, string $unit): string
     {
         return Amount::exactly('', $unit, $value)->targetInWords();

@@ -105,7 +105,7 @@ final class LogRequest extends FormRequest
     public function said(VisitTask $task): array
     {
         $amounts = [];
-        foreach ($task->prescribed['amounts'] as $index => $amount) {
+        foreach ($task->prescribed->amounts as $index => $amount) {
             $value = $this->input("amounts.$index");
             $amounts[$index] = is_numeric($value) ? LengthField::kept($amount, (int) $value) : null;
         }

@@ -49,7 +49,7 @@ final readonly class LogWork
         return [
             'plant_id' => $task->plant_id,
             'task' => $task->task,
-            'recipe' => $task->prescribed['recipe'] ?? null,
+            'recipe' => $task->prescribed->recipe,
             'season' => $task->season,
             'on' => $task->visit->on,
             'outcome' => $said['outcome'],
@@ -76,10 +76,10 @@ final readonly class LogWork
     private static function amounts(VisitTask $task, array $said): array
     {
         $amounts = [];
-        foreach ($task->prescribed['amounts'] as $index => $amount) {
+        foreach ($task->prescribed->amounts as $index => $amount) {
             $value = $said[$index] ?? null;
             if (is_numeric($value)) {
-                $amounts[] = ['what' => $amount['what'], 'unit' => $amount['unit'], 'value' => (int) $value];
+                $amounts[] = ['what' => $amount->what, 'unit' => $amount->unit, 'value' => (int) $value];
             }
         }
 

@@ -42,16 +42,8 @@ final readonly class MoveVisit
     /** @param  Visit  $visit with tasks loaded */
     public static function common(Visit $visit): ?CommonWindow
     {
-        return CommonWindow::of(...array_values($visit->tasks->map(static function (VisitTask $task): Window {
-            $window = $task->prescribed['window'];
-
-            return Window::of(
-                Day::parse($window['opens']), Day::parse($window['best_from']),
-                Day::parse($window['best_to']), Day::parse($window['closes']),
-            );
-        })
-            ->all(),
-        ),
-        );
+        return CommonWindow::of(...array_values(
+            $visit->tasks->map(static fn (VisitTask $task): Window => $task->prescribed->window)->all(),
+        ));
     }
 }

@@ -113,7 +113,7 @@ final readonly class PlanVisit
                     'season' => $job->task->season,
                     'position' => $position,
                     'minutes' => $job->task->minutes,
-                    'prescribed' => $job->task->toArray(),
+                    'prescribed' => $job->task->snapshot(),
                 ]);
             }
 

@@ -40,9 +40,8 @@ final readonly class SeasonBudget
     /** @return ?array{int, string} per cent and source */
     private function cap(VisitTask $task): ?array
     {
-        $kept = $task->prescribed['cap'] ?? null;
-        if ($kept !== null) {
-            return [$kept['percent'], $kept['source']];
+        if ($task->prescribed->cap !== null) {
+            return $task->prescribed->cap;
         }
 
         // Planned before prescriptions said their cap: any cut at all of such a kind.

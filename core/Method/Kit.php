@@ -38,6 +38,20 @@ final readonly class Kit
         return new self([], 1, [], [], 0, [], [], [self::ARBORIST]);
     }
 
+    /**
+     * A kit as `toArray` wrote it: what the hands must be able to handle is not written.
+     *
+     * @param  array{tools: list<string>, people: int, gear: list<string>, materials: list<string>, debris_litres: int,
+     *     aftercare: list<string>, follow_ups: list<array{after_days: ?int, what: string}>}  $written
+     */
+    public static function read(array $written): self
+    {
+        return new self(
+            $written['tools'], $written['people'], $written['gear'], $written['materials'], $written['debris_litres'],
+            $written['aftercare'], $written['follow_ups'], [],
+        );
+    }
+
     /** @return array<string, mixed> the shape of docs/formats/prescription.schema.json */
     public function toArray(): array
     {

@@ -90,25 +90,14 @@ final readonly class Task
         ));
     }
 
+    public function snapshot(): Snapshot
+    {
+        return Snapshot::of($this);
+    }
+
     /** @return array<string, mixed> the shape of docs/formats/prescription.schema.json */
     public function toArray(): array
     {
-        return [
-            'key' => $this->key,
-            'name' => $this->name,
-            'method' => $this->method,
-            'recipe' => $this->methodKey,
-            'cap' => ['percent' => $this->budget->capPercent, 'source' => $this->budget->source],
-            'hands_off' => $this->handsOff,
-            'school' => $this->school(),
-            'window' => $this->window->toArray(),
-            'amounts' => array_map(static fn (Amount $amount): array => $amount->toArray(), $this->amounts),
-            'steps' => $this->steps,
-            'minutes' => $this->minutes,
-            'cautions' => $this->cautions,
-            'kit' => $this->kit->toArray(),
-            'reasons' => array_map(static fn (Reason $reason): array => $reason->toArray(), $this->reasons),
-            'workings' => array_map(static fn (Working $working): array => $working->toArray(), $this->workings),
-        ];
+        return $this->snapshot()->toArray();
     }
 }

@@ -13,6 +13,7 @@ use App\Models\VisitTask;
 use App\Season\TaskChoice;
 use App\Visits\LogWork;
 use App\Visits\PlanVisit;
+use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
@@ -213,11 +214,11 @@ final readonly class DemoWork
             default => 'done',
         };
         $amounts = array_map(
-            static fn (array $amount): int => min(
-                $amount['max'],
-                max($amount['min'], $amount['target'] + ($seed % 3) - 1),
+            static fn (Amount $amount): int => min(
+                $amount->max,
+                max($amount->min, $amount->target + ($seed % 3) - 1),
             ),
-            $task->prescribed['amounts'],
+            $task->prescribed->amounts,
         );
         $this->logger->log(
             $task,
@@ -226,7 +227,7 @@ final readonly class DemoWork
                 'why' => $outcome === 'done' ? null : ['time', 'weather', 'reach'][$seed % 3],
                 'minutes' => $outcome === 'not-done'
                         ? null
-                        : (int) round($task->prescribed['minutes'] * (0.75 + ($seed % 60) / 100)),
+                        : (int) round($task->prescribed->minutes * (0.75 + ($seed % 60) / 100)),
                 'removed_percent' => $outcome === 'not-done' ? null : [10, 15, null, 20, 25][$seed % 5],
                 'amounts' => $outcome === 'not-done' ? [] : $amounts,
                 'findings' => [

@@ -208,7 +208,7 @@ final class DrawingTest extends FeatureTestCase
         $task = $plan->tasks()->firstOrFail();
         self::assertSame(
             ['light-arc', 33],
-            [$task->prescribed['recipe'] ?? null, $task->prescribed['cap']['percent'] ?? null],
+            [$task->prescribed->recipe, $task->prescribed->cap[0] ?? null],
         );
         // Another school since then changes nothing of what the crew was asked to do.
         $rose->update(['practice' => ['bush-rose-severity' => 'open-bowl']]);
@@ -241,18 +241,9 @@ final class DrawingTest extends FeatureTestCase
                     'season' => $season,
                     'position' => 0,
                     'minutes' => 30,
-                    'prescribed' => [
-                        'recipe' => 'renew-by-thirds',
-                        'amounts' => [
-                            [
-                                'what' => 'old stems to take out',
-                                'unit' => 'stems',
-                                'min' => 3,
-                                'target' => 3,
-                                'max' => 3,
-                            ],
-                        ],
-                    ],
+                    'prescribed' => $this->prescription(['recipe' => 'renew-by-thirds', 'amounts' => [
+                        ['what' => 'old stems to take out', 'unit' => 'stems', 'min' => 3, 'target' => 3, 'max' => 3],
+                    ]]),
                 ]);
             $this->app
                 ->make(LogWork::class)

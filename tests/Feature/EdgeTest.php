@@ -11,6 +11,7 @@ use App\Support\LengthField;
 use App\Support\Say;
 use App\Support\Today;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Fault;
 use RuntimeException;
 
@@ -28,10 +29,9 @@ final class EdgeTest extends FeatureTestCase
         self::assertNull(Say::length(null));
     }
 
-    /** @param  array{what: string, unit: string, min: int, target: int, max: int}  $amount */
     #[DataProvider('lengths')]
     public function test_lengths_are_asked_for_in_the_unit_that_fits(
-        array $amount,
+        Amount $amount,
         string $unit,
         int $kept,
         int $shown,
@@ -41,19 +41,10 @@ final class EdgeTest extends FeatureTestCase
         self::assertSame($kept, LengthField::kept($amount, $shown));
     }
 
-    /**
-     * @return array<string, array{array{what: string, unit: string, min: int, target: int, max: int}, string, int,
-     *     int}>
-     */
+    /** @return array<string, array{Amount, string, int, int}> */
     public static function lengths(): array
     {
-        $amount = static fn (string $unit, int $max): array => [
-            'what' => 'x',
-            'unit' => $unit,
-            'min' => 0,
-            'target' => 0,
-            'max' => $max,
-        ];
+        $amount = static fn (string $unit, int $max): Amount => Amount::of('x', $unit, 0, 0, $max);
 
         return [
             'half a metre' => [$amount('mm', 500), 'cm', 480, 48],

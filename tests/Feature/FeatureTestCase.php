@@ -20,6 +20,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Testing\TestResponse;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Prescription\Snapshot;
 use Symfony\Component\HttpFoundation\Response;
 
 /** The application on an empty database, on 20 February 2027: the wisteria's winter pass is open until 16 March. */
@@ -109,5 +110,22 @@ abstract class FeatureTestCase extends TestCase
         $crew = $ofThisCrew ? $this->crew : Crew::query()->firstOrCreate(['name' => 'Rook crew']);
 
         return User::factory()->create(['role' => $role, 'crew_id' => $crew->id]);
+    }
+
+    /**
+     * A prescription as a sheet keeps it, of which a test says only what it is about.
+     *
+     * @param  array<string, mixed>  $said
+     */
+    protected function prescription(array $said = []): Snapshot
+    {
+        return Snapshot::read([
+            'key' => 'task', 'name' => 'Task', 'method' => 'Thin', 'school' => null,
+            'window' => [
+                'opens' => '2027-01-01', 'best_from' => '2027-01-10', 'best_to' => '2027-02-10',
+                'closes' => '2027-03-31',
+            ],
+            'amounts' => [], 'steps' => [], 'minutes' => 20, 'cautions' => [], 'reasons' => [], ...$said,
+        ]);
     }
 }

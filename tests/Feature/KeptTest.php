@@ -99,7 +99,7 @@ final class KeptTest extends FeatureTestCase
                 'season' => 2026,
                 'position' => 0,
                 'minutes' => 9,
-                'prescribed' => ['amounts' => []],
+                'prescribed' => $this->prescription(),
             ]);
         WorkLog::query()->create([
             'visit_task_id' => $task->id,

@@ -198,6 +198,6 @@ final class SeenTest extends FeatureTestCase
     /** @return list<string> */
     private function steps(): array
     {
-        return VisitTask::query()->where('plant_id', $this->wisteria->id)->firstOrFail()->prescribed['steps'];
+        return VisitTask::query()->where('plant_id', $this->wisteria->id)->firstOrFail()->prescribed->steps;
     }
 }

@@ -162,12 +162,9 @@ final class StemsTest extends FeatureTestCase
         }
         $put(['op' => 'fault', 'ref' => 'F', 'fault' => 'dead']);
         $visit = $this->visit('2027-02-20');
-        $prescribed = [
-            ...$visit->tasks()->firstOrFail()->prescribed,
-            'amounts' => [
-                ['what' => 'old stems to take out', 'unit' => 'stems', 'min' => 2, 'target' => 2, 'max' => 2],
-            ],
-        ];
+        $prescribed = $this->prescription(['amounts' => [
+            ['what' => 'old stems to take out', 'unit' => 'stems', 'min' => 2, 'target' => 2, 'max' => 2],
+        ]]);
         $task = $visit
             ->tasks()
             ->create([

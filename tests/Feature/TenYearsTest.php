@@ -11,6 +11,7 @@ use App\Models\VisitTask;
 use App\Season\TaskChoice;
 use App\Visits\LogWork;
 use App\Visits\PlanVisit;
+use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Prescriber;
@@ -208,21 +209,21 @@ final class TenYearsTest extends FeatureTestCase
                     'height' => $core->heightMm,
                     'old' => $core->stems->old ?? 0,
                     'young' => $core->stems->young ?? 0,
-                    'recipe' => $now['recipe'] ?? '',
-                    'cap' => $now['cap']['percent'] ?? 0,
-                    'does' => implode('; ', array_map(self::does(...), $now['amounts'])),
-                    'first' => $now['minutes'],
+                    'recipe' => $now->recipe ?? '',
+                    'cap' => $now->cap[0] ?? 0,
+                    'does' => implode('; ', array_map(self::does(...), $now->amounts)),
+                    'first' => $now->minutes,
                 ];
             }
             $told['tasks']++;
-            $told['minutes'] += $now['minutes'];
+            $told['minutes'] += $now->minutes;
             $out = array_sum(
                 array_map(
-                    static fn (array $amount): int => str_ends_with(
-                        $amount['what'],
+                    static fn (Amount $amount): int => str_ends_with(
+                        $amount->what,
                         'old stems to take out',
-                    ) ? $amount['target'] : 0,
-                    $now['amounts'],
+                    ) ? $amount->target : 0,
+                    $now->amounts,
                 ),
             );
             $share =
@@ -231,10 +232,10 @@ final class TenYearsTest extends FeatureTestCase
                     : (int) floor(100 * $out / $core->stems->all());
             $told['share'] = max($told['share'], $share ?? 0);
             $this->app->make(LogWork::class)->log($row, [
-                'outcome' => 'done', 'minutes' => $now['minutes'], 'removed_percent' => $share,
+                'outcome' => 'done', 'minutes' => $now->minutes, 'removed_percent' => $share,
                 'amounts' => array_map(
-                    static fn (array $amount): int => $amount['target'],
-                    $now['amounts'],
+                    static fn (Amount $amount): int => $amount->target,
+                    $now->amounts,
                 ), 'findings' => ['all-well'],
             ], null);
             $this->app->make(CorePlants::class)->forget();
@@ -280,14 +281,13 @@ final class TenYearsTest extends FeatureTestCase
         return $visit->tasks()->firstOrFail();
     }
 
-    /** @param  array{what: string, unit: string, target: int}  $amount */
-    private static function does(array $amount): string
+    private static function does(Amount $amount): string
     {
         return sprintf(
             '%s %d%s',
-            $amount['what'],
-            $amount['target'],
-            $amount['unit'] === '%' ? ' %' : ($amount['unit'] === 'mm' ? ' mm' : ''),
+            $amount->what,
+            $amount->target,
+            $amount->unit === '%' ? ' %' : ($amount->unit === 'mm' ? ' mm' : ''),
         );
     }
 

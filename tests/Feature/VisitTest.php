@@ -19,7 +19,7 @@ final class VisitTest extends FeatureTestCase
         $this->plan(['on' => '2027-02-25'])->assertSessionHasNoErrors();
         $visit = Visit::query()->firstOrFail();
         self::assertNull($visit->outside_reason);
-        self::assertSame('winter-pass', $visit->tasks->firstOrFail()->prescribed['key']);
+        self::assertSame('winter-pass', $visit->tasks->firstOrFail()->prescribed->key);
         $this->get("/visits/$visit->id")->assertOk()->assertSee('Thu 25 Feb 2027')->assertSee('2 to 3 buds');
     }
 

@@ -182,7 +182,7 @@ final class WallTest extends FeatureTestCase
                     'season' => 2027,
                     'position' => 0,
                     'minutes' => 20,
-                    'prescribed' => ['amounts' => [], 'minutes' => 20],
+                    'prescribed' => $this->prescription(),
                 ]);
             \App\Models\Visit::recount($visit->id);
         }

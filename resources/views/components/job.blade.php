@@ -9,10 +9,10 @@
 @endphp
 <section class="job {{ $log ? 'is-done' : '' }}" id="task-{{ $task->id }}" aria-labelledby="job-{{ $task->id }}">
     <h2 id="job-{{ $task->id }}">{{ $number }}. {{ $task->plant->label }}</h2>
-    <p class="mb-0">{{ $task->prescribed['name'] }}{{ $task->plant->bed ? ' · '.$task->plant->bed : '' }} ·
-        {{ \App\Support\Say::minutes($task->prescribed['minutes']) }}</p>
-    <x-amounts :amounts="$task->prescribed['amounts']" />
-    <ul class="cautions">@foreach ($task->prescribed['cautions'] as $caution)<li>{{ $caution }}</li>@endforeach</ul>
+    <p class="mb-0">{{ $task->prescribed->name }}{{ $task->plant->bed ? ' · '.$task->plant->bed : '' }} ·
+        {{ \App\Support\Say::minutes($task->prescribed->minutes) }}</p>
+    <x-amounts :amounts="$task->prescribed->amounts" />
+    <ul class="cautions">@foreach ($task->prescribed->cautions as $caution)<li>{{ $caution }}</li>@endforeach</ul>
     @if ($plan)
         <details class="cut-plan" @if (! $log) open @endif><summary>Cut plan, stem by stem</summary>
             <x-bowl :bowl="$plan['bowl']" />
@@ -23,14 +23,14 @@
     <p class="links no-print"><a href="{{ route('stems.show', $task->plant) }}">Judge its stems</a><a
         href="{{ route('plants.show', $task->plant) }}">The plant</a></p>
     @unless ($log)<x-seen :plant="$task->plant" :says="$says" />@endunless
-    @if (isset($task->prescribed['kit']))<details><summary>What to bring, and after</summary><x-kit
-        :kit="$task->prescribed['kit']" /></details>@endif
+    @if ($task->prescribed->kit)<details><summary>What to bring, and after</summary><x-kit
+        :kit="$task->prescribed->kit" /></details>@endif
     <details><summary>Steps</summary>
-        <ol class="steps">@foreach ($task->prescribed['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol></details>
+        <ol class="steps">@foreach ($task->prescribed->steps as $step)<li>{{ $step }}</li>@endforeach</ol></details>
     <details><summary>Why</summary>
-        <dl class="reasons">@foreach ($task->prescribed['reasons'] as $reason)
-            <dt>{{ $reason['rule'] }}</dt>
-            <dd>{{ $reason['because'] }} <span class="from">Source: {{ $reason['source'] }}.</span></dd>
+        <dl class="reasons">@foreach ($task->prescribed->reasons as $reason)
+            <dt>{{ $reason->rule }}</dt>
+            <dd>{{ $reason->because }} <span class="from">Source: {{ $reason->source }}.</span></dd>
         @endforeach</dl></details>
     @if ($log)
         <p class="mt-2 mb-1"><span class="outcome-said">{{ ucfirst($log->outcome->inWords()) }}</span>{{ $log->why ?
@@ -68,7 +68,7 @@
                 <div x-show="outcome" x-cloak>
                     <div x-show="outcome !== 'not-done'">
                         <x-stepper :id="'minutes-'.$task->id" name="minutes" label="Minutes" :by="5"
-                            :value="$said('minutes', $log?->minutes ?? $task->prescribed['minutes'])"
+                            :value="$said('minutes', $log?->minutes ?? $task->prescribed->minutes)"
                             :wrong="$bag->get('minutes')" />
                         <x-stepper :id="'removed-'.$task->id" name="removed_percent" label="Live growth taken off, %"
                             :by="5" :value="$said('removed_percent', $log?->removed_percent)"
@@ -81,14 +81,14 @@
                             value="{{ $said('over_cap_reason',
                             $log?->over_cap_reason) }}">@foreach ($bag->get('over_cap_reason') as $message)<div
                             class="invalid-feedback d-block">{{ $message }}</div>@endforeach</div>@endif
-                        @foreach ($task->prescribed['amounts'] as $index => $amount)
-                            @php($kept = $logged->get($amount['what']))
+                        @foreach ($task->prescribed->amounts as $index => $amount)
+                            @php($kept = $logged->get($amount->what))
                             <x-stepper :id="'amount-'.$task->id.'-'.$index" :name="'amounts['.$index.']'"
-                                :label="ucfirst($amount['what']).', '.App\Support\LengthField::unit($amount)"
-                                :by="App\Support\LengthField::unit($amount) === 'cm' || $amount['unit'] === '%' ? 5 : 1"
+                                :label="ucfirst($amount->what).', '.App\Support\LengthField::unit($amount)"
+                                :by="App\Support\LengthField::unit($amount) === 'cm' || $amount->unit === '%' ? 5 : 1"
                                 :value="$said('amounts.'.$index, $kept ? App\Support\LengthField::shown($amount,
                                 $kept['value']) : null)" :wrong="$bag->get('amounts.'.$index)"
-                                :help="'Asked for: '.App\Support\Say::amount($amount).'. Leave empty if not counted.'"
+                                :help="'Asked for: '.$amount->inWords().'. Leave empty if not counted.'"
                                 />
                         @endforeach
                     </div>

@@ -9,10 +9,10 @@
         {{ \App\Support\Say::date($task->window->closes) }}. @if ($task->handsOff)<b>An arborist's job: it
         {{ $task->handsOff }}.</b>@else{{ $task->method }}, about
         {{ \App\Support\Say::minutes($task->minutes) }}.@endif</p>
-    <x-amounts :amounts="$task->toArray()['amounts']" />
+    <x-amounts :amounts="$task->amounts" />
     <ul class="cautions">@foreach ($task->cautions as $caution)<li>{{ $caution }}</li>@endforeach</ul>
     @unless ($task->handsOff)<details><summary>What to bring, and after</summary><x-kit
-        :kit="$task->kit->toArray()" /></details>@endunless
+        :kit="$task->kit" /></details>@endunless
     <details @if ($task->handsOff || ($loop_first ?? false)) open @endif><summary>{{
         $task->handsOff ? 'What to ask for' : 'Steps' }}</summary>
         <ol class="steps">@foreach ($task->steps as $step)<li>{{ $step }}</li>@endforeach</ol></details>

@@ -79,9 +79,9 @@
                         {{ \App\Support\Say::date($task->window->bestTo) }}; open
                         {{ \App\Support\Say::date($task->window->opens) }} to
                         {{ \App\Support\Say::date($task->window->closes) }}. {{ $task->method }}.</p>
-                    <x-amounts :amounts="$task->toArray()['amounts']" />
+                    <x-amounts :amounts="$task->amounts" />
                     <ul class="cautions">@foreach ($task->cautions as $caution)<li>{{ $caution }}</li>@endforeach</ul>
-                    <details><summary>What to bring, and after</summary><x-kit :kit="$task->kit->toArray()" /></details>
+                    <details><summary>What to bring, and after</summary><x-kit :kit="$task->kit" /></details>
                     <details><summary>Steps</summary>
                         <ol class="steps">@foreach ($task->steps as $step)<li>{{ $step }}</li>@endforeach</ol></details>
                     <dl class="reasons">@foreach ($task->reasons as $reason)

@@ -140,7 +140,7 @@
                         @csrf
                         <div><label class="soft" for="task">Put this on the sheet of</label><select class="form-select"
                             id="task" name="task">@foreach ($tasks as $task)<option
-                            value="{{ $task->id }}">{{ $task->prescribed['name'] }},
+                            value="{{ $task->id }}">{{ $task->prescribed->name }},
                             {{ \App\Support\Say::date($task->visit->on) }}</option>@endforeach</select></div>
                         <button class="btn btn-primary">Save as the cut plan</button>
                     </form>
