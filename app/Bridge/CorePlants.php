@@ -13,9 +13,7 @@ use App\Models\Plant;
 use App\Models\WorkLog;
 use App\Support\Today;
 use Illuminate\Support\Facades\DB;
-use PruningHook\Core\Amount\FloweringHeight;
-use PruningHook\Core\Amount\ReduceHeight;
-use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\Amount\LoggedAmounts;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Calendar\MonthDay;
@@ -25,11 +23,11 @@ use PruningHook\Core\Calendar\Shift;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\WinterClass;
+use PruningHook\Core\Plant\Growing;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Plant as CorePlant;
 use PruningHook\Core\Plant\State;
 use PruningHook\Core\Plant\StemCount;
-use PruningHook\Core\Plant\Taken;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 
@@ -131,28 +129,6 @@ final class CorePlants
         return $facts === [] ? new State : StateFacts::read($facts, $seen === null ? null : Day::parse($seen));
     }
 
-    /**
-     * What a line of the record says came off, by the amounts it was logged with.
-     *
-     * @param  list<array{what: string, unit: string, value: int}>  $amounts
-     */
-    public static function taken(array $amounts): Taken
-    {
-        $old = $any = 0;
-        $height = null;
-        foreach ($amounts as $amount) {
-            [$what, $value] = [$amount['what'], $amount['value']];
-            match (true) {
-                $what === Thirds::TAKE => $old += $value,
-                str_ends_with($what, ' to take out') && $amount['unit'] !== '%' => $any += $value,
-                in_array($what, [FloweringHeight::CUT, ReduceHeight::AFTER], true) => $height = $value,
-                default => null,
-            };
-        }
-
-        return new Taken($old, $any, $height);
-    }
-
     /** @return list<LoggedWork> */
     private static function history(Plant $row): array
     {
@@ -168,7 +144,8 @@ final class CorePlants
                         $log->removed_percent,
                         $log->found(Finding::Nest) || $log->why === Hindrance::Nest,
                         $log->recipe,
-                        self::taken($log->amounts),
+                        LoggedAmounts::taken($log->amounts),
+                        $log->found(Finding::Disease),
                     ),
                 )
                 ->all(),
@@ -180,46 +157,12 @@ final class CorePlants
     {
         $cuts = [];
         foreach ($row->workLogs->sortBy('on') as $log) {
-            $cuts = self::cuts($log->season, $log->amounts) + $cuts;
+            $cuts[$log->season] = LoggedAmounts::cutMm($log->amounts) ?? $cuts[$log->season] ?? null;
         }
         $flowered =
             $cuts === [] ? [] : $row->bloomNotes->sortBy('season')->pluck('flowering_height_mm', 'season')->all();
 
-        return self::grown($cuts, $flowered);
-    }
-
-    /**
-     * The height a line of the record cut to, by its season: the latest line of a season counts.
-     *
-     * @param  list<array{what: string, unit: string, value: int}>  $amounts
-     * @return array<int, int>
-     */
-    public static function cuts(int $season, array $amounts): array
-    {
-        foreach ($amounts as $amount) {
-            if ($amount['what'] === FloweringHeight::CUT) {
-                return [$season => $amount['value']];
-            }
-        }
-
-        return [];
-    }
-
-    /**
-     * @param  array<int, int>  $cuts  by season, in mm
-     * @param  array<int, int>  $flowered  at what height, by season
-     * @return list<int> growth from the cut to the flowers, of the seasons that have both
-     */
-    public static function grown(array $cuts, array $flowered): array
-    {
-        $seen = [];
-        foreach ($flowered as $season => $height) {
-            if (isset($cuts[$season]) && $height > $cuts[$season]) {
-                $seen[] = $height - $cuts[$season];
-            }
-        }
-
-        return $seen;
+        return Growing::seen($cuts, $flowered);
     }
 
     public function site(Garden $row): Site

@@ -7,6 +7,7 @@ namespace App\Due;
 use App\Bridge\CorePlants;
 use App\Models\Garden;
 use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Amount\LoggedAmounts;
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
@@ -15,6 +16,7 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\Planning\Agenda;
 use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Planning\PlantYear;
+use PruningHook\Core\Plant\Growing;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -160,10 +162,11 @@ final readonly class DueReckoner
                 $log->minutes === null ? null : (int) $log->minutes,
                 $log->removed_percent === null ? null : (int) $log->removed_percent,
                 recipe: $log->recipe,
-                taken: CorePlants::taken($amounts),
+                taken: LoggedAmounts::taken($amounts),
             );
-            foreach (CorePlants::cuts((int) $log->season, $amounts) as $season => $height) {
-                $cuts[(int) $log->plant_id][$season][(string) $log->on] = $height;
+            $cut = LoggedAmounts::cutMm($amounts);
+            if ($cut !== null) {
+                $cuts[(int) $log->plant_id][(int) $log->season][(string) $log->on] = $cut;
             }
         }
 
@@ -190,7 +193,7 @@ final readonly class DueReckoner
                     static fn (stdClass $note): array => [(int) $note->season => (int) $note->flowering_height_mm],
                 )
                 ->all();
-            $grown[(int) $plant] = CorePlants::grown($latest, $flowered);
+            $grown[(int) $plant] = Growing::seen($latest, $flowered);
         }
 
         return $grown;

@@ -8,6 +8,7 @@ use App\Exchange\JsonSchema;
 use App\Models\OwnKind;
 use Illuminate\Support\Arr;
 use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Inheritance;
 
 /**
  * A kind as a form: the plant book's entry spread out into fields, and what comes back folded into an entry that says

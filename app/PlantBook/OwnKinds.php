@@ -9,6 +9,7 @@ use App\Models\OwnKindsChanged;
 use App\Models\Plant;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use PruningHook\Core\PlantBook\Inheritance;
 
 /** The firm's own word on kinds: written in versions, each of which can be taken back. */
 final readonly class OwnKinds

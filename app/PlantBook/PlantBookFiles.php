@@ -8,6 +8,7 @@ use PruningHook\Core\Amount\AmountRules;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\Figures;
+use PruningHook\Core\PlantBook\Inheritance;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\KindNames;
 use PruningHook\Core\PlantBook\KindReader;

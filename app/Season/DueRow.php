@@ -6,8 +6,8 @@ namespace App\Season;
 
 use App\Models\Plant;
 use App\Models\Visit;
-use App\Weather\Hold;
 use PruningHook\Core\Planning\DueTask;
+use PruningHook\Core\Weather\Hold;
 
 /** A due task with its plant, and the visit it is already planned for. */
 final readonly class DueRow

@@ -145,13 +145,9 @@ final readonly class StemBoard
      */
     public static function counts(array $state, StemAim $aim): array
     {
-        $standing = array_filter(
-            self::core($state)->standing(),
-            static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead),
-        );
-        $young = count(array_filter($standing, $aim->isYoung(...)));
+        $counts = self::core($state)->counts($aim);
 
-        return ['stems_old' => count($standing) - $young, 'stems_young' => $young];
+        return ['stems_old' => $counts->old, 'stems_young' => $counts->young];
     }
 
     private function words(Judgement $judged): string

@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace App\Visits;
 
 use App\Bridge\CorePlants;
-use App\Models\Finding;
 use App\Models\Garden;
 use App\Models\Plant;
 use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
-use App\Models\WorkLog;
 use App\Season\TaskChoice;
 use App\Support\Today;
 use Illuminate\Database\Eloquent\Builder;
@@ -57,9 +55,10 @@ final readonly class PlanVisit
             $plant =
                 $plants->get($choice->plant) ??
                 throw ValidationException::withMessages(['tasks' => 'One of the chosen plants is not in this garden.']);
+            $core = $this->bridge->plant($plant);
             $task =
                 Prescriber::with($this->book)
-                    ->prescribe($this->bridge->plant($plant), $years->season($choice->season), $practice)
+                    ->prescribe($core, $years->season($choice->season), $practice)
                     ->task($choice->task) ??
                 throw ValidationException::withMessages([
                     'tasks' => "$plant->label has no such task in season $choice->season.",
@@ -72,7 +71,7 @@ final readonly class PlanVisit
                     ),
                 ]);
             }
-            $jobs[] = new Job((string) $plant->id, $plant->bed ?? '', $task, $this->diseased($plant));
+            $jobs[] = new Job((string) $plant->id, $plant->bed ?? '', $task, $core->wasDiseased());
         }
 
         return OrderOfWork::of($jobs);
@@ -170,12 +169,5 @@ final readonly class PlanVisit
                 );
 
         return ['on' => $because, 'outside_reason' => 'A day outside the window needs a reason.'];
-    }
-
-    private function diseased(Plant $plant): bool
-    {
-        $last = $plant->workLogs->sortByDesc(static fn (WorkLog $log): Day => $log->on)->first();
-
-        return $last !== null && $last->found(Finding::Disease);
     }
 }

@@ -6,19 +6,17 @@ namespace App\Weather;
 
 use App\Bridge\CorePlants;
 use App\Models\Garden;
-use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
-use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\PlantBook\Figure;
-use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Weather\Advice;
 use PruningHook\Core\Weather\DayWeather;
 use PruningHook\Core\Weather\Forecast;
-use PruningHook\Core\Weather\GrowingDegreeDays;
+use PruningHook\Core\Weather\Hold;
+use PruningHook\Core\Weather\Spring;
+use PruningHook\Core\Weather\Warmth;
 use PruningHook\Core\Weather\WorkAdvice;
 
 /** What the weather says to a garden: of the day of a visit, and of the spring that is coming. */
@@ -31,9 +29,6 @@ final class Outlook
     private const FORETOLD_DAYS = 150;
 
     private const YEARS = 5;
-
-    /** Degree days are counted from 1 January in the north: so long after midwinter. */
-    private const COUNT_FROM = 11;
 
     /** @var array<int, ?Hold> by garden: one forecast serves all its plants */
     private array $holds = [];
@@ -67,22 +62,9 @@ final class Outlook
     /** What holds work at a site today, and the first day the forecast lets it go on; null where nothing does. */
     public function hold(Site $site, Day $today): ?Hold
     {
-        $forecast = $this->forecast($site, $today);
-        $advice = WorkAdvice::with($this->book->figures);
-        $holds = static fn (Day $day): ?Advice => array_values(
-            array_filter($advice->on($forecast->from($day)), static fn (Advice $each): bool => $each->hold),
-        )[0] ?? null;
-        $now = $holds($today);
-        if ($now === null) {
-            return null;
-        }
-        for ($ahead = 1; $ahead <= self::FORECAST_DAYS; $ahead++) {
-            if ($holds($today->plus($ahead)) === null) {
-                return new Hold($now->reason, $today->plus($ahead));
-            }
-        }
-
-        return new Hold($now->reason, null);
+        return WorkAdvice::with($this->book->figures)->hold(
+            $this->forecast($site, $today), $today, self::FORECAST_DAYS,
+        );
     }
 
     /** The same, worked out once for a garden. */
@@ -102,50 +84,26 @@ final class Outlook
     }
 
     /**
-     * Kinds whose bloom is known to come at a sum of warmth: what has been gathered, what is needed, the day it was
-     * reached, and the day it is foretold for by the forecast and then by the averages of past years.
-     * Where that is far from what the plant book expects, the published sum does not fit the climate and is not shown.
+     * Kinds whose bloom is known to come at a sum of warmth: by what was measured, the forecast, and then the averages
+     * of past years.
      *
-     * @return list<array{kind: Kind, sum: int, needed: int, reached: ?Day, foretold: ?Day}> the soonest first
+     * @return list<Warmth> the soonest first
      */
     public function warmth(SiteYear $year, Day $today): array
     {
-        $first = $year->day(Anchor::Midwinter)->plus(self::COUNT_FROM);
-        // The published sums come from a continental spring; in mild maritime ones plants flower long before them.
-        if ($year->site->winter !== WinterClass::Cold || $today->isBefore($first)) {
+        $spring = Spring::at($year, $today);
+        if ($spring === null) {
             return [];
         }
         $known = $today->plus(self::FORECAST_DAYS);
-        $days = $this->station->days($year->site, $first, $known);
-        $past = array_map(fn (int $ago): array => $this->station->days(
-            $year->site, $known->minus(365 * $ago)->plus(1), $known->minus(365 * $ago)->plus(self::FORETOLD_DAYS),
-        ), range(1, self::YEARS));
-        $sum = GrowingDegreeDays::sum($days);
-        $soFar = GrowingDegreeDays::sum(array_slice($days, 0, $first->daysUntil($today) + 1));
-        $warmth = [];
-        foreach ($this->book->all() as $kind) {
-            if ($kind->bloomDegreeDays !== null) {
-                $reached = GrowingDegreeDays::reached($days, $kind->bloomDegreeDays);
-                $when = $reached ?? GrowingDegreeDays::foretell($sum, $known, $past, $kind->bloomDegreeDays);
-                $expected = KindYear::of($year, $kind->phenology)->day(Anchor::BloomStart);
-                if (
-                    $when === null
-                    || abs($expected->daysUntil($when)) > $this->book->figures->number(Figure::WarmthFits)
-                ) {
-                    continue;
-                }
-                $over = ! $when->isAfter($today);
-                $warmth[] = [
-                    'kind' => $kind,
-                    'sum' => (int) round($soFar),
-                    'needed' => $kind->bloomDegreeDays,
-                    'reached' => $over ? $when : null,
-                    'foretold' => $over ? null : $when,
-                ];
-            }
-        }
-        usort($warmth, static fn (array $a, array $b): int => $a['needed'] <=> $b['needed']);
 
-        return $warmth;
+        return $spring->warmth(
+            $this->book->all(),
+            $this->station->days($year->site, $spring->first(), $known),
+            array_map(fn (int $ago): array => $this->station->days(
+                $year->site, $known->minus(365 * $ago)->plus(1), $known->minus(365 * $ago)->plus(self::FORETOLD_DAYS),
+            ), range(1, self::YEARS)),
+            $this->book->figures,
+        );
     }
 }

@@ -12,6 +12,9 @@ use PruningHook\Core\Working;
 /** A number of stems the kind is best kept to; where this plant's stems are counted, also how many that takes out. */
 final readonly class StemsToKeep implements AmountRule
 {
+    /** How the amount that goes is called, after what is counted. */
+    public const TAKE = ' to take out';
+
     private function __construct(
         private Amount $keep,
         private bool $oldGo,
@@ -54,7 +57,7 @@ final readonly class StemsToKeep implements AmountRule
         // Fruited canes die in any case; live stems keep to what may go this season.
         $may = $this->oldGo ? $all : $case->mayGo($all);
         $out = Amount::of(
-            $keep->unit.' to take out', $keep->unit, min($may, $over($keep->max)), $over($keep->target),
+            $keep->unit.self::TAKE, $keep->unit, min($may, $over($keep->max)), $over($keep->target),
             min($may, $over($keep->min)),
         );
         if ($this->oldGo) {
@@ -70,7 +73,7 @@ final readonly class StemsToKeep implements AmountRule
                 ),
             )->with(
                 Working::of(
-                    $keep->unit.' to take out', 'fruited + (new - wanted, none below nothing)',
+                    $keep->unit.self::TAKE, 'fruited + (new - wanted, none below nothing)',
                     "$go + ($of - $keep->target)", (string) $out->target, $this->source,
                 ),
             );
@@ -99,7 +102,7 @@ final readonly class StemsToKeep implements AmountRule
             ),
         )->with(
             Working::of(
-                $keep->unit.' to take out', 'all - wanted, none below nothing, at most what may go',
+                $keep->unit.self::TAKE, 'all - wanted, none below nothing, at most what may go',
                 "$all - $keep->target, at most $may", (string) $out->target, $this->source,
             ),
         );

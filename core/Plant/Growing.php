@@ -36,4 +36,24 @@ final readonly class Growing
             $this->keepsItsHeight,
         );
     }
+
+    /**
+     * Growth from the cut to the flowers, of the seasons that have both.
+     *
+     * @param  array<int, ?int>  $cuts  the height it was cut to, by season, in mm
+     * @param  array<int, int>  $flowered  the height it flowered at, by season, in mm
+     * @return list<int> in the order of `$flowered`
+     */
+    public static function seen(array $cuts, array $flowered): array
+    {
+        $seen = [];
+        foreach ($flowered as $season => $height) {
+            $cut = $cuts[$season] ?? null;
+            if ($cut !== null && $height > $cut) {
+                $seen[] = $height - $cut;
+            }
+        }
+
+        return $seen;
+    }
 }

@@ -23,6 +23,8 @@ final readonly class LoggedWork
         public ?string $recipe = null,
         /** what came off, where the record says */
         public ?Taken $taken = null,
+        /** true where disease was found on the plant */
+        public bool $diseased = false,
     ) {
     }
 }

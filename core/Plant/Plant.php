@@ -262,4 +262,15 @@ final readonly class Plant
 
         return false;
     }
+
+    /** True where disease was found on it the last time anybody worked on it. */
+    public function wasDiseased(): bool
+    {
+        $last = null;
+        foreach ($this->history as $work) {
+            $last = $last === null || ! $work->on->isBefore($last->on) ? $work : $last;
+        }
+
+        return $last->diseased ?? false;
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Structure;
 
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\StemCount;
 
 /** A plant's stems as they were surveyed, those already cut this season, and the lead's word on single ones. */
 final readonly class Survey
@@ -111,5 +112,14 @@ final readonly class Survey
     public function isKept(Stem $stem): bool
     {
         return ($this->word[$stem->ref] ?? null) === self::KEEP;
+    }
+
+    /** Old and young stems that stand alive, as an aim tells them apart. */
+    public function counts(StemAim $aim): StemCount
+    {
+        $alive = array_filter($this->standing, static fn (Stem $stem): bool => ! $stem->has(StemFault::Dead));
+        $young = count(array_filter($alive, $aim->isYoung(...)));
+
+        return StemCount::of(count($alive) - $young, $young);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Weather;
 
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Figures;
 
@@ -30,6 +31,38 @@ final readonly class WorkAdvice
             $this->rain($days[0] ?? null),
             $this->heat($days[0] ?? null),
         ]));
+    }
+
+    /**
+     * What holds the work on a day, and the first of the days after it on which nothing does; null where it need not
+     * wait.
+     *
+     * @param  int  $ahead  how many days the forecast is worth
+     */
+    public function hold(Forecast $forecast, Day $day, int $ahead): ?Hold
+    {
+        $now = $this->holding($forecast, $day);
+        if ($now === null) {
+            return null;
+        }
+        for ($later = 1; $later <= $ahead; $later++) {
+            if ($this->holding($forecast, $day->plus($later)) === null) {
+                return new Hold($now->reason, $day->plus($later));
+            }
+        }
+
+        return new Hold($now->reason, null);
+    }
+
+    private function holding(Forecast $forecast, Day $day): ?Advice
+    {
+        foreach ($this->on($forecast->from($day)) as $advice) {
+            if ($advice->hold) {
+                return $advice;
+            }
+        }
+
+        return null;
     }
 
     /** @param  list<DayWeather>  $days */

@@ -93,11 +93,11 @@ final class WeatherTest extends FeatureTestCase
             ->warmth(SiteYear::of(Sites::missouri(), 2027), Day::parse('2027-03-10'));
         $days = [];
         foreach ($warmth as $each) {
-            $days[$each['kind']->id] = [(string) $each['reached'], (string) $each['foretold']];
+            $days[$each->kind->id] = [(string) $each->reached, (string) $each->foretold];
         }
         self::assertSame(['2027-03-03', ''], $days['forsythia']);
         self::assertSame(['', '2027-04-13'], $days['lilac']);
-        self::assertSame(112, $warmth[0]['sum']);
+        self::assertSame(112, $warmth[0]->sum);
         config(['hook.today' => '2027-03-10']);
         $this->garden->update(['winter' => 'cold', 'last_frost' => '04-15']);
         $this->actingAs($this->hand())

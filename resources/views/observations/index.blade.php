@@ -30,14 +30,14 @@
         @endcan
         @if ($warmth !== [])
             <h2>Warmth</h2>
-            <p class="mb-1">Since the turn of the year: <b>{{ $warmth[0]['sum'] }}</b> degree days (base 50 °F).
+            <p class="mb-1">Since the turn of the year: <b>{{ $warmth[0]->sum }}</b> degree days (base 50 °F).
                 <span class="soft">(simulated station)</span></p>
             <ul class="due">
                 @foreach ($warmth as $each)
-                    <li><span class="what">{{ $each['kind']->name }} in flower</span><span
-                        class="when">{{ $each['reached'] ? 'reached '.\App\Support\Say::date($each['reached'])
-                        : 'about '.\App\Support\Say::date($each['foretold']) }}</span><span class="where">at about
-                        {{ $each['needed'] }} degree days</span></li>
+                    <li><span class="what">{{ $each->kind->name }} in flower</span><span
+                        class="when">{{ $each->reached ? 'reached '.\App\Support\Say::date($each->reached)
+                        : 'about '.\App\Support\Say::date($each->foretold) }}</span><span class="where">at about
+                        {{ $each->needed }} degree days</span></li>
                 @endforeach
             </ul>
         @endif

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\PlantBook;
 
-use App\PlantBook\Inheritance;
 use App\PlantBook\PlantBookFiles;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\Inheritance;
 
 /** A kind laid over its group; and a plant book on disk that is wrong names file, kind and place. */
 final class InheritanceTest extends TestCase

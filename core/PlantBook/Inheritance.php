@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\PlantBook;
+namespace PruningHook\Core\PlantBook;
 
 use PruningHook\Core\Fault;
 

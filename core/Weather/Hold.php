@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Weather;
+namespace PruningHook\Core\Weather;
 
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Reason;
