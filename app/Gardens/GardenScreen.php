@@ -13,6 +13,7 @@ use App\Models\Visit;
 use App\Season\KeptTasks;
 use App\Support\Pages;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
@@ -36,8 +37,7 @@ final readonly class GardenScreen
     ) {
     }
 
-    /** @return array<string, mixed> */
-    public function show(Garden $garden, Request $request, Day $today): array
+    public function show(Garden $garden, Request $request, Day $today): GardenPage
     {
         $this->keeper->ensure([$garden->id]);
         $span = Basis::year($today);
@@ -51,7 +51,7 @@ final readonly class GardenScreen
             'visits',
         );
 
-        return DB::transaction(function () use ($garden, $today, $span, $visits, $past): array {
+        return DB::transaction(function () use ($garden, $today, $span, $visits, $past): GardenPage {
             $plants = $garden
                 ->plants()
                 ->get()
@@ -59,12 +59,28 @@ final readonly class GardenScreen
                 ->values();
             $years = $this->tasks->years($plants, $span, $today);
 
-            return [
-                'garden' => $garden->load('crew'),
-                'today' => $today,
-                'book' => $this->book,
-                'putAside' => $this->bridge->putAside($garden->practice),
-                'rows' => $this->tasks->rows(
+            // What was not logged on its day still waits, however long ago that was.
+            /** @var Collection<int, Visit> $coming */
+            $coming = $visits()
+                ->where(static fn ($any) => $any->where('on', '>=', (string) $today)->orWhere('waiting', true))
+                ->orderBy('on')
+                ->limit(self::COMING)
+                ->get();
+            /** @var Collection<int, Visit> $over */
+            $over = $visits()
+                ->where('on', '<', (string) $today)
+                ->where('waiting', false)
+                ->orderByDesc('on')
+                ->limit($past->per)
+                ->offset($past->offset())
+                ->get();
+
+            return new GardenPage(
+                garden: $garden->load('crew'),
+                today: $today,
+                book: $this->book,
+                putAside: $this->bridge->putAside($garden->practice),
+                rows: $this->tasks->rows(
                     DB::table('season_tasks')
                         ->where('garden_id', $garden->id)
                         ->where('closes', '>=', $today->minus(DueTask::MISSED_DAYS)->number)
@@ -73,9 +89,9 @@ final readonly class GardenScreen
                         ->orderBy('id'),
                     $today,
                 ),
-                'months' => Strip::marks($span),
-                'width' => $span->days(),
-                'strips' => $plants
+                months: Strip::marks($span),
+                width: $span->days(),
+                strips: $plants
                     ->map(
                         static fn (Plant $plant): array => [
                             'plant' => $plant,
@@ -84,21 +100,10 @@ final readonly class GardenScreen
                         ],
                     )
                     ->all(),
-                // What was not logged on its day still waits, however long ago that was.
-                'coming' => $visits()
-                    ->where(static fn ($any) => $any->where('on', '>=', (string) $today)->orWhere('waiting', true))
-                    ->orderBy('on')
-                    ->limit(self::COMING)
-                    ->get(),
-                'past' => $visits()
-                    ->where('on', '<', (string) $today)
-                    ->where('waiting', false)
-                    ->orderByDesc('on')
-                    ->limit($past->per)
-                    ->offset($past->offset())
-                    ->get(),
-                'pages' => $past,
-            ];
+                coming: $coming,
+                past: $over,
+                pages: $past,
+            );
         });
     }
 }

@@ -23,8 +23,7 @@ final readonly class GardensScreen
     {
     }
 
-    /** @return array<string, mixed> */
-    public function show(Request $request, Day $today): array
+    public function show(Request $request, Day $today): GardensPage
     {
         $text = $request->string('q')->trim()->toString();
         $found = Garden::query();
@@ -49,12 +48,12 @@ final readonly class GardensScreen
                 ->all();
         }
 
-        return [
-            'text' => $text,
-            'gardens' => $gardens,
-            'pages' => $pages,
-            'kept' => DB::table('kept_gardens')->whereIn('garden_id', $ids)->get()->keyBy('garden_id')->all(),
-            'pressing' => $pressing,
-        ];
+        return new GardensPage(
+            text: $text,
+            gardens: $gardens,
+            pages: $pages,
+            kept: DB::table('kept_gardens')->whereIn('garden_id', $ids)->get()->keyBy('garden_id')->all(),
+            pressing: $pressing,
+        );
     }
 }

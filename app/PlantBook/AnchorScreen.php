@@ -18,8 +18,7 @@ final readonly class AnchorScreen
     {
     }
 
-    /** @return array<string, mixed> */
-    public function show(Day $today): array
+    public function show(Day $today): AnchorPage
     {
         $garden = Garden::first();
         $year =
@@ -27,14 +26,14 @@ final readonly class AnchorScreen
                 ? null
                 : $this->bridge->years($garden)->season(SiteYear::seasonOn($this->bridge->site($garden), $today));
 
-        return [
-            'garden' => $garden,
-            'season' => $year?->season,
-            'anchors' => array_map(
+        return new AnchorPage(
+            garden: $garden,
+            season: $year?->season,
+            anchors: array_map(
                 static fn (Anchor $anchor): array => ['anchor' => $anchor, 'day' => self::day($year, $anchor)],
                 Anchor::cases(),
             ),
-        ];
+        );
     }
 
     /** Null for the anchors that each kind has of its own. */

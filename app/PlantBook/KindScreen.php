@@ -8,7 +8,7 @@ use App\Bridge\CorePlants;
 use App\Models\Garden;
 use App\Models\OwnKind;
 use App\Models\Plant;
-use Illuminate\Support\Collection;
+use Illuminate\Database\Eloquent\Collection;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
@@ -36,8 +36,7 @@ final readonly class KindScreen
     ) {
     }
 
-    /** @return array<string, mixed> */
-    public function show(Kind $kind, string $called, Day $today): array
+    public function show(Kind $kind, string $called, Day $today): KindPage
     {
         $garden = Garden::called($called) ?? Garden::first();
         $ours = Plant::query();
@@ -54,21 +53,24 @@ final readonly class KindScreen
 
         $year = PlantYear::gather($this->book, $plant, $years, $practice, $today, $span, []);
 
-        return [
-            'kind' => $kind,
-            'book' => $this->book,
-            'season' => $season,
-            'garden' => $garden,
-            'today' => $today,
-            'tasks' => Prescriber::with($this->book)->prescribe($plant, $years->season($season), $practice)->tasks,
-            'faults' => $year->faults,
-            'ring' => Ring::of($year, $days),
-            'days' => $days,
-            'questions' => array_intersect_key($this->book->questions, array_flip($kind->questions())),
-            'own' => $own,
-            'differs' => $latest === null ? [] : $this->form->differences($latest),
-            'count' => (clone $ours)->count(),
-            'ours' => $ours->with('garden')->orderBy('id')->limit(self::LISTED)->get(),
-        ];
+        /** @var Collection<int, Plant> $listed */
+        $listed = (clone $ours)->with('garden')->orderBy('id')->limit(self::LISTED)->get();
+
+        return new KindPage(
+            kind: $kind,
+            book: $this->book,
+            season: $season,
+            garden: $garden,
+            today: $today,
+            tasks: Prescriber::with($this->book)->prescribe($plant, $years->season($season), $practice)->tasks,
+            faults: $year->faults,
+            ring: Ring::of($year, $days),
+            days: $days,
+            questions: array_intersect_key($this->book->questions, array_flip($kind->questions())),
+            own: $own,
+            differs: $latest === null ? [] : $this->form->differences($latest),
+            count: (clone $ours)->count(),
+            ours: $listed,
+        );
     }
 }

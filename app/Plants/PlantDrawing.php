@@ -33,9 +33,8 @@ final readonly class PlantDrawing
     /**
      * @param  array<string, int|null>  $measures `height_mm`, `flowering_height_mm`, `stems_old`, `stems_young` to look
      *     at instead of the plant's own
-     * @return array<string, mixed>
      */
-    public function show(Plant $plant, ?string $taskKey, array $measures = []): array
+    public function show(Plant $plant, ?string $taskKey, array $measures = []): DrawingPage
     {
         // What is looked at is taken as it is given, and not carried on from an earlier day.
         $given = [
@@ -57,35 +56,37 @@ final readonly class PlantDrawing
         )->tasks;
         $task = $this->task($tasks, $taskKey);
 
-        return [
-            'plant' => $plant,
-            'looked' => $looked,
-            'kind' => $kind,
-            'task' => $task,
-            'tasks' => $tasks,
-            'elevation' => $task === null ? null : Elevation::of($core, $kind, $task),
-            'wall' => $task !== null && Wall::isOn($core, $kind)
+        $schools = $task === null
+            ? []
+            : $this->schools($looked, $years->season($season), $this->bridge->practice($plant->garden), $task);
+        $courses = $task === null ? [] : Courses::with($this->book)->of($core, $task);
+
+        return new DrawingPage(
+            plant: $plant,
+            looked: $looked,
+            kind: $kind,
+            task: $task,
+            tasks: $tasks,
+            elevation: $task === null ? null : Elevation::of($core, $kind, $task),
+            wall: $task !== null && Wall::isOn($core, $kind)
                     ? Wall::of($core, $kind, $task, $this->book->figures)
                     : null,
-            'arm' => $task !== null && VineArm::isFor($task)
+            arm: $task !== null && VineArm::isFor($task)
                     ? VineArm::of(
                         $this->pass($tasks, 'rough-pass') ?? $task,
                         $this->pass($tasks, 'final-pass') ?? $task,
                     )
                     : null,
-            'schools' => $schools =
-                $task === null
-                    ? []
-                    : $this->schools($looked, $years->season($season), $this->bridge->practice($plant->garden), $task),
-            'courses' => $courses = $task === null ? [] : Courses::with($this->book)->of($core, $task),
-            'tallest' => max([
+            schools: $schools,
+            courses: $courses,
+            tallest: max([
                 1,
                 ...array_map(
                     static fn (Course $course): int => max($course->heightAtEndMm, $course->floweringHeightMm ?? 0),
                     [...$courses, ...$schools],
                 ),
             ]),
-        ];
+        );
     }
 
     /**

@@ -42,8 +42,7 @@ final readonly class PlantScreen
     ) {
     }
 
-    /** @return array<string, mixed> */
-    public function show(Plant $plant, Day $today, Day $cut): array
+    public function show(Plant $plant, Day $today, Day $cut): PlantPage
     {
         $plant->load([
             'garden.crew', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id'], 'bloomNotes', 'visitTasks.visit',
@@ -60,37 +59,35 @@ final readonly class PlantScreen
 
         $year = $this->years->of($plant, $today, $span);
 
-        return [
-            ...$this->drawing->show($plant, $rows[0]->due->task->key ?? null),
-            'budgets' => YearsBudget::of(
+        return new PlantPage(
+            drawing: $this->drawing->show($plant, $rows[0]->due->task->key ?? null),
+            budgets: YearsBudget::of(
                 $core,
                 SiteYear::seasonOn($years->site, $today),
                 ...$this->book->caps->for($kind, $rows[0]->due->task->methodKey ?? null),
                 restoring: $this->book->recipes->restoring,
             ),
-            'plant' => $plant,
-            'taps' => $this->form->taps($plant),
-            'seen' => $this->form->inWords($plant),
-            'past' => $plant->state_on !== null
+            taps: $this->form->taps($plant),
+            seen: $this->form->inWords($plant),
+            past: $plant->state_on !== null
                 && ! $today->isBefore(State::passes($plant->state_on, $years->site->hemisphere())),
-            'stands' => $core,
-            'putAside' => $this->bridge->putAside($plant->practice),
-            'kind' => $kind,
-            'today' => $today,
-            'season' => SiteYear::seasonOn($years->site, $today),
-            'faults' => $year->faults,
-            'ring' => Ring::of($year, $days),
-            'days' => $days,
-            'rows' => $rows,
-            'tasks' => $this->inFull($rows, $core, $years, $practice),
-            'plan' => self::toPlan($rows),
+            stands: $core,
+            putAside: $this->bridge->putAside($plant->practice),
+            today: $today,
+            season: SiteYear::seasonOn($years->site, $today),
+            faults: $year->faults,
+            ring: Ring::of($year, $days),
+            days: $days,
+            rows: $rows,
+            tasks: $this->inFull($rows, $core, $years, $practice),
+            plan: self::toPlan($rows),
             // Where all of it is an arborist's there is nothing to plan.
-            'crews' => $rows === []
+            crews: $rows === []
                 || array_filter($rows, static fn (DueRow $row): bool => $row->due->task->handsOff === null) !== [],
-            'verdict' => CutOn::with($this->book)->judge($core, $years, $cut, $practice, $forecast),
-            'logs' => $plant->workLogs->sortByDesc('on')->take(5),
-            'left' => $plant->workLogs->whereNotNull('left_for_next_year')->sortByDesc('on')->take(3),
-        ];
+            verdict: CutOn::with($this->book)->judge($core, $years, $cut, $practice, $forecast),
+            logs: $plant->workLogs->sortByDesc('on')->take(5),
+            left: $plant->workLogs->whereNotNull('left_for_next_year')->sortByDesc('on')->take(3),
+        );
     }
 
     /**

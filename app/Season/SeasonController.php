@@ -18,7 +18,7 @@ final class SeasonController extends Controller
         $filter = SeasonFilter::from($request, $book);
 
         return view('season.index', [
-            ...$screen->show($filter, $request, Today::day()),
+            ...$screen->show($filter, $request, Today::day())->toArray(),
             'filter' => $filter,
             'crews' => Crew::names(),
             'book' => $book,

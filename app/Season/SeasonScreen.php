@@ -23,13 +23,12 @@ final readonly class SeasonScreen
     {
     }
 
-    /** @return array<string, mixed> */
-    public function show(SeasonFilter $filter, Request $request, Day $today): array
+    public function show(SeasonFilter $filter, Request $request, Day $today): SeasonPage
     {
         $ready = $this->keeper->ready();
 
         // One transaction sees one state of the tables, whatever is worked out meanwhile.
-        return DB::transaction(function () use ($filter, $request, $today, $ready): array {
+        return DB::transaction(function () use ($filter, $request, $today, $ready): SeasonPage {
             $counts = [];
             $lists = [];
             $pages = null;
@@ -56,35 +55,28 @@ final readonly class SeasonScreen
                         );
             }
 
-            return [
-                'today' => $today,
-                'ready' => $ready,
-                'counts' => $counts,
-                'lists' => $lists,
-                'pages' => $pages,
-                'months' => Strip::marks($filter->zoom->span($today), Wall::scale($filter, $today)),
-                'width' => Wall::WIDTH,
-                ...$this->wall->show($filter, $request, $today, $ready),
-            ];
+            return new SeasonPage(
+                $today, $ready, $counts, $lists, $pages,
+                Strip::marks($filter->zoom->span($today), Wall::scale($filter, $today)), Wall::WIDTH,
+                $this->wall->show($filter, $request, $today, $ready),
+            );
         });
     }
 
     /**
      * Some rows of one group of a folded wall, unfolded.
-     *
-     * @return array<string, mixed>
      */
-    public function group(SeasonFilter $filter, string $key, Request $request, Day $today): array
+    public function group(SeasonFilter $filter, string $key, Request $request, Day $today): GroupPage
     {
         $ready = $this->keeper->ready();
 
-        return DB::transaction(
-            fn (): array => [
-                'months' => Strip::marks($filter->zoom->span($today), Wall::scale($filter, $today)),
-                'width' => Wall::WIDTH,
-                'garden' => $filter->by !== Grouping::Garden,
-                ...$this->wall->group($filter, $key, $request, $today, $ready),
-            ],
-        );
+        return DB::transaction(function () use ($filter, $key, $request, $today, $ready): GroupPage {
+            [$rows, $rest] = $this->wall->group($filter, $key, $request, $today, $ready);
+
+            return new GroupPage(
+                Strip::marks($filter->zoom->span($today), Wall::scale($filter, $today)), Wall::WIDTH,
+                $filter->by !== Grouping::Garden, $rows, $rest,
+            );
+        });
     }
 }

@@ -39,18 +39,12 @@ final readonly class Wall
     {
     }
 
-    /** @return array{wall: list<WallGroup>, folded: bool, peak: int, groups: Pages} */
-    public function show(SeasonFilter $filter, Request $request, Day $today, Readiness $ready): array
+    public function show(SeasonFilter $filter, Request $request, Day $today, Readiness $ready): WallPage
     {
         if (! $this->isFolded($filter, $today, $ready)) {
             $wall = $this->unfolded($filter, $today, $ready);
 
-            return [
-                'wall' => $wall,
-                'folded' => false,
-                'peak' => 1,
-                'groups' => new Pages(1, count($wall), max(1, count($wall)), 'groups'),
-            ];
+            return new WallPage($wall, false, 1, new Pages(1, count($wall), max(1, count($wall)), 'groups'));
         }
         [$headings, $pages] = $this->headings($filter, $request, $today, $ready);
         $pressures = $this->weight->of(
@@ -77,21 +71,15 @@ final readonly class Wall
             $headings,
         );
 
-        return [
-            'wall' => $wall,
-            'folded' => true,
-            'peak' => max([
-                1,
-                ...array_map(static fn (WallGroup $group): int => $group->pressure?->peak() ?? 0, $wall),
-            ]),
-            'groups' => $pages,
-        ];
+        $peaks = array_map(static fn (WallGroup $group): int => $group->pressure?->peak() ?? 0, $wall);
+
+        return new WallPage($wall, true, max([1, ...$peaks]), $pages);
     }
 
     /**
      * Some rows of one group of a folded wall.
      *
-     * @return array{rows: list<array{plant: Plant, strip: Strip, faults: list<string>}>, rest: Pages}
+     * @return array{list<array{plant: Plant, strip: Strip, faults: list<string>}>, Pages}
      */
     public function group(SeasonFilter $filter, string $key, Request $request, Day $today, Readiness $ready): array
     {
@@ -99,15 +87,11 @@ final readonly class Wall
         $pages = Pages::of($request, (clone $members)->count(), self::ROWS, 'rows');
         $plants = self::inOrder($members, $pages->per, $pages->offset());
 
-        return [
-            'rows' => $this->strips(
-                $plants,
-                $this->tasks->years($plants, $filter->zoom->span($today), $today),
-                $filter,
-                $today,
-            ),
-            'rest' => $pages,
-        ];
+        $strips = $this->strips(
+            $plants, $this->tasks->years($plants, $filter->zoom->span($today), $today), $filter, $today,
+        );
+
+        return [$strips, $pages];
     }
 
     public static function scale(SeasonFilter $filter, Day $today): float

@@ -77,8 +77,7 @@ final readonly class StemBoard
         return $plant->height_mm ?? $this->book->kind($plant->kind)->typicalHeightMm;
     }
 
-    /** @return array<string, mixed> */
-    public function show(Plant $plant, StemSurvey $row, ?string $inHand): array
+    public function show(Plant $plant, StemSurvey $row, ?string $inHand): BoardPage
     {
         $survey = self::core($row->state);
         $judged = $this->judge($plant, $row);
@@ -87,18 +86,18 @@ final readonly class StemBoard
             $stems[$stem->ref] = $stem;
         }
 
-        return [
-            'plant' => $plant,
-            'kind' => $this->book->kind($plant->kind),
-            'row' => $row,
-            'survey' => $survey,
-            'judged' => $judged,
-            'bowl' => Bowl::of($survey, $judged),
-            'hand' => $inHand === null ? null : $stems[$inHand] ?? null,
-            'inWords' => $this->words($judged),
-            'tasks' => VisitTask::query()->with('visit')->where('plant_id', $plant->id)->doesntHave('log')->get()
+        return new BoardPage(
+            plant: $plant,
+            kind: $this->book->kind($plant->kind),
+            row: $row,
+            survey: $survey,
+            judged: $judged,
+            bowl: Bowl::of($survey, $judged),
+            hand: $inHand === null ? null : $stems[$inHand] ?? null,
+            inWords: $this->words($judged),
+            tasks: VisitTask::query()->with('visit')->where('plant_id', $plant->id)->doesntHave('log')->get()
                 ->filter(static fn (VisitTask $task): bool => ! $task->visit->on->isBefore(Today::day()))->values(),
-        ];
+        );
     }
 
     public function judge(Plant $plant, StemSurvey $row): Judgement

@@ -27,8 +27,7 @@ final readonly class PlanScreen
     {
     }
 
-    /** @return array<string, mixed> */
-    public function show(Garden $garden, Request $request, Day $today): array
+    public function show(Garden $garden, Request $request, Day $today): PlanPage
     {
         $this->keeper->ensure([$garden->id]);
         /** @var list<string> $chosen */
@@ -38,17 +37,17 @@ final readonly class PlanScreen
         $tasks = $this->chosen($garden, $chosen);
         $common = CommonWindow::of(...array_map(static fn (SeasonTask $task): Window => $task->window, $tasks));
 
-        return [
-            'garden' => $garden,
-            'today' => $today,
-            'rows' => $this->offered($garden, $today),
-            'chosen' => $chosen,
-            'tasks' => $tasks,
-            'common' => $common,
-            'minutes' => array_sum(array_map(static fn (SeasonTask $task): int => $task->minutes, $tasks)),
-            'suggested' => self::suggested($common, $today),
-            'on' => $this->day($request) ?? self::suggested($common, $today),
-        ];
+        return new PlanPage(
+            garden: $garden,
+            today: $today,
+            rows: $this->offered($garden, $today),
+            chosen: $chosen,
+            tasks: $tasks,
+            common: $common,
+            minutes: array_sum(array_map(static fn (SeasonTask $task): int => $task->minutes, $tasks)),
+            suggested: self::suggested($common, $today),
+            on: $this->day($request) ?? self::suggested($common, $today),
+        );
     }
 
     /** @return list<DueRow> by opening */

@@ -26,8 +26,7 @@ final readonly class RoundScreen
 
     private const PAST = 4;
 
-    /** @return array<string, mixed> */
-    public function show(User $user, Request $request, Day $today): array
+    public function show(User $user, Request $request, Day $today): RoundPage
     {
         $crews = Crew::names();
         $asked = $request->has('crew') ? $request->integer('crew') : $user->crew_id;
@@ -40,6 +39,7 @@ final readonly class RoundScreen
             'unlogged' => Pages::of($request, $waiting->count(), self::UNLOGGED, 'waiting'),
         ];
 
+        /** @var array<string, Collection<int, Visit>> $lists */
         $lists = [
             'now' => $now->orderBy('id')->limit($pages['now']->per)->offset($pages['now']->offset())->get(),
             'unlogged' => $waiting
@@ -56,14 +56,17 @@ final readonly class RoundScreen
         $shown = new Collection($all);
         $shown->load('garden:id,name');
 
-        return [
-            'today' => $today,
-            'crew' => $crew,
-            'crews' => $crews,
-            'pages' => $pages,
-            ...$lists,
-            'work' => self::work($shown),
-        ];
+        return new RoundPage(
+            today: $today,
+            crew: $crew,
+            crews: $crews,
+            pages: $pages,
+            now: $lists['now'],
+            unlogged: $lists['unlogged'],
+            coming: $lists['coming'],
+            past: $lists['past'],
+            work: self::work($shown),
+        );
     }
 
     /**

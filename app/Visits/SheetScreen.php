@@ -14,8 +14,6 @@ use App\Stems\CutPlan;
 use App\Weather\Outlook;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Sun;
-use PruningHook\Core\Drawing\Bowl;
-use PruningHook\Core\Structure\Judgement;
 
 /** What the sheet of a visit shows. */
 final readonly class SheetScreen
@@ -28,31 +26,26 @@ final readonly class SheetScreen
     ) {
     }
 
-    /**
-     * @return array{visit: Visit, says: array<int, array<string, mixed>>, sun: Sun, weather: mixed, advice: mixed,
-     *     plans: array<int, ?array{bowl: Bowl, judged: Judgement}>, tooLong: ?int}  plans by task; tooLong is how many
-     *     people cannot do it all by daylight, null where they can
-     */
-    public function show(Visit $visit, Day $today): array
+    public function show(Visit $visit, Day $today): SheetPage
     {
         $visit->load(['garden', 'crew', 'tasks' => ['plant', 'log', 'visit']]);
         $site = $this->bridge->site($visit->garden);
         $sun = Sun::on($visit->on, $site->latitude, $site->longitude);
         $people = $visit->crew_id === null ? null : $this->people($visit->crew_id);
 
-        return [
-            'visit' => $visit,
-            'says' => $visit->tasks->mapWithKeys(
+        return new SheetPage(
+            visit: $visit,
+            says: $visit->tasks->mapWithKeys(
                 fn (VisitTask $task): array => [$task->plant_id => $this->form->taps($task->plant)],
             )->all(),
-            'sun' => $sun,
-            'weather' => $this->outlook->on($site, $visit->on, $today),
-            'advice' => $this->outlook->advice($site, $visit->on, $today),
-            'plans' => $visit->tasks->mapWithKeys(
+            sun: $sun,
+            weather: $this->outlook->on($site, $visit->on, $today),
+            advice: $this->outlook->advice($site, $visit->on, $today),
+            plans: $visit->tasks->mapWithKeys(
                 fn (VisitTask $task): array => [$task->id => $this->plans->drawn($task)],
             )->all(),
-            'tooLong' => $people !== null && $visit->minutes() > $people * $sun->daylight ? $people : null,
-        ];
+            tooLong: $people !== null && $visit->minutes() > $people * $sun->daylight ? $people : null,
+        );
     }
 
     /** Leads and hands of a crew; one at least, or nobody would come. */

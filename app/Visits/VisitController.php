@@ -29,7 +29,7 @@ final class VisitController extends Controller
         $this->authorize('plan', $garden);
 
         return view('visits.plan', [
-            ...$screen->show($garden, $request, Today::day()),
+            ...$screen->show($garden, $request, Today::day())->toArray(),
             'crews' => Crew::names(),
         ]);
     }

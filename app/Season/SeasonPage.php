@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Due\Readiness;
+use App\Support\Page;
+use App\Support\Pages;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Drawing\Mark;
+
+/** What presses in all gardens, list by list, and the wall. */
+final readonly class SeasonPage extends Page
+{
+    /**
+     * @param  array<string, int>  $counts  by urgency
+     * @param  array<string, list<DueRow>>  $lists  by urgency
+     * @param  ?Pages  $pages  where one urgency is asked for
+     * @param  list<Mark>  $months
+     */
+    public function __construct(
+        public Day $today,
+        public Readiness $ready,
+        public array $counts,
+        public array $lists,
+        public ?Pages $pages,
+        public array $months,
+        public int $width,
+        public WallPage $walls,
+    ) {
+    }
+}

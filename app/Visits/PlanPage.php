@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits;
+
+use App\Models\Garden;
+use App\Season\DueRow;
+use App\Support\Page;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Planning\CommonWindow;
+use PruningHook\Core\Prescription\SeasonTask;
+
+/** What a visit to a garden may take up, what it does, and the days its tasks share. */
+final readonly class PlanPage extends Page
+{
+    /**
+     * @param  list<DueRow>  $rows  by opening
+     * @param  list<string>  $chosen  plant, task and season
+     * @param  list<SeasonTask>  $tasks  those chosen
+     * @param  int  $minutes  of one gardener
+     */
+    public function __construct(
+        public Garden $garden,
+        public Day $today,
+        public array $rows,
+        public array $chosen,
+        public array $tasks,
+        public ?CommonWindow $common,
+        public int $minutes,
+        public Day $suggested,
+        public Day $on,
+    ) {
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits;
+
+use App\Models\Visit;
+use App\Support\Page;
+use App\Support\Pages;
+use Illuminate\Database\Eloquent\Collection;
+use PruningHook\Core\Calendar\Day;
+
+/** The round of a crew, or of all: today, what was never logged, what comes and what was. */
+final readonly class RoundPage extends Page
+{
+    /**
+     * @param  array<int, string>  $crews  name by id
+     * @param  array{now: Pages, unlogged: Pages}  $pages
+     * @param  Collection<int, Visit>  $now
+     * @param  Collection<int, Visit>  $unlogged
+     * @param  Collection<int, Visit>  $coming
+     * @param  Collection<int, Visit>  $past
+     * @param  array<int, array{plants: list<string>, tasks: int, minutes: int}>  $work  by visit
+     */
+    public function __construct(
+        public Day $today,
+        public ?int $crew,
+        public array $crews,
+        public array $pages,
+        public Collection $now,
+        public Collection $unlogged,
+        public Collection $coming,
+        public Collection $past,
+        public array $work,
+    ) {
+    }
+}
