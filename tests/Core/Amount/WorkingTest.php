@@ -256,6 +256,23 @@ final class WorkingTest extends TestCase
         self::assertSame(range(2024, 2029), array_keys($planned()));
     }
 
+    public function test_what_is_wanted_and_what_may_go_meet_without_a_word_of_doubt(): void
+    {
+        $rule = [
+            'rule' => 'given', 'what' => 'live wood to take off', 'unit' => '%', 'min' => 5, 'target' => 20,
+            'max' => 33,
+        ];
+        self::assertStringNotContainsString('has gone', self::because(self::worked($rule, new Plant('l', 'lilac'))));
+        $keep = ['rule' => 'stems-to-keep', 'unit' => 'trunks', 'min' => 3, 'target' => 4, 'max' => 5];
+        $trunks = static fn (int $all): string => self::because(self::worked(
+            $keep, new Plant('c', 'crape-myrtle', stems: StemCount::of($all, 0)),
+        ));
+        self::assertStringContainsString('none must go for number alone', $trunks(5));
+        self::assertStringContainsString('keeping 4 trunks takes out 2', $trunks(6));
+        $bush = self::worked(['rule' => 'one-off-renovation'], new Plant('b', 'blackcurrant'))->amounts[0];
+        self::assertSame([50, 67, 67], self::bounds($bush), 'two thirds');
+    }
+
     public function test_a_number_of_one_is_said_as_one(): void
     {
         self::assertSame('1 leaf', Amount::exactly('x', 'leaves', 1)->inWords());

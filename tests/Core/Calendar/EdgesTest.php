@@ -8,7 +8,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\DayState;
 use PruningHook\Core\Calendar\Edge;
+use PruningHook\Core\Calendar\FrostDoubt;
 use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Calendar\Hopkins;
 use PruningHook\Core\Calendar\KindYear;
@@ -284,6 +286,22 @@ final class EdgesTest extends TestCase
             (string) $at('06-10', '08-25')->day(Anchor::LastFrost),
             (string) $at('06-10', '08-25')->day(Anchor::FirstFrost),
         ]);
+    }
+
+    public function test_days_are_the_worse_the_more_they_cost(): void
+    {
+        $days = DayState::cases();
+        usort($days, static fn (DayState $a, DayState $b): int => $a->severity() <=> $b->severity());
+        self::assertSame([DayState::Best, DayState::Open, DayState::AtACost, DayState::Closed], $days);
+    }
+
+    public function test_a_doubt_names_the_side_of_the_equator(): void
+    {
+        $says = static fn (float $latitude): string => FrostDoubt::of(
+            $latitude, MonthDay::parse('09-20'), MonthDay::parse('05-20'), 40,
+        )->says ?? '';
+        self::assertStringStartsWith('At 52° north', $says(52));
+        self::assertStringStartsWith('At 5° north', $says(5));
     }
 
     public function test_the_equator_counts_to_the_north_and_winters_are_half_a_year_apart(): void
