@@ -11,7 +11,6 @@ use App\Models\Garden;
 use App\Models\Hindrance;
 use App\Models\Plant;
 use App\Models\WorkLog;
-use App\Support\Today;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Amount\LoggedAmounts;
 use PruningHook\Core\Calendar\Day;
@@ -60,7 +59,7 @@ final class CorePlants
      *
      * @throws \PruningHook\Core\Fault when the row holds what the core refuses
      */
-    public function plant(Plant $row, ?array $history = null, array $growthSeen = []): CorePlant
+    public function plant(Plant $row, Day $today, ?array $history = null, array $growthSeen = []): CorePlant
     {
         $plant = $this->read(
             $row, $history ?? self::history($row), $history === null ? self::growthSeen($row) : $growthSeen,
@@ -75,7 +74,7 @@ final class CorePlants
         }
 
         return $plant->on(
-            Today::day(),
+            $today,
             Hemisphere::at($row->garden->latitude),
             $this->book->figures->growing($this->book->kind($plant->kind)),
         );
@@ -130,7 +129,7 @@ final class CorePlants
     }
 
     /** @return list<LoggedWork> */
-    private static function history(Plant $row): array
+    public static function history(Plant $row): array
     {
         return array_values(
             $row->workLogs

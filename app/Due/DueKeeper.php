@@ -87,7 +87,7 @@ final readonly class DueKeeper
         $kept = DB::transaction(function () use ($garden, $basis): ?KeptGarden {
             $row = Garden::query()->with('plants')->find($garden);
 
-            return $row === null ? null : $this->reckoner->reckon($row, $basis->from, $basis->coversTo());
+            return $row === null ? null : $this->reckoner->reckon($row, $basis->from, $basis->coversTo(), Today::day());
         });
 
         return $kept !== null && $this->keep($kept, $basis);

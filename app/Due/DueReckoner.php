@@ -36,7 +36,7 @@ final readonly class DueReckoner
     {
     }
 
-    public function reckon(Garden $garden, int $from, int $to): KeptGarden
+    public function reckon(Garden $garden, int $from, int $to, Day $today): KeptGarden
     {
         $span = Span::of(Day::fromNumber($from), Day::fromNumber($to));
         [$histories, $grown] = $this->histories($garden);
@@ -56,7 +56,7 @@ final readonly class DueReckoner
                 );
                 $faults = $plant->own_practice ? [...$faults, ...$this->bridge->putAside($plant->practice)] : $faults;
                 $due = Agenda::with($this->book)->between(
-                    $this->bridge->plant($plant, $histories[$id] ?? [], $grown[$id] ?? []),
+                    $this->bridge->plant($plant, $today, $histories[$id] ?? [], $grown[$id] ?? []),
                     $years,
                     $this->bridge->practice($garden),
                     $span->from,

@@ -6,6 +6,7 @@ namespace App\Plants;
 
 use App\Models\Plant;
 use App\Support\Controller;
+use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
@@ -18,7 +19,7 @@ final class DrawingController extends Controller
             'plants.drawing',
             $drawing->show(
                 $plant->load(['garden', 'workLogs']), $request->string('task')->toString() ?: null,
-                $request->measures(),
+                Today::day(), $request->measures(),
             ),
         );
     }
@@ -27,7 +28,9 @@ final class DrawingController extends Controller
     {
         return view(
             'plants.compare',
-            $drawing->show($plant->load(['garden', 'workLogs']), $request->string('task')->toString() ?: null),
+            $drawing->show(
+                $plant->load(['garden', 'workLogs']), $request->string('task')->toString() ?: null, Today::day(),
+            ),
         );
     }
 

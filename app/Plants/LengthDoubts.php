@@ -6,6 +6,7 @@ namespace App\Plants;
 
 use App\Bridge\CorePlants;
 use App\Models\Plant;
+use App\Support\Today;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Validator;
 use PruningHook\Core\Plant\Recount;
@@ -41,7 +42,7 @@ final readonly class LengthDoubts
         if ($plant->kind !== $kind->id) {
             return;
         }
-        $by = app(CorePlants::class)->plant($plant);
+        $by = app(CorePlants::class)->plant($plant, Today::day());
         $new = static fn (string $field, ?int $now, int $unit = 1): ?int => $request->filled($field)
         && $request->integer($field) * $unit !== $now
             ? $request->integer($field) * $unit

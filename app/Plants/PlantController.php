@@ -84,7 +84,7 @@ final class PlantController extends Controller
     {
         $this->authorize('survey', $plant);
         [$fact, $value] = [...explode(':', $request->string('seen')->toString(), 2), ''];
-        $before = $seen->say($plant, $fact, $value === '' ? null : $value);
+        $before = $seen->say($plant, $fact, $value === '' ? null : $value, Today::day());
 
         // Back to where the hand was, and not to the top of a long sheet.
         return redirect()
@@ -118,7 +118,7 @@ final class PlantController extends Controller
             'plant' => $plant,
             'garden' => $garden,
             'book' => $book,
-            'fields' => app(PlantForm::class)->fields($plant),
+            'fields' => app(PlantForm::class)->fields($plant, Today::day()),
         ]);
     }
 }

@@ -6,7 +6,7 @@ namespace App\Plants;
 
 use App\Bridge\CorePlants;
 use App\Models\Plant;
-use App\Support\Today;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Drawing\Elevation;
 use PruningHook\Core\Drawing\VineArm;
@@ -34,7 +34,7 @@ final readonly class PlantDrawing
      * @param  array<string, int|null>  $measures `height_mm`, `flowering_height_mm`, `stems_old`, `stems_young` to look
      *     at instead of the plant's own
      */
-    public function show(Plant $plant, ?string $taskKey, array $measures = []): DrawingPage
+    public function show(Plant $plant, ?string $taskKey, Day $today, array $measures = []): DrawingPage
     {
         // What is looked at is taken as it is given, and not carried on from an earlier day.
         $given = [
@@ -47,18 +47,18 @@ final readonly class PlantDrawing
             ->replicate()
             ->setRelations($plant->getRelations())
             ->forceFill(['id' => $plant->id, ...$measures, ...$given]);
-        $core = $this->bridge->plant($looked);
+        $core = $this->bridge->plant($looked, $today);
         $kind = $this->book->kind($plant->kind);
         $years = $this->bridge->years($plant->garden);
-        $season = SiteYear::seasonOn($years->site, Today::day());
+        $season = SiteYear::seasonOn($years->site, $today);
         $tasks = Prescriber::with($this->book)->prescribe(
             $core, $years->season($season), $this->bridge->practice($plant->garden),
         )->tasks;
-        $task = $this->task($tasks, $taskKey);
+        $task = $this->task($tasks, $taskKey, $today);
 
         $schools = $task === null
             ? []
-            : $this->schools($looked, $years->season($season), $this->bridge->practice($plant->garden), $task);
+            : $this->schools($looked, $years->season($season), $this->bridge->practice($plant->garden), $task, $today);
         $courses = $task === null ? [] : Courses::with($this->book)->of($core, $task);
 
         return new DrawingPage(
@@ -94,7 +94,7 @@ final readonly class PlantDrawing
      *
      * @return list<Course>
      */
-    private function schools(Plant $row, SiteYear $year, Practice $practice, Task $task): array
+    private function schools(Plant $row, SiteYear $year, Practice $practice, Task $task, Day $today): array
     {
         $question = ($task->schools[0] ?? null)?->question;
         if ($question === null) {
@@ -105,14 +105,16 @@ final readonly class PlantDrawing
             $other = clone $row;
             $other->practice = [...$row->practice, $question->key => $option];
             $under = Prescriber::with($this->book)
-                ->prescribe($this->bridge->plant($other), $year, $practice)
+                ->prescribe($this->bridge->plant($other, $today), $year, $practice)
                 ->task($task->key);
             if ($under !== null) {
                 $tasks[$words] = $under;
             }
         }
 
-        return count($tasks) < 2 ? [] : Courses::with($this->book)->bySchool($this->bridge->plant($row), $tasks);
+        return count($tasks) < 2
+            ? []
+            : Courses::with($this->book)->bySchool($this->bridge->plant($row, $today), $tasks);
     }
 
     /**
@@ -120,7 +122,7 @@ final readonly class PlantDrawing
      *
      * @param  list<Task>  $tasks
      */
-    private function task(array $tasks, ?string $key): ?Task
+    private function task(array $tasks, ?string $key, Day $today): ?Task
     {
         foreach ($tasks as $task) {
             if ($task->key === $key) {
@@ -128,7 +130,7 @@ final readonly class PlantDrawing
             }
         }
         foreach ($tasks as $task) {
-            if (! $task->window->closes->isBefore(Today::day())) {
+            if (! $task->window->closes->isBefore($today)) {
                 return $task;
             }
         }

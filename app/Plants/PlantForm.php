@@ -9,6 +9,7 @@ use App\Exchange\StateFacts;
 use App\Models\Plant;
 use App\Support\LengthField;
 use App\Support\Say;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Plant\Stress;
 use PruningHook\Core\Plant\Upkeep;
 use PruningHook\Core\PlantBook\Disease;
@@ -61,11 +62,11 @@ final readonly class PlantForm
     }
 
     /** @return array{shown: list<Field>, folded: list<Field>} */
-    public function fields(Plant $plant): array
+    public function fields(Plant $plant, Day $today): array
     {
         $kind = $plant->exists && $this->book->has($plant->kind) ? $this->book->kind($plant->kind) : null;
         $sorted = ['shown' => [], 'folded' => []];
-        foreach ($this->all($plant, $kind) as [$bears, $field]) {
+        foreach ($this->all($plant, $kind, $today) as [$bears, $field]) {
             $sorted[$bears || ! in_array($field['value'], [null, ''], true) ? 'shown' : 'folded'][] = $field;
         }
 
@@ -73,7 +74,7 @@ final readonly class PlantForm
     }
 
     /** @return list<array{bool, Field}> whether it bears on the kind, and the field */
-    private function all(Plant $plant, ?Kind $kind): array
+    private function all(Plant $plant, ?Kind $kind, Day $today): array
     {
         $state = $plant->state + array_fill_keys(StateFacts::FIELDS, null);
         $held = $kind !== null && Contradictions::isHeld($kind, $this->book);
@@ -103,7 +104,9 @@ final readonly class PlantForm
             ],
             [
                 $new || ($woody && ! $hedge),
-                self::number('stems_old', 'Old stems at the base', $plant->stems_old, $this->counted($plant), 0),
+                self::number(
+                    'stems_old', 'Old stems at the base', $plant->stems_old, $this->counted($plant, $today), 0,
+                ),
             ],
             [$new || ($woody && ! $hedge), self::number('stems_young', 'Young stems', $plant->stems_young, least: 0)],
             [
@@ -254,12 +257,12 @@ final readonly class PlantForm
     }
 
     /** When its stems were counted, and what they have come to since. */
-    private function counted(Plant $plant): ?string
+    private function counted(Plant $plant, Day $today): ?string
     {
         if ($plant->stems_on === null || ! $this->book->has($plant->kind)) {
             return null;
         }
-        $now = $this->bridge->plant($plant)->stems;
+        $now = $this->bridge->plant($plant, $today)->stems;
         $same = $now === null || ($now->old === $plant->stems_old && $now->young === $plant->stems_young);
         $since = $same ? '' : sprintf('; by the record %d old and %d young stand now', $now->old, $now->young);
 

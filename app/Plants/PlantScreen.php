@@ -48,7 +48,7 @@ final readonly class PlantScreen
             'garden.crew', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id'], 'bloomNotes', 'visitTasks.visit',
         ]);
         $kind = $this->book->kind($plant->kind);
-        $core = $this->bridge->plant($plant);
+        $core = $this->bridge->plant($plant, $today);
         $years = $this->bridge->years($plant->garden);
         $span = Span::of($today->minus(45), $today->plus(319));
 
@@ -60,7 +60,7 @@ final readonly class PlantScreen
         $year = $this->years->of($plant, $today, $span);
 
         return new PlantPage(
-            drawing: $this->drawing->show($plant, $rows[0]->due->task->key ?? null),
+            drawing: $this->drawing->show($plant, $rows[0]->due->task->key ?? null, $today),
             budgets: YearsBudget::of(
                 $core,
                 SiteYear::seasonOn($years->site, $today),

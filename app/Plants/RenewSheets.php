@@ -8,8 +8,8 @@ use App\Bridge\CorePlants;
 use App\Models\Plant;
 use App\Models\Visit;
 use App\Models\VisitTask;
-use App\Support\Today;
 use Illuminate\Database\Eloquent\Builder;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Prescriber;
 
@@ -23,16 +23,16 @@ final readonly class RenewSheets
     }
 
     /** What is logged stays as it was; a task that no longer holds stays on its sheet for the lead to take off. */
-    public function of(Plant $plant): void
+    public function of(Plant $plant, Day $today): void
     {
         $tasks = VisitTask::query()->where('plant_id', $plant->id)->doesntHave('log')
-            ->whereHas('visit', static fn (Builder $visit) => $visit->where('on', '>=', (string) Today::day()))->get();
+            ->whereHas('visit', static fn (Builder $visit) => $visit->where('on', '>=', (string) $today))->get();
         if ($tasks->isEmpty() || ! $this->book->has($plant->kind)) {
             return;
         }
         $plant = $plant->load(['garden', 'workLogs', 'bloomNotes']);
         $years = $this->bridge->years($plant->garden);
-        $core = $this->bridge->plant($plant);
+        $core = $this->bridge->plant($plant, $today);
         foreach ($tasks as $row) {
             $task = Prescriber::with($this->book)->prescribe(
                 $core,

@@ -8,6 +8,7 @@ use App\Exchange\StateFacts;
 use App\Models\Plant;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Plant\Stress;
 use PruningHook\Core\Plant\Upkeep;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -31,7 +32,7 @@ final readonly class SayWhatIsSeen
      *
      * @throws ValidationException where it cannot be, on the field `seen`
      */
-    public function say(Plant $plant, string $fact, ?string $value): ?string
+    public function say(Plant $plant, string $fact, ?string $value, Day $today): ?string
     {
         if (! in_array($fact, ['condition', 'stress', 'disease', 'dieback_percent'], true)) {
             throw ValidationException::withMessages(['seen' => 'Nothing of the sort is asked of a plant.']);
@@ -57,9 +58,9 @@ final readonly class SayWhatIsSeen
         if (isset($told[$fact])) {
             throw ValidationException::withMessages(['seen' => ucfirst($told[$fact]).'.']);
         }
-        DB::transaction(function () use ($plant, $state): void {
+        DB::transaction(function () use ($plant, $state, $today): void {
             $plant->update(['state' => $state]);
-            $this->sheets->of($plant);
+            $this->sheets->of($plant, $today);
         });
 
         return is_scalar($before) ? (string) $before : null;

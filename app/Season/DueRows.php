@@ -33,7 +33,7 @@ final readonly class DueRows
     public function of(Plant $plant, Day $today, Span $span): array
     {
         $due = Agenda::with($this->book)->between(
-            $this->bridge->plant($plant),
+            $this->bridge->plant($plant, $today),
             $this->bridge->years($plant->garden),
             $this->bridge->practice($plant->garden),
             $today,

@@ -26,7 +26,7 @@ final readonly class PlantYears
     {
         return PlantYear::gather(
             $this->book,
-            $this->bridge->plant($plant),
+            $this->bridge->plant($plant, $today),
             $this->bridge->years($plant->garden),
             $this->bridge->practice($plant->garden),
             $today,

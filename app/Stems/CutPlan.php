@@ -8,6 +8,7 @@ use App\Models\Plant;
 use App\Models\VisitTask;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Bowl;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Structure\Judgement;
@@ -23,17 +24,17 @@ final readonly class CutPlan
     }
 
     /** @throws ValidationException when the task is not a planned one of this plant */
-    public function keep(Plant $plant, StemBoard $board, int $taskId): VisitTask
+    public function keep(Plant $plant, StemBoard $board, int $taskId, Day $today): VisitTask
     {
         $task = VisitTask::query()->doesntHave('log')->where('plant_id', $plant->id)->find($taskId)
             ?? throw ValidationException::withMessages(['task' => 'That visit is no longer planned for this plant.']);
-        $survey = $board->survey($plant);
+        $survey = $board->survey($plant, $today);
         if ($survey->state['stems'] === []) {
             throw ValidationException::withMessages([
                 'task' => 'Survey the stems first: there is nothing to plan yet.',
             ]);
         }
-        $judged = $board->judge($plant, $survey);
+        $judged = $board->judge($plant, $survey, $today);
 
         return DB::transaction(static function () use ($plant, $survey, $task, $judged): VisitTask {
             $task->cut_plan = [

@@ -8,7 +8,7 @@ use App\Bridge\CorePlants;
 use App\Models\Plant;
 use App\Models\StemSurvey;
 use App\Models\VisitTask;
-use App\Support\Today;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Drawing\Bowl;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -61,14 +61,14 @@ final readonly class StemBoard
     ) {
     }
 
-    public function season(Plant $plant): int
+    public function season(Plant $plant, Day $today): int
     {
-        return SiteYear::seasonOn($this->bridge->site($plant->garden), Today::day());
+        return SiteYear::seasonOn($this->bridge->site($plant->garden), $today);
     }
 
-    public function survey(Plant $plant): StemSurvey
+    public function survey(Plant $plant, Day $today): StemSurvey
     {
-        return StemSurvey::of($plant, $this->season($plant));
+        return StemSurvey::of($plant, $this->season($plant, $today));
     }
 
     /** The length a stem has until somebody says otherwise: the plant's own height. */
@@ -77,10 +77,10 @@ final readonly class StemBoard
         return $plant->height_mm ?? $this->book->kind($plant->kind)->typicalHeightMm;
     }
 
-    public function show(Plant $plant, StemSurvey $row, ?string $inHand): BoardPage
+    public function show(Plant $plant, StemSurvey $row, ?string $inHand, Day $today): BoardPage
     {
         $survey = self::core($row->state);
-        $judged = $this->judge($plant, $row);
+        $judged = $this->judge($plant, $row, $today);
         $stems = [];
         foreach ($survey->stems as $stem) {
             $stems[$stem->ref] = $stem;
@@ -96,11 +96,11 @@ final readonly class StemBoard
             hand: $inHand === null ? null : $stems[$inHand] ?? null,
             inWords: $this->words($judged),
             tasks: VisitTask::query()->with('visit')->where('plant_id', $plant->id)->doesntHave('log')->get()
-                ->filter(static fn (VisitTask $task): bool => ! $task->visit->on->isBefore(Today::day()))->values(),
+                ->filter(static fn (VisitTask $task): bool => ! $task->visit->on->isBefore($today))->values(),
         );
     }
 
-    public function judge(Plant $plant, StemSurvey $row): Judgement
+    public function judge(Plant $plant, StemSurvey $row, Day $today): Judgement
     {
         $kind = $this->book->kind($plant->kind);
         $aims = StemAims::with($this->book);
@@ -108,12 +108,12 @@ final readonly class StemBoard
         $aim = $aims->for(
             $kind,
             $this->bridge->practice($plant->garden)->forPlant($plant->practice),
-            $this->bridge->plant($plant)->aims($this->season($plant), $this->book->recipes->restoring),
+            $this->bridge->plant($plant, $today)->aims($this->season($plant, $today), $this->book->recipes->restoring),
             $plant->grafted,
             $row->state['keep'],
             $row->state['budget'],
         );
-        $day = $row->surveyed_on ?? Today::day();
+        $day = $row->surveyed_on ?? $today;
         $year = $this->bridge->years($plant->garden)->holding($day);
         $read = SurveyDay::of(self::core($row->state), $aim, $kind, $year, $day);
 

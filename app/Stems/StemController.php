@@ -6,6 +6,7 @@ namespace App\Stems;
 
 use App\Models\Plant;
 use App\Support\Controller;
+use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -20,7 +21,8 @@ final class StemController extends Controller
     public function show(Request $request, Plant $plant): View
     {
         $shown = $this->board->show(
-            $plant->load('garden'), $this->board->survey($plant), $request->string('stem')->toString() ?: null,
+            $plant->load('garden'), $this->board->survey($plant, Today::day()),
+            $request->string('stem')->toString() ?: null, Today::day(),
         );
 
         return view($request->boolean('board') ? 'stems.board' : 'stems.show', $shown);
@@ -53,7 +55,7 @@ final class StemController extends Controller
     public function plan(Request $request, Plant $plant, CutPlan $plan): RedirectResponse
     {
         $this->authorize('survey', $plant);
-        $task = $plan->keep($plant, $this->board, $request->integer('task'));
+        $task = $plan->keep($plant, $this->board, $request->integer('task'), Today::day());
 
         return redirect()
             ->route('visits.show', $task->visit_id)
@@ -66,6 +68,8 @@ final class StemController extends Controller
 
         return $request->header('X-Board') === null
             ? redirect()->route('stems.show', [$plant, ...($hand === null ? [] : ['stem' => $hand])])
-            : view('stems.board', $this->board->show($plant->load('garden'), $this->board->survey($plant), $hand));
+            : view('stems.board', $this->board->show(
+                $plant->load('garden'), $this->board->survey($plant, Today::day()), $hand, Today::day(),
+            ));
     }
 }

@@ -65,7 +65,7 @@ final readonly class SurveyTaps
             $new = DB::table('stem_taps')->insertOrIgnore(
                 ['id' => $tap, 'plant_id' => $plant->id, 'on' => (string) $today],
             ) === 1;
-            $survey = $this->board->survey($plant);
+            $survey = $this->board->survey($plant, $today);
             if ($new) {
                 $do($survey);
                 DB::table('stem_taps')->where('on', '<', (string) $today->plus(-self::KNOWN_DAYS))->delete();

@@ -11,7 +11,6 @@ use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Season\TaskChoice;
-use App\Support\Today;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -40,7 +39,7 @@ final readonly class PlanVisit
      *
      * @throws ValidationException when a choice is not a task of a plant of this garden
      */
-    public function jobs(Garden $garden, array $choices): array
+    public function jobs(Garden $garden, array $choices, Day $today): array
     {
         $plants = $garden
             ->plants()
@@ -55,7 +54,7 @@ final readonly class PlanVisit
             $plant =
                 $plants->get($choice->plant) ??
                 throw ValidationException::withMessages(['tasks' => 'One of the chosen plants is not in this garden.']);
-            $core = $this->bridge->plant($plant);
+            $core = $this->bridge->plant($plant, $today);
             $task =
                 Prescriber::with($this->book)
                     ->prescribe($core, $years->season($choice->season), $practice)
@@ -89,10 +88,17 @@ final readonly class PlanVisit
      *
      * @throws ValidationException
      */
-    public function plan(Garden $garden, Day $on, array $choices, ?string $reason, ?int $crewId, ?User $by): Visit
-    {
-        $jobs = $this->jobs($garden, $choices);
-        $this->refuseTwice($jobs);
+    public function plan(
+        Garden $garden,
+        Day $on,
+        array $choices,
+        ?string $reason,
+        ?int $crewId,
+        ?User $by,
+        Day $today,
+    ): Visit {
+        $jobs = $this->jobs($garden, $choices, $today);
+        $this->refuseTwice($jobs, $today);
         $outside = ! (self::common($jobs)?->contains($on) ?? false);
         if ($outside && ($reason === null || $reason === '')) {
             throw ValidationException::withMessages(self::refusal($jobs, $on));
@@ -130,11 +136,11 @@ final readonly class PlanVisit
      *
      * @throws ValidationException
      */
-    private function refuseTwice(array $jobs): void
+    private function refuseTwice(array $jobs, Day $today): void
     {
         $standing = VisitTask::query()->with(['visit', 'plant'])->doesntHave('log')
             ->whereIn('plant_id', array_map(static fn (Job $job): int => (int) $job->plant, $jobs))
-            ->whereHas('visit', static fn (Builder $visit) => $visit->where('on', '>=', (string) Today::day()))
+            ->whereHas('visit', static fn (Builder $visit) => $visit->where('on', '>=', (string) $today))
             ->get(['id', 'visit_id', 'plant_id', 'task', 'season']);
         foreach ($jobs as $job) {
             $planned = $standing->first(

@@ -13,10 +13,8 @@ use PruningHook\Core\PlantBook\PlantBook;
 /** How much of a plant may still go when a task of its season is done. */
 final readonly class SeasonBudget
 {
-    public function __construct(
-        private PlantBook $book,
-        private CorePlants $bridge,
-    ) {
+    public function __construct(private PlantBook $book)
+    {
     }
 
     /**
@@ -34,7 +32,7 @@ final readonly class SeasonBudget
 
         return $cap === null
             ? null
-            : Budget::of($cap[0], $cap[1], $this->bridge->plant($plant)->history, $task->season);
+            : Budget::of($cap[0], $cap[1], CorePlants::history($plant), $task->season);
     }
 
     /** @return ?array{int, string} per cent and source */

@@ -45,6 +45,7 @@ final class VisitController extends Controller
     {
         $visit = $plan->plan(
             $garden, $request->day(), $request->choices(), $request->reason(), $request->crew(), $request->user(),
+            Today::day(),
         );
 
         return redirect()->route('visits.show', $visit)

@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Models\Plant;
 use App\Models\StemSurvey;
 use App\Stems\StemBoard;
+use App\Support\Today;
 
 /** Two surveys somebody has already made, so that there is something to judge. All invented. */
 final readonly class DemoStems
@@ -54,7 +55,7 @@ final readonly class DemoStems
             }
             StemSurvey::query()->create([
                 'plant_id' => $plant->id,
-                'season' => $this->board->season($plant),
+                'season' => $this->board->season($plant, Today::day()),
                 'state' => [
                     ...StemSurvey::EMPTY,
                     'stems' => array_map(

@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Season\TaskChoice;
+use App\Support\Today;
 use App\Visits\LogWork;
 use App\Visits\PlanVisit;
 use PruningHook\Core\Amount\Amount;
@@ -158,8 +159,12 @@ final readonly class DemoWork
         foreach ($garden->plants as $plant) {
             foreach (
                 $agenda->between(
-                    $this->bridge->plant($plant), $this->bridge->years($garden), $this->bridge->practice($garden),
-                    $today, $from, $to,
+                    $this->bridge->plant($plant, Today::day()),
+                    $this->bridge->years($garden),
+                    $this->bridge->practice($garden),
+                    $today,
+                    $from,
+                    $to,
                 ) as $task
             ) {
                 if ($task->task->handsOff === null) {
@@ -201,7 +206,7 @@ final readonly class DemoWork
             ),
             null,
             $garden->crew_id,
-            $by,
+            $by, Today::day(),
         );
     }
 

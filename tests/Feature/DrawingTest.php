@@ -10,6 +10,7 @@ use App\Models\Plant;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
 use App\Season\TaskChoice;
+use App\Support\Today;
 use App\Visits\LogWork;
 use App\Visits\PlanVisit;
 use PruningHook\Core\Calendar\Day;
@@ -127,7 +128,9 @@ final class DrawingTest extends FeatureTestCase
             [1050],
             $this->app
                 ->make(CorePlants::class)
-                ->plant($this->bluebeard->fresh(['workLogs', 'bloomNotes']) ?? $this->bluebeard)->growthSeenMm,
+                ->plant(
+                    $this->bluebeard->fresh(['workLogs', 'bloomNotes']) ?? $this->bluebeard, Today::day(),
+                )->growthSeenMm,
         );
         // (2 x 750 + 1050) / 3 = 850, so 1100 - 850 = 250, which is under the framework: 300.
         $this->get("/plants/{$this->bluebeard->id}")
@@ -203,7 +206,7 @@ final class DrawingTest extends FeatureTestCase
             ->make(PlanVisit::class)
             ->plan(
                 $this->garden, Day::parse('2027-03-20'), [TaskChoice::of($rose->id, 'main-pruning', 2027)], 'early',
-                $this->crew->id, null,
+                $this->crew->id, null, Today::day(),
             );
         $task = $plan->tasks()->firstOrFail();
         self::assertSame(
@@ -255,7 +258,7 @@ final class DrawingTest extends FeatureTestCase
         $bridge = $this->app->make(CorePlants::class);
         $task = Prescriber::with($this->app->make(PlantBook::class))
             ->prescribe(
-                $bridge->plant($lilac->fresh() ?? $lilac), $bridge->years($garden)->season(2027),
+                $bridge->plant($lilac->fresh() ?? $lilac, Today::day()), $bridge->years($garden)->season(2027),
                 $bridge->practice($garden),
             )
             ->task('after-flowering');

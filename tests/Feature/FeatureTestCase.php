@@ -13,6 +13,7 @@ use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Season\TaskChoice;
+use App\Support\Today;
 use App\Visits\PlanVisit;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
@@ -96,7 +97,7 @@ abstract class FeatureTestCase extends TestCase
             [TaskChoice::of($this->wisteria->id, $task, 2027)],
             null,
             $this->crew->id,
-            null,
+            null, Today::day(),
         );
     }
 

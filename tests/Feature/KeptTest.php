@@ -70,7 +70,9 @@ final class KeptTest extends FeatureTestCase
         $basis = Basis::on(Today::day());
         $early = $this->app
             ->make(DueReckoner::class)
-            ->reckon(Garden::query()->findOrFail($garden->id), $basis->from, $basis->coversTo());
+            ->reckon(
+                Garden::query()->findOrFail($garden->id), $basis->from, $basis->coversTo(), Today::day(),
+            );
         $plant->update(['height_mm' => 9000]);
         self::assertTrue($this->keeper()->renew($garden->id));
         $late = self::rows();
@@ -462,7 +464,7 @@ final class KeptTest extends FeatureTestCase
         $covers = DB::table('kept_gardens')->where('garden_id', $garden->id)->first();
         $truth = [];
         foreach ($garden->plants as $plant) {
-            $core = $bridge->plant($plant);
+            $core = $bridge->plant($plant, Today::day());
             foreach (range(2026, 2028) as $season) {
                 try {
                     $tasks = Prescriber::with($book)->prescribe(

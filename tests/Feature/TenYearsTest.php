@@ -9,6 +9,7 @@ use App\Models\Plant;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Season\TaskChoice;
+use App\Support\Today;
 use App\Visits\LogWork;
 use App\Visits\PlanVisit;
 use PruningHook\Core\Amount\Amount;
@@ -200,8 +201,7 @@ final class TenYearsTest extends FeatureTestCase
             config(['hook.today' => (string) $on]);
             $this->app->make(CorePlants::class)->forget();
             $core = $this->app->make(CorePlants::class)->plant(
-                $plant->fresh(['garden', 'workLogs', 'bloomNotes']) ?? $plant,
-            );
+                $plant->fresh(['garden', 'workLogs', 'bloomNotes']) ?? $plant, Today::day());
             $row = $this->planned($plant, $task, $on);
             $now = $row->prescribed;
             if ($told['tasks'] === 0) {
@@ -240,8 +240,7 @@ final class TenYearsTest extends FeatureTestCase
             ], null);
             $this->app->make(CorePlants::class)->forget();
             $told['after'] = $this->app->make(CorePlants::class)->plant(
-                $plant->fresh(['garden', 'workLogs', 'bloomNotes']) ?? $plant,
-            )->heightMm;
+                $plant->fresh(['garden', 'workLogs', 'bloomNotes']) ?? $plant, Today::day())->heightMm;
         }
 
         return $told;
@@ -254,7 +253,7 @@ final class TenYearsTest extends FeatureTestCase
         $bridge->forget();
         $row = $plant->fresh(['garden', 'workLogs', 'bloomNotes']) ?? $plant;
         $tasks = Prescriber::with($this->app->make(PlantBook::class))->prescribe(
-            $bridge->plant($row),
+            $bridge->plant($row, Today::day()),
             $bridge->years($row->garden)->season($season),
             $bridge->practice($row->garden),
         )->tasks;
@@ -274,7 +273,7 @@ final class TenYearsTest extends FeatureTestCase
             [TaskChoice::of($plant->id, $task->key, $task->season)],
             null,
             $this->crew->id,
-            null,
+            null, Today::day(),
         );
         self::assertInstanceOf(Visit::class, $visit);
 

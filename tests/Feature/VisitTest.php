@@ -8,6 +8,7 @@ use App\Models\Plant;
 use App\Models\Visit;
 use App\Models\WorkLog;
 use App\Season\TaskChoice;
+use App\Support\Today;
 use App\Visits\PlanVisit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PruningHook\Core\Calendar\Day;
@@ -309,7 +310,7 @@ final class VisitTest extends FeatureTestCase
             ->make(PlanVisit::class)
             ->plan(
                 $this->garden->fresh() ?? $this->garden, Day::parse('2027-06-01'),
-                [TaskChoice::of($lilac->id, 'after-flowering', 2027)], null, $this->crew->id, null,
+                [TaskChoice::of($lilac->id, 'after-flowering', 2027)], null, $this->crew->id, null, Today::day(),
             );
         $task = $visit->tasks()->firstOrFail();
         $this->put("/tasks/$task->id/log", [
