@@ -27,7 +27,7 @@ use PruningHook\Core\Structure\Judgement;
  * @property Snapshot $prescribed
  * @property ?array{state: State,
  *     aim: array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string,
- *         grafted: bool, young: int, pencil: int, school: string},
+ *         grafted: bool, young: int, pencil: int, school: string, upright?: int, thin?: int},
  *     judged?: Recalled} $cut_plan the stems and the aim they were judged by for this visit
  * @property-read Visit $visit
  * @property-read Plant $plant

@@ -12,12 +12,14 @@ use PruningHook\Core\Working;
 /** Nodes to leave where some buds are dead: wanted / (1 - mortality). Three wanted and a quarter dead: leave four. */
 final readonly class BudsWithLosses implements AmountRule
 {
-    /** So dead a cane is not worth reckoning on. Common practice. */
-    private const TOO_DEAD = 80;
+    /** Where nothing is said of it: of a hundred buds one lives. */
+    private const ALL_BUT_ONE = 99;
 
     private function __construct(
         private string $what,
         private int $wanted,
+        /** more dead buds than this, in per cent, and the cane is not worth reckoning on */
+        private int $mostDead,
         private string $source,
     ) {
     }
@@ -25,12 +27,14 @@ final readonly class BudsWithLosses implements AmountRule
     /** @throws Fault */
     public static function fromEntry(Entry $entry, string $source): self
     {
-        return new self($entry->string('what'), $entry->whole('wanted'), $source);
+        return new self(
+            $entry->string('what'), $entry->whole('wanted'), $entry->int('most_dead') ?? self::ALL_BUT_ONE, $source,
+        );
     }
 
-    public static function leave(int $wanted, int $mortalityPercent): int
+    public static function leave(int $wanted, int $mortalityPercent, int $mostDead): int
     {
-        return (int) round($wanted * 100 / (100 - min($mortalityPercent, self::TOO_DEAD)));
+        return (int) round($wanted * 100 / (100 - min($mortalityPercent, $mostDead)));
     }
 
     public function for(AmountCase $case): Amounts
@@ -51,7 +55,7 @@ final readonly class BudsWithLosses implements AmountRule
                 ),
             );
         }
-        $leave = self::leave($this->wanted, $dead);
+        $leave = self::leave($this->wanted, $dead, $this->mostDead);
 
         return Amounts::of(
             [Amount::exactly($this->what, 'nodes', $leave)],
@@ -59,7 +63,7 @@ final readonly class BudsWithLosses implements AmountRule
                 ucfirst($this->what),
                 sprintf(
                     '%d live ones are wanted and %d %% of the buds are dead: leave %d%s', $this->wanted, $dead,
-                    $leave, $dead > self::TOO_DEAD ? '; so much is dead that another cane is the better choice' : '',
+                    $leave, $dead > $this->mostDead ? '; so much is dead that another cane is the better choice' : '',
                 ),
                 $this->source,
             ),

@@ -53,6 +53,10 @@ enum Figure: string
     case ThickeningStrong = 'thickening-strong';
     /** As thick as a pencil, in mm. */
     case Pencil = 'pencil';
+    /** Thinner than this share of the usual stem, in per cent, and than a pencil, a stem is weak. */
+    case StemThin = 'stem-thin';
+    /** Leaning less than this, in degrees, a stem stands in the middle of a bowl. */
+    case StemUpright = 'stem-upright';
     /** Stems up to this many years old are young. */
     case YoungStem = 'young-stem';
     /** Thickness of the oldest wood, in mm for each metre of height. */

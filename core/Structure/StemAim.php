@@ -28,6 +28,10 @@ final readonly class StemAim
         /** thinner than this is weak, in mm */
         public int $pencilMm,
         public string $school,
+        /** leaning less than this, in degrees, a stem stands in the middle of a bowl */
+        public int $uprightDeg,
+        /** thinner than this share of the usual stem, in per cent, is weak */
+        public int $thinPercent,
     ) {
     }
 
@@ -43,6 +47,8 @@ final readonly class StemAim
         int $youngYears = 2,
         int $pencilMm = 7,
         string $school = '',
+        int $uprightDeg = 8,
+        int $thinPercent = 60,
     ): self {
         if ($keep !== null && $keep < 1) {
             throw new Fault('at least one stem must be kept, or there is no plant');
@@ -53,12 +59,13 @@ final readonly class StemAim
 
         return new self(
             $plan, $keepMin, $keep, $keepMax, $budgetPercent, $source, $grafted, $youngYears, $pencilMm, $school,
+            $uprightDeg, $thinPercent,
         );
     }
 
     /**
      * @return array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string,
-     *     grafted: bool, young: int, pencil: int, school: string}
+     *     grafted: bool, young: int, pencil: int, school: string, upright: int, thin: int}
      */
     public function toArray(): array
     {
@@ -73,18 +80,22 @@ final readonly class StemAim
             'young' => $this->youngYears,
             'pencil' => $this->pencilMm,
             'school' => $this->school,
+            'upright' => $this->uprightDeg,
+            'thin' => $this->thinPercent,
         ];
     }
 
     /**
      * @param  array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string,
-     *     grafted: bool, young: int, pencil: int, school: string}  $kept  as `toArray` gave it
+     *     grafted: bool, young: int, pencil: int, school: string, upright?: int, thin?: int}  $kept  as `toArray` gave
+     *     it; upright and thin are missing where it was kept before they were
      */
     public static function fromArray(array $kept): self
     {
         return self::of(
             StemPlan::from($kept['plan']), $kept['keep_min'], $kept['keep'], $kept['keep_max'], $kept['budget'],
             $kept['source'], $kept['grafted'], $kept['young'], $kept['pencil'], $kept['school'],
+            $kept['upright'] ?? 8, $kept['thin'] ?? 60,
         );
     }
 
@@ -113,7 +124,7 @@ final readonly class StemAim
     {
         return new self(
             StemPlan::Tidy, null, null, null, $this->budgetPercent, $this->source, $this->grafted, $this->youngYears,
-            $this->pencilMm, $this->school,
+            $this->pencilMm, $this->school, $this->uprightDeg, $this->thinPercent,
         );
     }
 

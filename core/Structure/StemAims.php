@@ -73,6 +73,8 @@ final readonly class StemAims
             $plan === StemPlan::Canes ? 1 : $this->book->figures->number(Figure::YoungStem),
             $this->book->figures->number(Figure::Pencil),
             $school,
+            $this->book->figures->number(Figure::StemUpright),
+            $this->book->figures->number(Figure::StemThin),
         );
     }
 

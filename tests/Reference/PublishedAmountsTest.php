@@ -157,7 +157,7 @@ final class PublishedAmountsTest extends TestCase
     public function test_nodes_for_a_winter_that_killed_buds(): void
     {
         foreach ([[3, 0, 3], [3, 25, 4], [3, 50, 6], [8, 20, 10], [3, 95, 15]] as [$wanted, $dead, $leave]) {
-            self::assertSame($leave, BudsWithLosses::leave($wanted, $dead), "$wanted wanted, $dead % dead");
+            self::assertSame($leave, BudsWithLosses::leave($wanted, $dead, 80), "$wanted wanted, $dead % dead");
         }
         self::assertSame(
             4,
@@ -226,7 +226,7 @@ final class PublishedAmountsTest extends TestCase
     {
         self::assertSame(
             [3, 3, 4, 6],
-            array_map(static fn (int $dead): int => BudsWithLosses::leave(3, $dead), [1, 10, 20, 50]),
+            array_map(static fn (int $dead): int => BudsWithLosses::leave(3, $dead, 80), [1, 10, 20, 50]),
         );
     }
 

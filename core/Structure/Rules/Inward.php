@@ -14,9 +14,6 @@ use PruningHook\Core\Structure\Survey;
 /** Wood that grows into the middle; for a bowl also what stands bolt upright in it. */
 final readonly class Inward implements StemRule
 {
-    /** Leaning less than this, in degrees, a stem stands in the middle. Common practice. */
-    private const UPRIGHT = 8;
-
     public function name(): string
     {
         return 'Growing inward';
@@ -42,7 +39,7 @@ final readonly class Inward implements StemRule
         }
         $upright = array_filter(
             $survey->standing(),
-            static fn (Stem $stem): bool => $stem->leanDeg < self::UPRIGHT && ! $stem->has(StemFault::Inward),
+            static fn (Stem $stem): bool => $stem->leanDeg < $aim->uprightDeg && ! $stem->has(StemFault::Inward),
         );
         foreach (Flagged::sorted($upright) as $stem) {
             $candidates[] = new Candidate(

@@ -13,9 +13,6 @@ use PruningHook\Core\Structure\Survey;
 /** Wood seen to be weak, or thinner than a pencil and much thinner than the plant's other stems. */
 final readonly class Weak implements StemRule
 {
-    /** Much thinner: less than this share of the usual stem. Common practice. */
-    private const THIN = 0.6;
-
     public function name(): string
     {
         return 'Weak';
@@ -41,7 +38,7 @@ final readonly class Weak implements StemRule
         $thin = array_filter(
             $standing,
             static fn (Stem $stem): bool => $stem->baseMm < $aim->pencilMm
-                && $stem->baseMm < self::THIN * $usual
+                && 100 * $stem->baseMm < $aim->thinPercent * $usual
                 && ! $stem->has(StemFault::Weak),
         );
         foreach (Flagged::sorted($thin) as $stem) {

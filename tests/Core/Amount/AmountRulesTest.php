@@ -187,7 +187,7 @@ final class AmountRulesTest extends TestCase
     {
         self::assertSame(
             [4, 8, 20, 20, 20],
-            array_map(static fn (int $dead): int => BudsWithLosses::leave(4, $dead), [0, 50, 80, 81, 99]),
+            array_map(static fn (int $dead): int => BudsWithLosses::leave(4, $dead, 80), [0, 50, 80, 81, 99]),
         );
     }
 }

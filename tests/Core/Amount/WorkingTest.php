@@ -73,7 +73,7 @@ final class WorkingTest extends TestCase
             'old_go' => true,
         ];
         $balanced = ['rule' => 'balanced', 'first' => 20, 'further' => 10, 'floor' => 15, 'ceiling' => 60];
-        $nodes = ['rule' => 'buds-with-losses', 'what' => 'nodes per spur', 'wanted' => 3];
+        $nodes = ['rule' => 'buds-with-losses', 'what' => 'nodes per spur', 'wanted' => 3, 'most_dead' => 80];
 
         return [
             'a first wire below the top, and as many more as there is room for' => [
@@ -210,13 +210,13 @@ final class WorkingTest extends TestCase
 
     public function test_more_dead_buds_than_one_reckons_on_are_told(): void
     {
-        $rule = ['rule' => 'buds-with-losses', 'what' => 'nodes', 'wanted' => 3];
+        $rule = ['rule' => 'buds-with-losses', 'what' => 'nodes', 'wanted' => 3, 'most_dead' => 80];
         $says = static fn (int $dead): string => self::because(
             self::worked($rule, new Plant('v', 'grape-vine', budMortalityPercent: $dead)),
         );
         self::assertStringNotContainsString('another cane', $says(80));
         self::assertStringContainsString('another cane is the better choice', $says(81));
-        self::assertSame([15, 15], [BudsWithLosses::leave(3, 80), BudsWithLosses::leave(3, 95)]);
+        self::assertSame([15, 15], [BudsWithLosses::leave(3, 80, 80), BudsWithLosses::leave(3, 95, 80)]);
     }
 
     public function test_live_growth_draws_on_what_is_left_of_the_budget(): void
