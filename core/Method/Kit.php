@@ -52,6 +52,16 @@ final readonly class Kit
         );
     }
 
+    /** How many must be there at once, and what the second is for. */
+    public function peopleInWords(): string
+    {
+        return match (true) {
+            $this->people === 1 => 'one is enough',
+            in_array('ladder', $this->tools, true) => "$this->people: one foots the ladder",
+            default => "$this->people: one holds while the other unties and cuts",
+        };
+    }
+
     /** @return array<string, mixed> the shape of docs/formats/prescription.schema.json */
     public function toArray(): array
     {

@@ -3,8 +3,7 @@
     <dt>Bring</dt><dd>{{ implode(', ', $kit->tools) }}{{ $kit->materials === [] ? ''
         : '; '.implode(', ', $kit->materials) }}</dd>
     <dt>Wear</dt><dd>{{ implode(', ', $kit->gear) }}</dd>
-    <dt>People</dt><dd>{{ $kit->people === 1 ? 'one is enough' :
-        $kit->people.': one holds or foots the ladder' }}</dd>
+    <dt>People</dt><dd>{{ $kit->peopleInWords() }}</dd>
     <dt>Cuttings</dt><dd>about {{ $kit->debrisLitres }} litres, loose</dd>
     @if ($kit->aftercare !== [])<dt>After it</dt><dd>{{ implode(' ', $kit->aftercare) }}</dd>@endif
     <dt>Then</dt><dd>@foreach ($kit->followUps as $follow){{ $follow['what'] }}{{ $follow['after_days'] === null ? ''

@@ -62,6 +62,10 @@ final class ThresholdsTest extends TestCase
         self::assertContains('ladder', $high(2201)->tools);
         self::assertSame([1, 2], [$high(2200)->people, $high(2201)->people]);
         self::assertSame(1, $kit(3000)->people, 'what is cut at the base needs none');
+        self::assertSame('one is enough', $kit(3000)->peopleInWords());
+        self::assertSame('2: one foots the ladder', $high(2201)->peopleInWords());
+        $canes = $this->task(new Plant('b', 'blackberry', heightMm: 1800), 'laterals')->kit;
+        self::assertSame('2: one holds while the other unties and cuts', $canes->peopleInWords());
         // 12 mm a metre: 20 mm at 1.667 m, 40 mm at 3.333 m.
         self::assertStringNotContainsString('loppers', implode(' ', $kit(1700)->tools));
         self::assertStringContainsString('loppers (wood to about 21 mm)', implode(' ', $kit(1710)->tools));
