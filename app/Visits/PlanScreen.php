@@ -10,6 +10,7 @@ use App\Models\Garden;
 use App\Season\DueRow;
 use App\Season\KeptTasks;
 use App\Season\TaskChoice;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
@@ -18,7 +19,6 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\Planning\CommonWindow;
 use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Prescription\SeasonTask;
-use stdClass;
 
 /** What the planning page shows: what could be done, what is chosen, and the days the chosen share. */
 final readonly class PlanScreen
@@ -34,13 +34,19 @@ final readonly class PlanScreen
         $chosen = array_values(
             array_filter((array) $request->old('tasks', $request->input('tasks', [])), is_string(...)),
         );
-        $tasks = $this->chosen($garden, $chosen);
+        $rows = $this->offered($garden, $today, $chosen);
+        // What is counted is what stands ticked in the list, and nothing beside it.
+        $tasks = array_values(array_map(
+            static fn (DueRow $row): SeasonTask => $row->due->task,
+            array_filter($rows, static fn (DueRow $row): bool => $row->due->task->handsOff === null
+                && in_array((string) $row->choice(), $chosen, true)),
+        ));
         $common = CommonWindow::of(...array_map(static fn (SeasonTask $task): Window => $task->window, $tasks));
 
         return new PlanPage(
             garden: $garden,
             today: $today,
-            rows: $this->offered($garden, $today),
+            rows: $rows,
             chosen: $chosen,
             tasks: $tasks,
             common: $common,
@@ -50,59 +56,52 @@ final readonly class PlanScreen
         );
     }
 
-    /** @return list<DueRow> by opening */
-    private function offered(Garden $garden, Day $today): array
+    /**
+     * What can be planned here: all that is open within half a year, and what was chosen elsewhere, however far off.
+     *
+     * @param  list<string>  $chosen
+     * @return list<DueRow> by opening
+     */
+    private function offered(Garden $garden, Day $today, array $chosen): array
     {
-        return array_values(
-            array_filter(
-                $this->tasks->rows(
-                    DB::table('season_tasks')
-                        ->where('garden_id', $garden->id)
-                        ->where('done', false)
-                        ->where('closes', '>=', $today->number - DueTask::MISSED_DAYS)
-                        ->where('opens', '<=', $today->number + Basis::PLANNED_AHEAD)
-                        ->orderBy('opens')
-                        ->orderBy('id'),
-                    $today,
-                ),
-                static fn (DueRow $row): bool => $row->visit === null,
-            ),
+        $rows = $this->tasks->rows(
+            DB::table('season_tasks')
+                ->where('garden_id', $garden->id)
+                ->where('done', false)
+                ->where('closes', '>=', $today->number - DueTask::MISSED_DAYS)
+                ->where(static function (Builder $any) use ($today, $chosen): void {
+                    $any->where('opens', '<=', $today->number + Basis::PLANNED_AHEAD);
+                    foreach (self::choices($chosen) as $choice) {
+                        $any->orWhere(static fn (Builder $one): Builder => $one->where('plant_id', $choice->plant)
+                            ->where('task', $choice->task)->where('season', $choice->season));
+                    }
+                })
+                ->orderBy('opens')
+                ->orderBy('id'),
+            $today,
         );
+
+        return array_values(array_filter($rows, static fn (DueRow $row): bool => $row->visit === null));
     }
 
     /**
-     * What is kept of the chosen tasks. A link to tasks that are no longer there still opens the page, without them.
+     * A link to what is no task still opens the page, without it.
      *
      * @param  list<string>  $chosen
-     * @return list<SeasonTask>
+     * @return list<TaskChoice>
      */
-    private function chosen(Garden $garden, array $chosen): array
+    private static function choices(array $chosen): array
     {
         $choices = [];
         foreach ($chosen as $text) {
             try {
-                $choices[$text] = TaskChoice::parse($text);
+                $choices[] = TaskChoice::parse($text);
             } catch (Fault) {
                 continue;
             }
         }
-        $kept = DB::table('season_tasks')
-            ->where('garden_id', $garden->id)
-            ->whereIn('plant_id', array_map(static fn (TaskChoice $choice): int => $choice->plant, $choices))
-            ->orderBy('opens')
-            ->get();
 
-        return array_values(
-            array_map(
-                KeptTasks::task(...),
-                array_filter(
-                    $kept->all(),
-                    static fn (stdClass $row): bool => isset(
-                        $choices[(string) TaskChoice::of((int) $row->plant_id, $row->task, (int) $row->season)],
-                    ),
-                ),
-            ),
-        );
+        return $choices;
     }
 
     private function day(Request $request): ?Day

@@ -10,6 +10,7 @@ use App\Models\WorkLog;
 use App\Season\TaskChoice;
 use App\Support\Today;
 use App\Visits\PlanVisit;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PruningHook\Core\Calendar\Day;
 
@@ -92,6 +93,24 @@ final class VisitTest extends FeatureTestCase
             'a plant of another garden' => [['tasks' => ['999:winter-pass:2027']], 'tasks'],
             'a crew that is not there' => [['crew_id' => 77], 'crew_id'],
         ];
+    }
+
+    public function test_what_was_chosen_elsewhere_is_offered_and_ticked_however_far_off_it_is(): void
+    {
+        $canes = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'blackberry', 'label' => 'Row']);
+        $choice = "$canes->id:fruited-canes:2027";
+        $page = fn (string $query): TestResponse => $this->actingAs($this->planner())
+            ->get("/gardens/{$this->garden->id}/visits/plan$query");
+        $page('')->assertDontSee($choice);
+        self::assertMatchesRegularExpression(
+            '/value="'.$choice.'"[^>]*checked/', (string) $page("?tasks[]=$choice")->assertSee('1 task')->getContent(),
+        );
+        $page("?tasks[]=$choice")
+            ->assertDontSee("$canes->id:fruited-canes:2028")
+            ->assertDontSee("$canes->id:laterals:2028");
+        $this->visit();
+        // What is planned already is neither offered nor counted.
+        $page("?tasks[]={$this->wisteria->id}:winter-pass:2027")->assertDontSee('1 task, about');
     }
 
     public function test_a_planned_task_is_no_longer_offered(): void
@@ -241,7 +260,7 @@ final class VisitTest extends FeatureTestCase
     }
 
     /** @param  array<string, mixed>  $change */
-    private function plan(array $change): \Illuminate\Testing\TestResponse
+    private function plan(array $change): TestResponse
     {
         return $this->actingAs($this->planner())
             ->from($this->planPage())
