@@ -34,7 +34,7 @@ const PICTURES = [
         await openSheet(page);
         const partly = page.getByRole('radio', { name: 'Partly' }).first();
         await partly.check();
-        await partly.evaluate((input) => input.scrollIntoView({ block: 'start' }));
+        await partly.evaluate((input) => input.scrollIntoView({ block: 'start', behavior: 'instant' }));
     }],
     ['signs-phone', PHONE, 'hand', '/gardens/1/signs'],
     ['plant-phone', PHONE, 'hand', '/plants/1'],
