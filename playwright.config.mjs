@@ -19,7 +19,9 @@ export default defineConfig({
     timeout: 60_000,
     reporter: [['list']],
     forbidOnly: true,
-    use: { actionTimeout: 10_000, navigationTimeout: 15_000, launchOptions: chromium, trace: 'off' },
+    use: { actionTimeout: 10_000, navigationTimeout: 15_000, launchOptions: chromium, trace: 'off',
+        // Colours that fade from light to dark are looked at as they end.
+        contextOptions: { reducedMotion: 'reduce' } },
     projects: [
         { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },
         { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
