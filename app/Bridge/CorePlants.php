@@ -77,6 +77,7 @@ final class CorePlants
             $today,
             Hemisphere::at($row->garden->latitude),
             $this->book->figures->growing($this->book->kind($plant->kind)),
+            $this->book->keeping,
         );
     }
 

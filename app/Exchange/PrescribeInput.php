@@ -151,7 +151,7 @@ final class PrescribeInput
             static fn (): Plant => self::made($data, $kind, $state, $planted, array_values(array_filter($history))),
         );
         if ($year !== null && $plant !== null) {
-            $this->tried("$path.planted", static fn (): ?int => $plant->yearInGround($year));
+            $this->tried("$path.planted", fn (): ?int => $plant->yearInGround($year, $this->book->keeping));
         }
 
         return $plant;

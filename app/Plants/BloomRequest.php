@@ -6,6 +6,7 @@ namespace App\Plants;
 
 use App\Models\BloomNote;
 use App\Models\Plant;
+use App\Support\Today;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Validator;
@@ -43,7 +44,7 @@ final class BloomRequest extends FormRequest
         assert($plant instanceof Plant);
         $validator->after(
             fn (Validator $validator) => LengthDoubts::tell(
-                $validator, $this, app(PlantBook::class)->find($plant->kind),
+                $validator, $this, app(PlantBook::class)->find($plant->kind), Today::day(),
             ),
         );
     }

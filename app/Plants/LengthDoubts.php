@@ -6,9 +6,9 @@ namespace App\Plants;
 
 use App\Bridge\CorePlants;
 use App\Models\Plant;
-use App\Support\Today;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Validator;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Plant\Recount;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -20,8 +20,14 @@ use PruningHook\Core\Units\Doubt;
  */
 final readonly class LengthDoubts
 {
-    public static function tell(Validator $validator, Request $request, ?Kind $kind, ?Plant $plant = null): void
-    {
+    /** @param  ?Plant  $plant  where a new measure must follow from its record, and the day it is measured on */
+    public static function tell(
+        Validator $validator,
+        Request $request,
+        ?Kind $kind,
+        Day $today,
+        ?Plant $plant = null,
+    ): void {
         if ($kind === null || $request->boolean('sure') || $validator->errors()->isNotEmpty()) {
             return;
         }
@@ -33,16 +39,21 @@ final readonly class LengthDoubts
         }
         // What is only looked at need not follow from anything.
         if ($plant !== null && ! $request->isMethod('get') && $validator->errors()->isEmpty()) {
-            self::recount($validator, $request, $kind, $plant);
+            self::recount($validator, $request, $kind, $plant, $today);
         }
     }
 
-    private static function recount(Validator $validator, Request $request, Kind $kind, Plant $plant): void
-    {
+    private static function recount(
+        Validator $validator,
+        Request $request,
+        Kind $kind,
+        Plant $plant,
+        Day $today,
+    ): void {
         if ($plant->kind !== $kind->id) {
             return;
         }
-        $by = app(CorePlants::class)->plant($plant, Today::day());
+        $by = app(CorePlants::class)->plant($plant, $today);
         $new = static fn (string $field, ?int $now, int $unit = 1): ?int => $request->filled($field)
         && $request->integer($field) * $unit !== $now
             ? $request->integer($field) * $unit
@@ -50,6 +61,7 @@ final readonly class LengthDoubts
         $asked = Recount::questions(
             $by,
             app(PlantBook::class)->figures->growing($kind),
+            app(PlantBook::class)->keeping,
             // What nobody has dated was never measured: there is nothing to hold a new measure against.
             $plant->stems_on === null ? null : $new('stems_old', $plant->stems_old),
             $plant->stems_on === null ? null : $new('stems_young', $plant->stems_young),

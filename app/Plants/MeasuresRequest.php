@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plants;
 
 use App\Models\Plant;
+use App\Support\Today;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Validator;
@@ -46,7 +47,7 @@ final class MeasuresRequest extends FormRequest
     {
         $validator->after(
             fn (Validator $validator) => LengthDoubts::tell(
-                $validator, $this, app(PlantBook::class)->find($this->plant()->kind), $this->plant(),
+                $validator, $this, app(PlantBook::class)->find($this->plant()->kind), Today::day(), $this->plant(),
             ),
         );
     }

@@ -147,7 +147,7 @@ final class PlantRequest extends FormRequest
                 return;
             }
             $plant = $this->route('plant');
-            LengthDoubts::tell($validator, $this, $kind, $plant instanceof Plant ? $plant : null);
+            LengthDoubts::tell($validator, $this, $kind, Today::day(), $plant instanceof Plant ? $plant : null);
             if ($validator->errors()->isNotEmpty()) {
                 return;
             }

@@ -64,13 +64,15 @@ final readonly class PlantScreen
             budgets: YearsBudget::of(
                 $core,
                 SiteYear::seasonOn($years->site, $today),
+                $this->book->keeping,
                 ...$this->book->caps->for($kind, $rows[0]->due->task->methodKey ?? null),
-                restoring: $this->book->recipes->restoring,
             ),
             taps: $this->form->taps($plant),
             seen: $this->form->inWords($plant),
             past: $plant->state_on !== null
-                && ! $today->isBefore(State::passes($plant->state_on, $years->site->hemisphere())),
+                && ! $today->isBefore(State::passes(
+                    $plant->state_on, $years->site->hemisphere(), $this->book->keeping,
+                )),
             stands: $core,
             putAside: $this->bridge->putAside($plant->practice),
             today: $today,

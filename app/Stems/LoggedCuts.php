@@ -8,7 +8,8 @@ use App\Models\StemSurvey;
 use App\Models\User;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
-use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\Amount\Effect;
+use PruningHook\Core\Amount\LoggedAmounts;
 use PruningHook\Core\Plant\Outcome;
 
 /** A logged task with a cut plan: its very stems are out, so that nobody has to tap them once more. */
@@ -17,18 +18,18 @@ final readonly class LoggedCuts
     /**
      * The old stems that went by the plan, for the record, where the crew did not count them.
      *
-     * @param  list<array{what: string, unit: string, value: int}>  $amounts
-     * @return list<array{what: string, unit: string, value: int}>
+     * @param  list<array{effect?: string, what: string, unit: string, value: int}>  $amounts
+     * @return list<array{effect?: string, what: string, unit: string, value: int}>
      */
     public static function counted(VisitTask $task, Outcome $outcome, array $amounts): array
     {
-        $asked = array_column($task->prescribed->amounts, 'what');
+        $asked = $task->prescribed->amount(Effect::OldStemsOut);
         $cuts = $task->cut_plan['judged']['remove'] ?? [];
         if (
             $outcome !== Outcome::Done
             || $cuts === []
-            || ! in_array(Thirds::TAKE, $asked, true)
-            || in_array(Thirds::TAKE, array_column($amounts, 'what'), true)
+            || $asked === null
+            || LoggedAmounts::oldStems($amounts) !== null
         ) {
             return $amounts;
         }
@@ -39,7 +40,7 @@ final readonly class LoggedCuts
             static fn (array $cut): bool => ! $cut['free'] && ($ages[$cut['ref']] ?? PHP_INT_MAX) > $young,
         );
 
-        return [...$amounts, ['what' => Thirds::TAKE, 'unit' => 'stems', 'value' => count($old)]];
+        return [...$amounts, $asked->logged(count($old))];
     }
 
     /** Marks what the log says went, in the order of the plan; a log taken back lets the stems stand again. */
@@ -64,7 +65,7 @@ final readonly class LoggedCuts
     private static function went(VisitTask $task, ?WorkLog $log): int
     {
         $cuts = $task->cut_plan['judged']['remove'] ?? [];
-        $taken = array_column($log->amounts ?? [], 'value', 'what')[Thirds::TAKE] ?? null;
+        $taken = LoggedAmounts::oldStems($log->amounts ?? []);
 
         return match (true) {
             $log === null || $log->outcome === Outcome::NotDone => 0,

@@ -108,7 +108,7 @@ final readonly class StemBoard
         $aim = $aims->for(
             $kind,
             $this->bridge->practice($plant->garden)->forPlant($plant->practice),
-            $this->bridge->plant($plant, $today)->aims($this->season($plant, $today), $this->book->recipes->restoring),
+            $this->bridge->plant($plant, $today)->aims($this->season($plant, $today), $this->book->keeping),
             $plant->grafted,
             $row->state['keep'],
             $row->state['budget'],

@@ -33,7 +33,7 @@ final class StemController extends Controller
         $this->authorize('survey', $plant);
         /** @var array<string, mixed> $said */
         $said = $request->all();
-        $stems = $taps->keep($plant, $said, $request->user())->state['stems'];
+        $stems = $taps->keep($plant, $said, $request->user(), Today::day())->state['stems'];
 
         return $this->answer(
             $request, $plant,
@@ -46,7 +46,7 @@ final class StemController extends Controller
         $this->authorize('survey', $plant);
         /** @var array<string, mixed> $said */
         $said = $request->all();
-        $taps->takeBack($plant, $said);
+        $taps->takeBack($plant, $said, Today::day());
 
         return $this->answer($request, $plant, null);
     }

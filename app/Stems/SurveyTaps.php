@@ -7,10 +7,10 @@ namespace App\Stems;
 use App\Models\Plant;
 use App\Models\StemSurvey;
 use App\Models\User;
-use App\Support\Today;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use PruningHook\Core\Calendar\Day;
 
 /**
  * Keeps the taps on a survey, each once: a phone that never got its answer sends the same tap again under the same
@@ -32,21 +32,22 @@ final readonly class SurveyTaps
      *
      * @throws ValidationException when what is said cannot be; nothing is kept then
      */
-    public function keep(Plant $plant, array $said, ?User $by): StemSurvey
+    public function keep(Plant $plant, array $said, ?User $by, Day $today): StemSurvey
     {
         $length = $this->board->usualLength($plant);
 
         return $this->once(
             $plant,
             $said,
+            $today,
             fn (StemSurvey $survey) => $survey->goOn($this->change->apply($survey->state, $said, $length), $by),
         );
     }
 
     /** @param  array<string, mixed>  $said */
-    public function takeBack(Plant $plant, array $said): StemSurvey
+    public function takeBack(Plant $plant, array $said, Day $today): StemSurvey
     {
-        return $this->once($plant, $said, static fn (StemSurvey $survey) => $survey->goBack());
+        return $this->once($plant, $said, $today, static fn (StemSurvey $survey) => $survey->goBack());
     }
 
     /**
@@ -56,10 +57,9 @@ final readonly class SurveyTaps
      * @param  array<string, mixed>  $said
      * @param  callable(StemSurvey): void  $do
      */
-    private function once(Plant $plant, array $said, callable $do): StemSurvey
+    private function once(Plant $plant, array $said, Day $today, callable $do): StemSurvey
     {
         $tap = is_string($said['tap'] ?? null) && Str::isUuid($said['tap']) ? $said['tap'] : Str::uuid()->toString();
-        $today = Today::day();
 
         return DB::transaction(function () use ($plant, $tap, $today, $do): StemSurvey {
             $new = DB::table('stem_taps')->insertOrIgnore(

@@ -71,7 +71,7 @@ final readonly class LogWork
      * Amounts come by their place in the prescription; those left empty were not measured.
      *
      * @param  array<array-key, mixed>  $said
-     * @return list<array{what: string, unit: string, value: int}>
+     * @return list<array{effect?: string, what: string, unit: string, value: int}>
      */
     private static function amounts(VisitTask $task, array $said): array
     {
@@ -79,7 +79,7 @@ final readonly class LogWork
         foreach ($task->prescribed->amounts as $index => $amount) {
             $value = $said[$index] ?? null;
             if (is_numeric($value)) {
-                $amounts[] = ['what' => $amount->what, 'unit' => $amount->unit, 'value' => (int) $value];
+                $amounts[] = $amount->logged((int) $value);
             }
         }
 

@@ -15,18 +15,54 @@ final readonly class Amount
         public int $min,
         public int $target,
         public int $max,
+        public ?Effect $effect,
     ) {
     }
 
     /** The target is drawn into the bounds. */
-    public static function of(string $what, string $unit, int $min, int $target, int $max): self
-    {
-        return new self($what, $unit, $min, max($min, min($target, $max)), max($min, $max));
+    public static function of(
+        string $what,
+        string $unit,
+        int $min,
+        int $target,
+        int $max,
+        ?Effect $effect = null,
+    ): self {
+        return new self($what, $unit, $min, max($min, min($target, $max)), max($min, $max), $effect);
     }
 
-    public static function exactly(string $what, string $unit, int $number): self
+    public static function exactly(string $what, string $unit, int $number, ?Effect $effect = null): self
     {
-        return new self($what, $unit, $number, $number, $number);
+        return new self($what, $unit, $number, $number, $number, $effect);
+    }
+
+    /**
+     * The first with an effect, or null where there is none.
+     *
+     * @param  list<self>  $amounts
+     */
+    public static function withEffect(array $amounts, Effect $effect): ?self
+    {
+        foreach ($amounts as $amount) {
+            if ($amount->effect === $effect) {
+                return $amount;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * A line of the record.
+     *
+     * @return array{effect?: string, what: string, unit: string, value: int}
+     */
+    public function logged(int $value): array
+    {
+        return [
+            ...($this->effect === null ? [] : ['effect' => $this->effect->value]),
+            'what' => $this->what, 'unit' => $this->unit, 'value' => $value,
+        ];
     }
 
     /** "2 to 3 buds", "50 cm", "up to 25 %". */
@@ -45,10 +81,22 @@ final readonly class Amount
         return self::say($this->target, $this->unit);
     }
 
-    /** @return array{what: string, unit: string, min: int, target: int, max: int} */
+    /**
+     * @param  array{what: string, unit: string, min: int, target: int, max: int, effect?: string}  $kept  as `toArray`
+     *     gave it
+     */
+    public static function fromArray(array $kept): self
+    {
+        return self::of(...[
+            ...$kept, 'effect' => isset($kept['effect']) ? Effect::from($kept['effect']) : null,
+        ]);
+    }
+
+    /** @return array{what: string, unit: string, min: int, target: int, max: int, effect?: string} */
     public function toArray(): array
     {
         return [
+            ...($this->effect === null ? [] : ['effect' => $this->effect->value]),
             'what' => $this->what, 'unit' => $this->unit,
             'min' => $this->min, 'target' => $this->target, 'max' => $this->max,
         ];

@@ -43,7 +43,7 @@ final readonly class BudsWithLosses implements AmountRule
         $dead = $plant->budMortalityPercent;
         if ($dead === null || $dead === 0) {
             return Amounts::of(
-                [Amount::exactly($this->what, 'nodes', $this->wanted)],
+                [Amount::exactly($this->what, 'nodes', $this->wanted, Effect::NodesOnSpurs)],
                 Reason::of(
                     ucfirst($this->what),
                     sprintf(
@@ -58,7 +58,7 @@ final readonly class BudsWithLosses implements AmountRule
         $leave = self::leave($this->wanted, $dead, $this->mostDead);
 
         return Amounts::of(
-            [Amount::exactly($this->what, 'nodes', $leave)],
+            [Amount::exactly($this->what, 'nodes', $leave, Effect::NodesOnSpurs)],
             Reason::of(
                 ucfirst($this->what),
                 sprintf(

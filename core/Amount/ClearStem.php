@@ -36,7 +36,9 @@ final readonly class ClearStem implements AmountRule
         $max = min($this->max, $third);
         $min = min($this->min, $max);
 
-        return Amounts::of([Amount::of(self::CLEAR, 'mm', $min, intdiv($min + $max, 2), $max)], Reason::of(
+        $clear = Amount::of(self::CLEAR, 'mm', $min, intdiv($min + $max, 2), $max, Effect::ClearStem);
+
+        return Amounts::of([$clear], Reason::of(
             'Clear stem',
             sprintf(
                 'legs cleared to %s at most: a third of its %s%s, so that the live crown keeps two thirds',

@@ -65,8 +65,10 @@ final readonly class FloweringHeight implements AmountRule
 
         return Amounts::of(
             [
-                Amount::of(self::CUT, 'mm', $lowest, $cut, $highest),
-                Amount::of(self::FLOWERS, 'mm', $cut + $least, $cut + $growth, $cut + $most),
+                Amount::of(self::CUT, 'mm', $lowest, $cut, $highest, Effect::CutHeight),
+                Amount::of(
+                    self::FLOWERS, 'mm', $cut + $least, $cut + $growth, $cut + $most, Effect::FloweringHeight,
+                ),
             ],
             ...$wanted === null
                 ? [$this->usual($cut, $least, $growth, $most)]

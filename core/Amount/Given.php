@@ -25,6 +25,7 @@ final readonly class Given implements AmountRule
             Amount::of(
                 $entry->string('what'), $entry->string('unit'), $entry->whole('min'), $entry->whole('target'),
                 $entry->whole('max'),
+                $entry->has('effect') ? $entry->parsed('effect', Effect::named(...)) : null,
             ),
             $entry->string('because', ''),
             $source,
@@ -35,13 +36,15 @@ final readonly class Given implements AmountRule
     {
         $because = $this->because === '' ? '' : ': '.$this->because;
         $left = $case->budget->leftPercent();
-        if (! $this->isOfLiveGrowth() || $this->amount->max <= $left) {
+        if ($this->amount->effect !== Effect::LiveShare || $this->amount->max <= $left) {
             return Amounts::of(
                 [$this->amount],
                 Reason::of(ucfirst($this->amount->what), $this->amount->inWords().$because, $this->source),
             );
         }
-        $within = Amount::of($this->amount->what, '%', min($this->amount->min, $left), $this->amount->target, $left);
+        $within = Amount::of(
+            $this->amount->what, '%', min($this->amount->min, $left), $this->amount->target, $left, Effect::LiveShare,
+        );
 
         return Amounts::of(
             [$within],
@@ -56,11 +59,5 @@ final readonly class Given implements AmountRule
                 $this->source,
             ),
         );
-    }
-
-    /** What comes off of live growth draws on the season's budget. */
-    private function isOfLiveGrowth(): bool
-    {
-        return $this->amount->unit === '%' && str_starts_with($this->amount->what, 'live ');
     }
 }

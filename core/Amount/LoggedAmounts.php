@@ -9,17 +9,16 @@ use PruningHook\Core\Plant\Taken;
 /** What the amounts a line of the record was logged with say came off. */
 final readonly class LoggedAmounts
 {
-    /** @param  list<array{what: string, unit: string, value: int}>  $amounts */
+    /** @param  list<array{effect?: string, what: string, unit: string, value: int}>  $amounts */
     public static function taken(array $amounts): Taken
     {
         $old = $any = 0;
         $height = null;
         foreach ($amounts as $amount) {
-            [$what, $value] = [$amount['what'], $amount['value']];
-            match (true) {
-                $what === Thirds::TAKE => $old += $value,
-                str_ends_with($what, StemsToKeep::TAKE) && $amount['unit'] !== '%' => $any += $value,
-                in_array($what, [FloweringHeight::CUT, ReduceHeight::AFTER], true) => $height = $value,
+            match (self::effect($amount)) {
+                Effect::OldStemsOut => $old += $amount['value'],
+                Effect::StemsOut => $any += $amount['value'],
+                Effect::CutHeight, Effect::HeightAfter => $height = $amount['value'],
                 default => null,
             };
         }
@@ -30,16 +29,38 @@ final readonly class LoggedAmounts
     /**
      * The height it was cut to, so that it flowers at another; null where nobody said.
      *
-     * @param  list<array{what: string, unit: string, value: int}>  $amounts
+     * @param  list<array{effect?: string, what: string, unit: string, value: int}>  $amounts
      */
     public static function cutMm(array $amounts): ?int
     {
         foreach ($amounts as $amount) {
-            if ($amount['what'] === FloweringHeight::CUT) {
+            if (self::effect($amount) === Effect::CutHeight) {
                 return $amount['value'];
             }
         }
 
         return null;
+    }
+
+    /**
+     * The old stems of them, where they were counted.
+     *
+     * @param  list<array{effect?: string, what: string, unit: string, value: int}>  $amounts
+     */
+    public static function oldStems(array $amounts): ?int
+    {
+        foreach ($amounts as $amount) {
+            if (self::effect($amount) === Effect::OldStemsOut) {
+                return $amount['value'];
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  array{effect?: string, what: string, unit: string, value: int}  $amount */
+    private static function effect(array $amount): ?Effect
+    {
+        return Effect::tryFrom($amount['effect'] ?? '');
     }
 }

@@ -26,7 +26,7 @@ final readonly class OneOffRenovation implements AmountRule
         $price = 'once only, and this year\'s crop is the price: next year\'s shoots carry the one after';
         if ($plant->stems === null) {
             return Amounts::of(
-                [Amount::of(Thirds::SHARE, '%', 50, 67, 67)],
+                [Amount::of(Thirds::SHARE, '%', 50, 67, 67, Effect::StemsShare)],
                 Reason::of(
                     'Two thirds at once', "an old, congested bush loses two thirds of its stems, the oldest: $price",
                     $this->source,
@@ -39,7 +39,7 @@ final readonly class OneOffRenovation implements AmountRule
         $why = sprintf('%d of its %d stems come out, the oldest: %s', $out, $all, $price);
 
         return Amounts::of(
-            [Amount::of(Thirds::TAKE, 'stems', intdiv($out, 2), $out, $out)],
+            [Amount::of(Thirds::TAKE, 'stems', intdiv($out, 2), $out, $out, Effect::OldStemsOut)],
             Reason::of('Two thirds at once', $why, $this->source),
         )->with(Working::of(
             Thirds::TAKE, '2/3 of all stems, no young ones, and no more than may go',

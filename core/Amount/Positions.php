@@ -38,7 +38,9 @@ final readonly class Positions implements AmountRule
     public function for(AmountCase $case): Amounts
     {
         $plant = $case->plant;
-        $spacing = Amount::exactly('spacing of the laterals', 'mm', $this->spacingMm);
+        $spacing = Amount::exactly(
+            'spacing of the laterals', 'mm', $this->spacingMm, Effect::LateralsApart,
+        );
         $apart = Length::ofMm($this->spacingMm)->metric();
         if ($plant->spreadMm === null) {
             return Amounts::of([$spacing], Reason::of('Spacing', 'laterals about '.$apart.' apart', $this->source));

@@ -46,7 +46,7 @@ final readonly class ReduceHeight implements AmountRule
         $play = intdiv($plant->heightMm, 20);
 
         return Amounts::of(
-            [Amount::of(self::AFTER, 'mm', $after - $play, $after, $after + $play)],
+            [Amount::of(self::AFTER, 'mm', $after - $play, $after, $after + $play, Effect::HeightAfter)],
             Reason::of(
                 'Reduce by a share',
                 sprintf(

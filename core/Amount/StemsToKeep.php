@@ -28,7 +28,10 @@ final readonly class StemsToKeep implements AmountRule
         $unit = $entry->string('unit', 'stems');
 
         return new self(
-            Amount::of($unit.' to keep', $unit, $entry->whole('min'), $entry->whole('target'), $entry->whole('max')),
+            Amount::of(
+                $unit.' to keep', $unit, $entry->whole('min'), $entry->whole('target'), $entry->whole('max'),
+                Effect::StemsKept,
+            ),
             $entry->bool('old_go', false), $source,
         );
     }
@@ -58,7 +61,7 @@ final readonly class StemsToKeep implements AmountRule
         $may = $this->oldGo ? $all : $case->mayGo($all);
         $out = Amount::of(
             $keep->unit.self::TAKE, $keep->unit, min($may, $over($keep->max)), $over($keep->target),
-            min($may, $over($keep->min)),
+            min($may, $over($keep->min)), Effect::StemsOut,
         );
         if ($this->oldGo) {
             return Amounts::of(

@@ -30,7 +30,7 @@ final readonly class TargetSize
         $target = $case->plant->state->targetHeightMm;
         if ($target !== null) {
             $now = $this->heightNow($case, $target);
-            $amounts[] = Amount::exactly(ReduceHeight::AFTER, 'mm', $now);
+            $amounts[] = Amount::exactly(ReduceHeight::AFTER, 'mm', $now, Effect::HeightAfter);
             $reasons[] = Reason::commonPractice('Target height', $now === $target
                 ? sprintf('it is held at %s', Length::ofMm($target)->metric())
                 : sprintf(

@@ -43,7 +43,7 @@ final readonly class Thirds implements AmountRule
     {
         $plant = $case->plant;
         if ($plant->stems === null) {
-            return Amounts::of([Amount::of(self::SHARE, '%', 0, 33, 33)], Reason::of(
+            return Amounts::of([Amount::of(self::SHARE, '%', 0, 33, 33, Effect::StemsShare)], Reason::of(
                 'Renewal by thirds',
                 'the stems have not been counted: count the old ones and take out one in three',
                 $this->source,
@@ -53,7 +53,7 @@ final readonly class Thirds implements AmountRule
         $all = $plant->stems->all();
         $most = min($old, $case->mayGo($all));
         $target = self::number($old, $case->mayGo($all));
-        $amounts = [Amount::of(self::TAKE, 'stems', min($target, $most), $target, $most)];
+        $amounts = [Amount::of(self::TAKE, 'stems', min($target, $most), $target, $most, Effect::OldStemsOut)];
         if ($plant->stems->young > 0) {
             $amounts[] = Amount::exactly(self::KEEP, 'stems', $plant->stems->young);
         }

@@ -38,8 +38,9 @@ final readonly class Wires implements AmountRule
 
         return Amounts::of(
             [
-                Amount::exactly('first wire', 'mm', $this->firstMm),
-                Amount::exactly('wires apart', 'mm', $this->spacingMm), Amount::exactly(self::WIRES, 'wires', $count),
+                Amount::exactly('first wire', 'mm', $this->firstMm, Effect::FirstWire),
+                Amount::exactly('wires apart', 'mm', $this->spacingMm, Effect::WiresApart),
+                Amount::exactly(self::WIRES, 'wires', $count, Effect::Wires),
             ],
             Reason::of(
                 'Wires',

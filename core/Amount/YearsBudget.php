@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Amount;
 
+use PruningHook\Core\Plant\Keeping;
 use PruningHook\Core\Plant\Plant;
 
 /** The removal budget over the years: what went by the record, what may go, and what is already planned to go. */
@@ -14,7 +15,6 @@ final readonly class YearsBudget
     private const AHEAD = 2;
 
     /**
-     * @param  array<string, int>  $restoring  recipes that bring a plant back, and in how many seasons
      * @return list<array{season: int, used: ?int, cap: int, planned: ?int}> per cent of live growth; used is null where
      *                                                                      the record says nothing, planned counts old
      *                                                                      stems
@@ -22,13 +22,13 @@ final readonly class YearsBudget
     public static function of(
         Plant $plant,
         int $season,
+        Keeping $keeping,
         int $capPercent,
         string $source,
         string $recipe = Renovation::RECIPE,
-        array $restoring = [],
     ): array {
         $plan =
-            $plant->stems !== null && $plant->stems->old > 0 && $plant->aims($season, $restoring) === 'renewal'
+            $plant->stems !== null && $plant->stems->old > 0 && $plant->aims($season, $keeping) === 'renewal'
                 ? Renovation::plan(
                     $plant->stems->old,
                     max(1, Renovation::YEARS - Renovation::year($plant, $season, $recipe) + 1),

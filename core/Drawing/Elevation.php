@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Drawing;
 
-use PruningHook\Core\Amount\ClearStem;
-use PruningHook\Core\Amount\FloweringHeight;
-use PruningHook\Core\Amount\ReduceHeight;
-use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\PlantBook\Kind;
@@ -47,7 +44,7 @@ final readonly class Elevation
     {
         $height = max(100, $plant->heightMm ?? $kind->typicalHeightMm);
         $spread = max(100, $plant->spreadMm ?? (int) round($height * ($kind->habit === Habit::Tree ? 0.7 : 0.8)));
-        $clear = $task->amount(ClearStem::CLEAR)?->target;
+        $clear = $task->amount(Effect::ClearStem)?->target;
         $cut = self::cutAt($task, $cutMm, $height);
         $flowersAt = self::flowersAt($task, $cutMm);
         $from = $clear ?? ($kind->habit === Habit::Tree ? intdiv($height, 5) : 0);
@@ -72,7 +69,7 @@ final readonly class Elevation
     /** Where it is cut, in mm; null where it is not brought down. */
     private static function cutAt(Task $task, ?int $cutMm, int $height): ?int
     {
-        $cut = $cutMm ?? ($task->amount(FloweringHeight::CUT) ?? $task->amount(ReduceHeight::AFTER))?->target;
+        $cut = $cutMm ?? ($task->amount(Effect::CutHeight) ?? $task->amount(Effect::HeightAfter))?->target;
 
         return $cut !== null && $cut < $height ? $cut : null;
     }
@@ -80,8 +77,8 @@ final readonly class Elevation
     /** Where the flowers will be, in mm: they move with the cut. */
     private static function flowersAt(Task $task, ?int $cutMm): ?int
     {
-        $flowers = $task->amount(FloweringHeight::FLOWERS)?->target;
-        $usual = $task->amount(FloweringHeight::CUT)?->target;
+        $flowers = $task->amount(Effect::FloweringHeight)?->target;
+        $usual = $task->amount(Effect::CutHeight)?->target;
 
         return $flowers === null || $usual === null || $cutMm === null ? $flowers : $flowers - $usual + $cutMm;
     }
@@ -113,7 +110,7 @@ final readonly class Elevation
             return [self::stem(0.0, 0.0, $height * 0.9, null, null)];
         }
         $count = max(3, min(12, $plant->stems?->all() ?? 7));
-        $out = min($count - 1, $task->amount(Thirds::TAKE)->target ?? 0);
+        $out = min($count - 1, $task->amount(Effect::OldStemsOut)->target ?? 0);
         // The oldest stand in the middle of a shrub: those are the ones that go.
         $middleFirst = range(0, $count - 1);
         usort(

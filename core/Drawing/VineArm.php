@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Drawing;
 
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Amount\Positions;
 use PruningHook\Core\Prescription\Task;
 
@@ -35,8 +36,8 @@ final readonly class VineArm
 
     public static function isFor(Task $task): bool
     {
-        return ($task->amount('buds per cane') ??
-            $task->amount('nodes per spur') ?? $task->amount('buds per new cane')) !==
+        return ($task->amount(Effect::BudsOnCanes) ??
+            $task->amount(Effect::NodesOnSpurs) ?? $task->amount(Effect::BudsOnNewCanes)) !==
             null;
     }
 
@@ -46,8 +47,10 @@ final readonly class VineArm
      */
     public static function of(Task $rough, Task $final): self
     {
-        $roughNodes = $rough->amount('buds per cane')->target ?? 7;
-        $finalNodes = $final->amount('nodes per spur')->target ?? $final->amount('buds per new cane')->target ?? 3;
+        $roughNodes = $rough->amount(Effect::BudsOnCanes)->target ?? 7;
+        $finalNodes =
+            $final->amount(Effect::NodesOnSpurs)->target ??
+            $final->amount(Effect::BudsOnNewCanes)->target ?? 3;
         $canes = [];
         $length = ($roughNodes + 1) * self::NODE_EVERY;
         foreach (range(0, Positions::along(self::LENGTH, self::SPACING) - 1) as $index) {

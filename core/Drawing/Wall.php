@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Drawing;
 
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Amount\Positions;
-use PruningHook\Core\Amount\Wires;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Figures;
@@ -60,14 +60,14 @@ final readonly class Wall
         $height = max(600, $plant->heightMm ?? $kind->typicalHeightMm);
         $width = max(600, $plant->spreadMm ?? $plant->runMm ?? (int) round($height * 1.2));
         $wires = self::wires($task, $height);
-        $keep = ($task->amount('mains to keep') ?? $task->amount('canes to keep'))?->target;
+        $keep = $task->amount(Effect::StemsKept)?->target;
         [$mains, $called] = match (true) {
             $plant->form === 'cordon' => [self::cordon($width, $height), 'stem aslant'],
             $plant->form === 'fan' => [self::fan(self::RIBS, $width, $height), 'ribs'],
             $keep !== null => [self::fan($keep, $width, $height), 'mains'],
             default => [self::arms($wires, $width), 'arms and trunk'],
         };
-        $spacing = $task->amount('spacing of the laterals')->target ?? self::SPACING;
+        $spacing = $task->amount(Effect::LateralsApart)->target ?? self::SPACING;
         $buds = self::buds($task);
         $laterals = self::laterals($mains, $spacing, $buds);
         $ties = self::ties($mains, $figures->number(Figure::TieSpacing));
@@ -90,9 +90,9 @@ final readonly class Wall
     /** @return list<float> heights in mm, the lowest first, none above the plant */
     private static function wires(Task $task, int $height): array
     {
-        $apart = $task->amount('wires apart')->target ?? self::WIRES_APART;
-        $first = $task->amount('first wire')->target ?? $apart;
-        $count = $task->amount(Wires::WIRES)->target ?? Positions::along(max(0, $height - $apart), $apart);
+        $apart = $task->amount(Effect::WiresApart)->target ?? self::WIRES_APART;
+        $first = $task->amount(Effect::FirstWire)->target ?? $apart;
+        $count = $task->amount(Effect::Wires)->target ?? Positions::along(max(0, $height - $apart), $apart);
 
         return array_map(
             static fn (int $index): float => (float) min($height, $first + $apart * $index),
@@ -103,8 +103,8 @@ final readonly class Wall
     /** Buds left on a lateral. */
     private static function buds(Task $task): int
     {
-        foreach (['buds per lateral', 'nodes per spur', 'leaves per whip'] as $name) {
-            $amount = $task->amount($name);
+        foreach ([Effect::BudsOnLaterals, Effect::NodesOnSpurs] as $effect) {
+            $amount = $task->amount($effect);
             if ($amount !== null) {
                 return $amount->target;
             }

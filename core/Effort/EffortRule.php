@@ -22,7 +22,8 @@ final readonly class EffortRule
     /** The rate counts as much as this many logged visits. Common practice, no source. */
     private const WEIGHT_OF_RATE = 2;
 
-    public function __construct(private EffortRates $rates)
+    /** @param  int  $hedgeTopMm  width on top of a hedge nobody has measured */
+    public function __construct(private EffortRates $rates, private int $hedgeTopMm)
     {
     }
 
@@ -80,7 +81,9 @@ final readonly class EffortRule
 
         return $each * $plant->count +
             $this->rates->perMetreRun * ($plant->runMm ?? 0) / 1000 +
-            $this->rates->perSquareMetre * $plant->face($plant->heightMm ?? $kind->typicalHeightMm);
+            $this->rates->perSquareMetre * $plant->face(
+                $plant->heightMm ?? $kind->typicalHeightMm, $this->hedgeTopMm,
+            );
     }
 
     /** @return list<int> the minutes this task of this plant took, each time it was done */
@@ -127,7 +130,7 @@ final readonly class EffortRule
         if ($this->rates->perSquareMetre > 0 && $plant->runMm !== null) {
             return sprintf(
                 '%s, and %s min for each of its %s square metres of face and top', $said,
-                $this->rates->perSquareMetre, number_format($plant->face($height), 1),
+                $this->rates->perSquareMetre, number_format($plant->face($height, $this->hedgeTopMm), 1),
             );
         }
 

@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Method;
 
 use PruningHook\Core\Amount\Amount;
-use PruningHook\Core\Amount\FloweringHeight;
-use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Conditional;
@@ -102,7 +101,7 @@ final readonly class Packing
         $share = self::share($amounts, $capPercent, $height * 1000);
         $loose = $this->figures->number(Figure::CuttingsPerRoom) / 100;
         if ($plant->runMm !== null && $recipe->shears) {
-            $face = $plant->face((int) ($height * 1000));
+            $face = $plant->face((int) ($height * 1000), $this->figures->number(Figure::HedgeTop));
             $each = $this->figures->number(Figure::HedgeCuttings);
             $litres = (int) ceil($face * $each);
 
@@ -140,10 +139,10 @@ final readonly class Packing
             if ($amount->unit === '%') {
                 return $amount->target;
             }
-            if ($amount->what === FloweringHeight::CUT && $heightMm > 0) {
+            if ($amount->effect === Effect::CutHeight && $heightMm > 0) {
                 return (int) max(0, round(100 * (1 - $amount->target / $heightMm)));
             }
-            if ($amount->what === Thirds::TAKE) {
+            if ($amount->effect === Effect::OldStemsOut) {
                 return min(33, $capPercent);
             }
         }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Method;
 
 use PruningHook\Core\Amount\Amount;
-use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Recipe;
@@ -85,7 +85,7 @@ final readonly class Steps
                 $slots['{'.$amount->what.'}'] = $amount->inWords();
                 $slots['{='.$amount->what.'}'] = $amount->targetInWords();
             }
-            if ($amount->what === Thirds::TAKE && $plant->stems !== null && $amount->target > 0) {
+            if ($amount->effect === Effect::OldStemsOut && $plant->stems !== null && $amount->target > 0) {
                 $slots['{old of all}'] = sprintf('%d of the %d old stems', $amount->target, $plant->stems->old);
             }
         }

@@ -15,15 +15,6 @@ use PruningHook\Core\Fault;
  */
 final readonly class Plant
 {
-    /** Planted later than this after midsummer, a plant makes its first growth in the next season. Common practice. */
-    private const LATE_PLANTING = 60;
-
-    /** So many seasons of work running bring a plant back. RHS, Renovation pruning (from memory): over three years. */
-    private const BROUGHT_BACK = 3;
-
-    /** As wide as a hedge is taken to be on top where nobody has measured it, in mm. Common practice, no source. */
-    private const HEDGE_TOP = 600;
-
     /**
      * @param  string  $kind  the plant book's id
      * @param  ?int  $runMm  length of a hedge or row
@@ -76,13 +67,13 @@ final readonly class Plant
     }
 
     /** The same plant as it is on a day, by what was measured and seen, its record and its growth. */
-    public function on(Day $day, Hemisphere $hemisphere, Growing $growing): self
+    public function on(Day $day, Hemisphere $hemisphere, Growing $growing, Keeping $keeping): self
     {
         $life =
             $this->stemsOn === null && $this->heightOn === null
                 ? null
                 : Life::at($this, $day, $hemisphere, $growing->shownBy($this->growthSeenMm));
-        $state = $this->state->on($day, $hemisphere);
+        $state = $this->state->on($day, $hemisphere, $keeping);
         if ($life === null && $state === $this->state) {
             return $this;
         }
@@ -116,33 +107,29 @@ final readonly class Plant
     /**
      * What is wanted of it in a season: one that is neglected or lopped is brought back before anything else, and
      * nobody renews what has just been renewed.
-     *
-     * @param  array<string, int>  $restoring  recipes that bring a plant back, and in how many seasons
      */
-    public function aims(int $season, array $restoring): ?string
+    public function aims(int $season, Keeping $keeping): ?string
     {
         if ($this->state->upkeep === null && $this->aim !== 'renewal') {
             return $this->aim;
         }
-        $aim = $this->upkeep($season, $restoring)?->aim() ?? $this->aim;
+        $aim = $this->upkeep($season, $keeping)?->aim() ?? $this->aim;
 
-        return $aim === 'renewal' && $this->isBroughtBack($season, $restoring) ? null : $aim;
+        return $aim === 'renewal' && $this->isBroughtBack($season, $keeping->restoring) ? null : $aim;
     }
 
     /**
      * What is left of neglect or lopping in a season: nothing once it has been brought back, or worked on for three
      * seasons running since somebody saw it.
-     *
-     * @param  array<string, int>  $restoring
      */
-    public function upkeep(int $season, array $restoring): ?Upkeep
+    public function upkeep(int $season, Keeping $keeping): ?Upkeep
     {
         if ($this->state->upkeep === null) {
             return null;
         }
-        $workedOn = $this->state->seen !== null && count($this->running($season)) >= self::BROUGHT_BACK;
+        $workedOn = $this->state->seen !== null && count($this->running($season)) >= $keeping->workedSeasons;
 
-        return $workedOn || $this->isBroughtBack($season, $restoring) ? null : $this->state->upkeep;
+        return $workedOn || $this->isBroughtBack($season, $keeping->restoring) ? null : $this->state->upkeep;
     }
 
     /** @param  array<string, int>  $restoring */
@@ -195,9 +182,9 @@ final readonly class Plant
     }
 
     /** The faces that can be reached and the top of a hedge, in square metres; 0 where its run is not known. */
-    public function face(int $heightMm): float
+    public function face(int $heightMm, int $hedgeTopMm): float
     {
-        $top = $this->state->widthMm ?? $this->spreadMm ?? self::HEDGE_TOP;
+        $top = $this->state->widthMm ?? $this->spreadMm ?? $hedgeTopMm;
 
         return ($this->runMm ?? 0) / 1000 * (($this->state->sides ?? 2) * $heightMm + $top) / 1000;
     }
@@ -207,7 +194,7 @@ final readonly class Plant
      *
      * @throws Fault when the plant is not in the ground in this season
      */
-    public function yearInGround(SiteYear $year): ?int
+    public function yearInGround(SiteYear $year, Keeping $keeping): ?int
     {
         $rooted = $this->rootedFrom();
         if ($rooted === null) {
@@ -215,10 +202,10 @@ final readonly class Plant
         }
         $hemisphere = $year->site->hemisphere();
         $first = $rooted->year();
-        while ($rooted->isAfter($hemisphere->midsummerOf($first)->plus(self::LATE_PLANTING))) {
+        while ($rooted->isAfter($hemisphere->midsummerOf($first)->plus($keeping->latePlantingDays))) {
             $first++;
         }
-        while (! $rooted->isAfter($hemisphere->midsummerOf($first - 1)->plus(self::LATE_PLANTING))) {
+        while (! $rooted->isAfter($hemisphere->midsummerOf($first - 1)->plus($keeping->latePlantingDays))) {
             $first--;
         }
         if (($this->planted ?? $rooted)->isAfter($year->end())) {
@@ -228,7 +215,7 @@ final readonly class Plant
         }
         // Before it was moved it was as old as it was.
         if ($year->season < $first && $this->planted !== null && $this->state->transplanted !== null) {
-            return (new self($this->ref, $this->kind, $this->planted))->yearInGround($year);
+            return (new self($this->ref, $this->kind, $this->planted))->yearInGround($year, $keeping);
         }
 
         return max(1, $year->season - $first + 1);

@@ -13,22 +13,17 @@ use PruningHook\Core\Units\Length;
 final readonly class Recount
 {
     /**
-     * So many seasons' growth more than the record tells is more than a mistake of the eye. Common practice, no source.
-     */
-    private const SEASONS = 2;
-
-    /**
-     * Less than this share of its height by the record, in per cent, and a cut is missing from it. Common practice, no
-     * source.
-     */
-    private const SHORTER = 60;
-
-    /**
      * @param  Plant  $by  as it is today by what was measured before, its record and its growth
      * @return array<string, string> what is asked, by the measure: `stems_old`, `stems_young`, `height_mm`
      */
-    public static function questions(Plant $by, Growing $growing, ?int $old, ?int $young, ?int $heightMm): array
-    {
+    public static function questions(
+        Plant $by,
+        Growing $growing,
+        Keeping $keeping,
+        ?int $old,
+        ?int $young,
+        ?int $heightMm,
+    ): array {
         $asked = [];
         if ($by->stems !== null && $old !== null && $old > $by->stems->all()) {
             $asked['stems_old'] = sprintf(
@@ -41,7 +36,7 @@ final readonly class Recount
         if (
             $by->stems !== null
             && $young !== null
-            && $young > $by->stems->young + self::SEASONS * $growing->basalShoots
+            && $young > $by->stems->young + $keeping->doubtSeasons * $growing->basalShoots
         ) {
             $asked['stems_young'] = sprintf(
                 '%d young stems? By the record %d stand, and it makes about %d a year',
@@ -52,14 +47,14 @@ final readonly class Recount
         }
         if ($by->heightMm !== null && $heightMm !== null) {
             $tall = Length::ofMm($by->heightMm)->metric();
-            if ($heightMm > $by->heightMm + self::SEASONS * $growing->extensionMm) {
+            if ($heightMm > $by->heightMm + $keeping->doubtSeasons * $growing->extensionMm) {
                 $asked['height_mm'] = sprintf(
                     '%s? By the record it is about %s and grows %s a year',
                     Length::ofMm($heightMm)->metric(),
                     $tall,
                     Length::ofMm($growing->extensionMm)->metric(),
                 );
-            } elseif (100 * $heightMm < self::SHORTER * $by->heightMm) {
+            } elseif (100 * $heightMm < $keeping->doubtShorterPercent * $by->heightMm) {
                 $asked['height_mm'] = sprintf(
                     '%s? By the record it is about %s: was it cut and the cut not logged',
                     Length::ofMm($heightMm)->metric(),

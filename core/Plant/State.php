@@ -14,12 +14,6 @@ use PruningHook\Core\Fault;
  */
 final readonly class State
 {
-    /**
-     * Damage, disease and thirst are passing: they hold until the first midwinter that is at least so many days off. By
-     * then somebody has to look again. Common practice, no source.
-     */
-    private const HOLDS_DAYS = 180;
-
     /** True where nothing at all was said. */
     public bool $isPlain;
 
@@ -82,10 +76,10 @@ final readonly class State
         }
     }
 
-    /** The midwinter from which what was seen on a day no longer counts. */
-    public static function passes(Day $seen, Hemisphere $hemisphere): Day
+    /** The midwinter from which what was seen on a day no longer counts: by then somebody has to look again. */
+    public static function passes(Day $seen, Hemisphere $hemisphere, Keeping $keeping): Day
     {
-        $from = $seen->plus(self::HOLDS_DAYS);
+        $from = $seen->plus($keeping->holdsDays);
         $season = $from->year();
         while ($hemisphere->midwinterOf($season)->isBefore($from)) {
             $season++;
@@ -95,10 +89,10 @@ final readonly class State
     }
 
     /** The same on a later day, when what is passing may no longer count. */
-    public function on(Day $day, Hemisphere $hemisphere): self
+    public function on(Day $day, Hemisphere $hemisphere, Keeping $keeping): self
     {
         $passing = $this->diebackPercent !== null || $this->disease !== null || $this->stress !== null;
-        if ($this->seen === null || ! $passing || $day->isBefore(self::passes($this->seen, $hemisphere))) {
+        if ($this->seen === null || ! $passing || $day->isBefore(self::passes($this->seen, $hemisphere, $keeping))) {
             return $this;
         }
 

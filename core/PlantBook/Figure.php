@@ -98,4 +98,11 @@ enum Figure: string
     case BasalWeak = 'basal-weak';
     case BasalMedium = 'basal-medium';
     case BasalStrong = 'basal-strong';
+    /** What a plant's state is kept by: see `Plant/Keeping`. */
+    case StateHolds = 'state-holds';
+    case LatePlanting = 'late-planting';
+    case BroughtBack = 'brought-back';
+    case HedgeTop = 'hedge-top';
+    case DoubtSeasons = 'doubt-seasons';
+    case DoubtShorter = 'doubt-shorter';
 }

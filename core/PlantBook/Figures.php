@@ -6,6 +6,7 @@ namespace PruningHook\Core\PlantBook;
 
 use PruningHook\Core\Fault;
 use PruningHook\Core\Plant\Growing;
+use PruningHook\Core\Plant\Keeping;
 use PruningHook\Core\Reason;
 
 /** The value and the source of every `Figure`. */
@@ -89,6 +90,20 @@ final readonly class Figures
             $kind->typicalHeightMm,
             $kind->habit === Habit::Tree ? 0 : $this->number($kind->vigour->basalShoots()),
             $kind->habit->keepsItsHeight(),
+        );
+    }
+
+    /**
+     * What a plant's state is kept by.
+     *
+     * @param  array<string, int>  $restoring  recipes that bring a plant back, and in how many seasons
+     */
+    public function keeping(array $restoring = []): Keeping
+    {
+        return new Keeping(
+            $this->number(Figure::StateHolds), $this->number(Figure::LatePlanting), $this->number(Figure::BroughtBack),
+            $this->number(Figure::HedgeTop), $this->number(Figure::DoubtSeasons), $this->number(Figure::DoubtShorter),
+            $restoring,
         );
     }
 }

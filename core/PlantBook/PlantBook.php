@@ -6,11 +6,15 @@ namespace PruningHook\Core\PlantBook;
 
 use ArrayObject;
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\Keeping;
 use PruningHook\Core\Practice\SchoolQuestion;
 
 /** All kinds the product knows, found by id, botanical or common name in any writing of case, spaces and hyphens. */
 final readonly class PlantBook
 {
+    /** what a plant's state is kept by */
+    public Keeping $keeping;
+
     /** @var ArrayObject<string, Kind> kinds read so far */
     private ArrayObject $read;
 
@@ -36,6 +40,7 @@ final readonly class PlantBook
         /** changes whenever what the book says does */
         public string $mark,
     ) {
+        $this->keeping = $figures->keeping($recipes->restoring);
         /** @var ArrayObject<string, Kind> $read */
         $read = new ArrayObject;
         $this->read = $read;

@@ -168,7 +168,7 @@ final readonly class CutOn
     private function season(Plant $plant, SiteYear $season, Practice $practice): SeasonCase
     {
         $kind = $this->book->kind($plant->kind);
-        $circumstances = Prescriber::circumstances($plant, $kind, $season, $practice, $this->book->recipes);
+        $circumstances = Prescriber::circumstances($plant, $kind, $season, $practice, $this->book->keeping);
 
         return new SeasonCase(
             $plant,

@@ -20,13 +20,13 @@ use PruningHook\Core\Method\Kit;
 use PruningHook\Core\Method\Packing;
 use PruningHook\Core\Method\Steps;
 use PruningHook\Core\Plant\Circumstances;
+use PruningHook\Core\Plant\Keeping;
 use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Conditional;
 use PruningHook\Core\PlantBook\HardCutting;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\PlantBook\Recipes;
 use PruningHook\Core\PlantBook\TaskRule;
 use PruningHook\Core\PlantBook\TaskWindow;
 use PruningHook\Core\Practice\Choice;
@@ -61,7 +61,7 @@ final readonly class Prescriber
     {
         $kind = $this->book->kind($plant->kind);
         $kindYear = KindYear::of($year, $kind->phenology);
-        $circumstances = self::circumstances($plant, $kind, $year, $practice, $this->book->recipes);
+        $circumstances = self::circumstances($plant, $kind, $year, $practice, $this->book->keeping);
         $tasks = [];
         foreach (
             self::timed($kind, $kindYear, $circumstances, $plant->rootedFrom(), $within) as [$rule, $timing, $window]
@@ -85,7 +85,7 @@ final readonly class Prescriber
     public function windows(Plant $plant, SiteYear $year, Practice $practice, ?Span $within = null): array
     {
         $kind = $this->book->kind($plant->kind);
-        $circumstances = self::circumstances($plant, $kind, $year, $practice, $this->book->recipes);
+        $circumstances = self::circumstances($plant, $kind, $year, $practice, $this->book->keeping);
         $packing = Packing::with($this->book->figures);
         $tasks = [];
         foreach (
@@ -109,7 +109,7 @@ final readonly class Prescriber
                 $recipe->key,
                 $year->season,
                 $window,
-                (new EffortRule($rule->effort))->alone(
+                (new EffortRule($rule->effort, $this->book->keeping->hedgeTopMm))->alone(
                     $plant, $kind, $rule->key, $this->factor($rule, $plant, $kind, $year->season),
                 ),
                 $packing->people($plant, $kind, $rule, $recipe),
@@ -158,18 +158,18 @@ final readonly class Prescriber
         Kind $kind,
         SiteYear $year,
         Practice $practice,
-        Recipes $recipes,
+        Keeping $keeping,
     ): Circumstances {
         return new Circumstances(
             $year->site->winter,
             $practice->forPlant($plant->practice),
-            $plant->yearInGround($year),
+            $plant->yearInGround($year, $keeping),
             $plant->form,
-            $plant->aims($year->season, $recipes->restoring),
+            $plant->aims($year->season, $keeping),
             $plant->grafted ?? $kind->has('grafted'),
             $kind->traits,
             $year->site->region,
-            $plant->upkeep($year->season, $recipes->restoring)?->value,
+            $plant->upkeep($year->season, $keeping)?->value,
             $plant->state,
         );
     }
@@ -243,7 +243,7 @@ final readonly class Prescriber
             );
         }
         $missed = self::missedPass($rule, $plant, $kind, $season);
-        $effort = (new EffortRule($rule->effort))->minutes(
+        $effort = (new EffortRule($rule->effort, $this->book->keeping->hedgeTopMm))->minutes(
             $plant, $kind, $rule->key, max($missed->factor ?? 1.0, $standing->factor()),
         );
         $packing = Packing::with($this->book->figures);
@@ -276,7 +276,7 @@ final readonly class Prescriber
                 ...self::moved($window, $timing, $kind, $year),
                 ...self::age($plant, $circumstances),
                 ...$standing->reasons(),
-                ...self::aim($plant->aims($season, $this->book->recipes->restoring), $kind),
+                ...self::aim($plant->aims($season, $this->book->keeping), $kind),
                 ...array_map(static fn (Choice $choice): Reason => $choice->reason(), $schools),
                 ...$because,
                 ...$lineBecause,

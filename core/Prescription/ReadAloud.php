@@ -8,7 +8,7 @@ use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\AmountCase;
 use PruningHook\Core\Amount\AmountRules;
 use PruningHook\Core\Amount\Budget;
-use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\WinterClass;
@@ -152,11 +152,11 @@ final readonly class ReadAloud
         $faults = [];
         foreach ($amounts as $amount) {
             $said = str_contains($spoken, '{'.$amount->what.'}') || str_contains($spoken, '{='.$amount->what.'}')
-                || ($amount->what === Thirds::TAKE && str_contains($spoken, '{old of all}'));
+                || ($amount->effect === Effect::OldStemsOut && str_contains($spoken, '{old of all}'));
             if (! $said) {
                 $faults[] = "$recipe->key says nothing of \"$amount->what\"";
             }
-            if (str_starts_with($amount->what, 'live ') && $amount->max > $cap) {
+            if ($amount->effect === Effect::LiveShare && $amount->max > $cap) {
                 $faults[] = "\"$amount->what\" goes to $amount->max %, and $cap % is the cap of $recipe->key";
             }
         }

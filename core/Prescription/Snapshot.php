@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Prescription;
 
 use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Fault;
@@ -19,7 +20,8 @@ use PruningHook\Core\Working;
  * @phpstan-type Written array{key: string, name: string, method: string, recipe?: ?string,
  *     cap?: array{percent: int, source: string}, hands_off?: ?string, school: ?string,
  *     window: array{opens: string, best_from: string, best_to: string, closes: string},
- *     amounts: list<array{what: string, unit: string, min: int, target: int, max: int}>, steps: list<string>,
+ *     amounts: list<array{what: string, unit: string, min: int, target: int, max: int,
+ *     effect?: string}>, steps: list<string>,
  *     minutes: int, cautions: list<string>,
  *     kit?: array{tools: list<string>, people: int, gear: list<string>, materials: list<string>, debris_litres: int,
  *         aftercare: list<string>, follow_ups: list<array{after_days: ?int, what: string}>},
@@ -86,7 +88,7 @@ final readonly class Snapshot
             $written['hands_off'] ?? null,
             $written['school'],
             Window::of($window['opens'], $window['best_from'], $window['best_to'], $window['closes']),
-            array_map(static fn (array $amount): Amount => Amount::of(...$amount), $written['amounts']),
+            array_map(Amount::fromArray(...), $written['amounts']),
             $written['steps'],
             $written['minutes'],
             $written['cautions'],
@@ -94,6 +96,12 @@ final readonly class Snapshot
             array_map(static fn (array $reason): Reason => Reason::of(...$reason), $written['reasons']),
             array_map(static fn (array $working): Working => Working::of(...$working), $written['workings'] ?? []),
         );
+    }
+
+    /** The first of its amounts with an effect, or null where it has no such. */
+    public function amount(Effect $effect): ?Amount
+    {
+        return Amount::withEffect($this->amounts, $effect);
     }
 
     /** @return array<string, mixed> a task in the shape of docs/formats/prescription.schema.json */

@@ -40,7 +40,7 @@ final readonly class Standing
                 $leftOutTime,
             );
         }
-        $upkeep = $plant->upkeep($season, $book->recipes->restoring);
+        $upkeep = $plant->upkeep($season, $book->keeping);
         $disease = $state->disease === null ? null : $book->states->disease($state->disease);
         $keys = array_keys(
             array_filter([

@@ -6,6 +6,7 @@ namespace PruningHook\Core\Prescription;
 
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\Budget;
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Method\Kit;
 use PruningHook\Core\Practice\Choice;
@@ -57,16 +58,22 @@ final readonly class Task
         );
     }
 
-    /** One of its amounts by what it is of, or null where it has no such. */
-    public function amount(string $what): ?Amount
+    /** The first of its amounts with an effect, or null where it has no such. */
+    public function amount(Effect $effect): ?Amount
     {
-        foreach ($this->amounts as $amount) {
-            if ($amount->what === $what) {
-                return $amount;
-            }
-        }
+        return Amount::withEffect($this->amounts, $effect);
+    }
 
-        return null;
+    /** True where its amount follows from the height the flowers are wanted at. */
+    public function isCutToFlower(): bool
+    {
+        return $this->amount(Effect::CutHeight) !== null;
+    }
+
+    /** True where its amount follows from the number of old stems. */
+    public function countsOldStems(): bool
+    {
+        return ($this->amount(Effect::OldStemsOut) ?? $this->amount(Effect::StemsShare)) !== null;
     }
 
     /** The schools in force in one word each, or null where none bears on the task. */

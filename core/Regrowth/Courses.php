@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Regrowth;
 
-use PruningHook\Core\Amount\FloweringHeight;
-use PruningHook\Core\Amount\ReduceHeight;
-use PruningHook\Core\Amount\Thirds;
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\FloweringWood;
@@ -105,10 +103,10 @@ final readonly class Courses
 
     private function usual(Kind $kind, int $height, Task $task, ?string $name = null): Course
     {
-        $after = $task->amount(FloweringHeight::CUT) ?? $task->amount(ReduceHeight::AFTER);
+        $after = $task->amount(Effect::CutHeight) ?? $task->amount(Effect::HeightAfter);
         $after = $after === null ? $height : min($height, $after->target);
         $share = $this->share($task, $height, $after);
-        $flowers = $task->amount(FloweringHeight::FLOWERS);
+        $flowers = $task->amount(Effect::FloweringHeight);
 
         return new Course(
             $name === null ? 'usual' : 'school',
@@ -198,7 +196,7 @@ final readonly class Courses
             if ($amount->unit === '%') {
                 return $amount->target;
             }
-            if ($amount->what === Thirds::TAKE) {
+            if ($amount->effect === Effect::OldStemsOut) {
                 return 33;
             }
         }

@@ -43,12 +43,12 @@ final readonly class StemAim
         ?int $keepMax,
         int $budgetPercent,
         string $source,
-        bool $grafted = false,
-        int $youngYears = 2,
-        int $pencilMm = 7,
-        string $school = '',
-        int $uprightDeg = 8,
-        int $thinPercent = 60,
+        bool $grafted,
+        int $youngYears,
+        int $pencilMm,
+        string $school,
+        int $uprightDeg,
+        int $thinPercent,
     ): self {
         if ($keep !== null && $keep < 1) {
             throw new Fault('at least one stem must be kept, or there is no plant');

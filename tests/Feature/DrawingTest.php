@@ -13,6 +13,7 @@ use App\Season\TaskChoice;
 use App\Support\Today;
 use App\Visits\LogWork;
 use App\Visits\PlanVisit;
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Prescriber;
@@ -118,7 +119,11 @@ final class DrawingTest extends FeatureTestCase
 
     public function test_what_it_does_at_bloom_corrects_the_next_cut(): void
     {
-        $task = $this->logged(['amounts' => [['what' => 'cut height', 'unit' => 'mm', 'value' => 350]]]);
+        $task = $this->logged([
+            'amounts' => [
+                ['effect' => 'cut-height', 'what' => 'cut height', 'unit' => 'mm', 'value' => 350],
+            ],
+        ]);
         self::assertSame(2027, $task->season);
         $this->actingAs($this->hand())
             ->put("/plants/{$this->bluebeard->id}/bloom", ['flowering_height_cm' => 140, 'score' => 4])
@@ -236,18 +241,26 @@ final class DrawingTest extends FeatureTestCase
         ]);
         foreach ([2025 => '2025-06-10', 2026 => '2026-06-10'] as $season => $on) {
             $visit = $this->garden->visits()->create(['on' => $on]);
-            $task = $visit
-                ->tasks()
-                ->create([
-                    'plant_id' => $lilac->id,
-                    'task' => 'after-flowering',
-                    'season' => $season,
-                    'position' => 0,
-                    'minutes' => 30,
-                    'prescribed' => $this->prescription(['recipe' => 'renew-by-thirds', 'amounts' => [
-                        ['what' => 'old stems to take out', 'unit' => 'stems', 'min' => 3, 'target' => 3, 'max' => 3],
-                    ]]),
-                ]);
+            $task = $visit->tasks()->create([
+                'plant_id' => $lilac->id,
+                'task' => 'after-flowering',
+                'season' => $season,
+                'position' => 0,
+                'minutes' => 30,
+                'prescribed' => $this->prescription([
+                    'recipe' => 'renew-by-thirds',
+                    'amounts' => [
+                        [
+                            'effect' => 'old-stems-out',
+                            'what' => 'old stems to take out',
+                            'unit' => 'stems',
+                            'min' => 3,
+                            'target' => 3,
+                            'max' => 3,
+                        ],
+                    ],
+                ]),
+            ]);
             $this->app
                 ->make(LogWork::class)
                 ->log($task, ['outcome' => 'done', 'minutes' => 30, 'amounts' => [3]], null);
@@ -263,7 +276,7 @@ final class DrawingTest extends FeatureTestCase
             )
             ->task('after-flowering');
         self::assertSame(
-            3, $task?->amount('old stems to take out')?->target,
+            3, $task?->amount(Effect::OldStemsOut)?->target,
             'the first of three years, not the last: nine would have gone',
         );
     }

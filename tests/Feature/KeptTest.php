@@ -111,7 +111,7 @@ final class KeptTest extends FeatureTestCase
             'season' => 2026,
             'on' => '2026-04-02',
             'outcome' => 'done',
-            'amounts' => [['what' => 'cut height', 'unit' => 'mm', 'value' => 300]],
+            'amounts' => [['effect' => 'cut-height', 'what' => 'cut height', 'unit' => 'mm', 'value' => 300]],
         ]);
         $bush->forceFill(['height_on' => '2026-01-10'])->save();
         $kept = function (): int {
@@ -333,7 +333,14 @@ final class KeptTest extends FeatureTestCase
                         'season' => 2026,
                         'on' => '2026-04-0'.mt_rand(1, 9),
                         'outcome' => 'done',
-                        'amounts' => [['what' => 'cut height', 'unit' => 'mm', 'value' => mt_rand(200, 600)]],
+                        'amounts' => [
+                            [
+                                'effect' => 'cut-height',
+                                'what' => 'cut height',
+                                'unit' => 'mm',
+                                'value' => mt_rand(200, 600),
+                            ],
+                        ],
                     ],
                 ),
                 BloomNote::query()->updateOrCreate(

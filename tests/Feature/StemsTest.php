@@ -162,25 +162,32 @@ final class StemsTest extends FeatureTestCase
         }
         $put(['op' => 'fault', 'ref' => 'F', 'fault' => 'dead']);
         $visit = $this->visit('2027-02-20');
-        $prescribed = $this->prescription(['amounts' => [
-            ['what' => 'old stems to take out', 'unit' => 'stems', 'min' => 2, 'target' => 2, 'max' => 2],
-        ]]);
-        $task = $visit
-            ->tasks()
-            ->create([
-                'plant_id' => $lilac->id,
-                'task' => 'after-flowering',
-                'season' => 2027,
-                'position' => 1,
-                'prescribed' => $prescribed,
-            ]);
+        $prescribed = $this->prescription([
+            'amounts' => [
+                [
+                    'effect' => 'old-stems-out',
+                    'what' => 'old stems to take out',
+                    'unit' => 'stems',
+                    'min' => 2,
+                    'target' => 2,
+                    'max' => 2,
+                ],
+            ],
+        ]);
+        $task = $visit->tasks()->create([
+            'plant_id' => $lilac->id,
+            'task' => 'after-flowering',
+            'season' => 2027,
+            'position' => 1,
+            'prescribed' => $prescribed,
+        ]);
         $this->post("/plants/$lilac->id/stems/plan", ['task' => $task->id])->assertSessionHasNoErrors();
         self::assertSame([5, 1], [$lilac->fresh()?->stems_old, $lilac->fresh()?->stems_young]);
         $cut = static fn (): array => StemSurvey::query()->where('plant_id', $lilac->id)->sole()->state['cut'];
         $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 40])->assertSessionHasNoErrors();
         self::assertSame(['F', 'A', 'B'], $cut(), 'the dead one, then the two oldest');
         self::assertSame(
-            [['what' => 'old stems to take out', 'unit' => 'stems', 'value' => 2]],
+            [['effect' => 'old-stems-out', 'what' => 'old stems to take out', 'unit' => 'stems', 'value' => 2]],
             $task->fresh()?->log?->amounts,
             'nobody counts them once more',
         );

@@ -162,7 +162,17 @@ final class VisitTest extends FeatureTestCase
             ->assertSessionHasNoErrors()
             ->assertSessionHas('undo');
         $log = WorkLog::query()->firstOrFail();
-        self::assertSame([['what' => 'buds per lateral', 'unit' => 'buds', 'value' => 3]], $log->amounts);
+        self::assertSame(
+            [
+                [
+                    'effect' => 'buds-on-laterals',
+                    'what' => 'buds per lateral',
+                    'unit' => 'buds',
+                    'value' => 3,
+                ],
+            ],
+            $log->amounts,
+        );
         $this->get("/plants/{$this->wisteria->id}/record")->assertSeeInOrder([
             'Season 2027', '20 Feb', 'Winter pass', 'Partly done', 'weather', '3 buds', 'Dead wood', 'wire loose',
             'Renew the top wire', '35',
@@ -203,9 +213,18 @@ final class VisitTest extends FeatureTestCase
             ])
             ->assertSessionHasNoErrors();
         $task = Visit::query()->firstOrFail()->tasks->firstOrFail();
-        $this->get("/visits/$task->visit_id")->assertSee('Cut height, cm')->assertSee('Asked for: 50 cm');
-        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => '9', 'amounts' => ['52', '']]);
-        self::assertSame([['what' => 'cut height', 'unit' => 'mm', 'value' => 520]], WorkLog::query()->sole()->amounts);
+        $this->get("/visits/$task->visit_id")
+            ->assertSee('Cut height, cm')
+            ->assertSee('Asked for: 50 cm');
+        $this->put("/tasks/$task->id/log", [
+            'outcome' => 'done',
+            'minutes' => '9',
+            'amounts' => ['52', ''],
+        ]);
+        self::assertSame(
+            [['effect' => 'cut-height', 'what' => 'cut height', 'unit' => 'mm', 'value' => 520]],
+            WorkLog::query()->sole()->amounts,
+        );
     }
 
     /** @param  array<string, mixed>  $said */

@@ -12,11 +12,11 @@ use PruningHook\Core\Structure\Openness;
 use PruningHook\Core\Structure\Point;
 use PruningHook\Core\Structure\Segment;
 use PruningHook\Core\Structure\Stem;
-use PruningHook\Core\Structure\StemAim;
 use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\StemJudge;
 use PruningHook\Core\Structure\StemPlan;
 use PruningHook\Core\Structure\Survey;
+use Tests\Support\TestAim;
 
 /** The geometry of stems against calculations made another way. */
 final class StructureTest extends TestCase
@@ -86,7 +86,7 @@ final class StructureTest extends TestCase
         $area = static fn (int $mm): float => M_PI * ($mm / 2) ** 2;
         $judged = StemJudge::with(new Clearance(0, 0, 0))->judge(
             Survey::of($stems),
-            StemAim::of(StemPlan::Tidy, null, null, null, 10, 'test'),
+            TestAim::of(StemPlan::Tidy, null, null, null, 10, 'test'),
         );
         self::assertCount(1, $judged->cuts);
         self::assertEqualsWithDelta(100 * $area(10) / ($area(10) + $area(20) + $area(30)), $judged->sharePercent, 1e-9);

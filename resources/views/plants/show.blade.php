@@ -84,11 +84,11 @@
                             type="number" step="5" id="m-height" name="height_cm" value="{{ $stands->heightMm ?
                             intdiv($stands->heightMm, 10) : '' }}" placeholder="{{ intdiv($kind->typicalHeightMm,
                             10) }}"></div>
-                        @if ($task->amount('cut height'))<div><label class="soft" for="m-flowers">Flowers wanted at,
+                        @if ($task->isCutToFlower())<div><label class="soft" for="m-flowers">Flowers wanted at,
                             cm</label><input class="form-control" type="number" step="5" id="m-flowers"
                             name="flowering_height_cm" value="{{ $plant->flowering_height_mm ?
                             intdiv($plant->flowering_height_mm, 10) : '' }}"></div>@endif
-                        @if ($task->amount('old stems to take out') || $task->amount('share of the stems to take out'))
+                        @if ($task->countsOldStems())
                             <div><label class="soft" for="m-old">Old stems</label><input class="form-control"
                                 type="number" id="m-old" name="stems_old" value="{{ $stands->stems?->old }}"></div>
                             <div><label class="soft" for="m-young">Young stems</label><input class="form-control"

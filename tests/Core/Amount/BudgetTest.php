@@ -15,6 +15,7 @@ use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
 use Tests\Support\Prescribing;
+use Tests\Support\TestBook;
 
 /** How much may go, what has gone, what is left, and what is planned to go. */
 final class BudgetTest extends TestCase
@@ -53,14 +54,16 @@ final class BudgetTest extends TestCase
     public function test_the_years_stand_in_a_row_with_what_is_planned(): void
     {
         $plant = new Plant('l', 'lilac', stems: StemCount::of(9, 3), aim: 'renewal', history: [self::cut(2026, 15)]);
-        $years = YearsBudget::of($plant, 2027, 33, 'x');
+        $years = YearsBudget::of($plant, 2027, TestBook::keeping(), 33, 'x');
         self::assertSame([2024, 2025, 2026, 2027, 2028, 2029], array_column($years, 'season'));
         self::assertSame([null, null, 15, null, null, null], array_column($years, 'used'));
         self::assertSame([null, null, null, 3, 3, 3], array_column($years, 'planned'));
         self::assertSame(
             [null, null, null, null, null, null],
             array_column(
-                YearsBudget::of(new Plant('l', 'lilac', stems: StemCount::of(9, 3)), 2027, 33, 'x'),
+                YearsBudget::of(
+                    new Plant('l', 'lilac', stems: StemCount::of(9, 3)), 2027, TestBook::keeping(), 33, 'x',
+                ),
                 'planned',
             ),
             'nothing is planned where nobody renews',

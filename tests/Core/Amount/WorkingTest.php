@@ -224,6 +224,7 @@ final class WorkingTest extends TestCase
         $rule = [
             'rule' => 'given',
             'what' => 'live wood to take off',
+            'effect' => 'live-share',
             'unit' => '%',
             'min' => 5,
             'target' => 20,
@@ -246,10 +247,20 @@ final class WorkingTest extends TestCase
         $done = static fn (int $season): LoggedWork => new LoggedWork(
             'after-flowering', $season, Day::of($season, 6, 1), Outcome::Done, 30, recipe: 'renovate',
         );
-        $planned = static fn (LoggedWork ...$history): array => array_column(YearsBudget::of(
-            new Plant('l', 'lilac', stems: StemCount::of(8, 2), aim: 'renewal', history: array_values($history)), 2027,
-            33, 'x', 'renovate',
-        ), 'planned', 'season');
+        $planned = static fn (LoggedWork ...$history): array => array_column(
+            YearsBudget::of(
+                new Plant(
+                    'l', 'lilac', stems: StemCount::of(8, 2), aim: 'renewal', history: array_values($history),
+                ),
+                2027,
+                TestBook::keeping(),
+                33,
+                'x',
+                'renovate',
+            ),
+            'planned',
+            'season',
+        );
         self::assertSame([2027 => 3, 2028 => 3, 2029 => 2], array_filter($planned(), is_int(...)));
         self::assertSame([2027 => 4, 2028 => 4], array_filter($planned($done(2026)), is_int(...)));
         self::assertSame([2027 => 8], array_filter($planned($done(2025), $done(2026)), is_int(...)));
@@ -259,8 +270,8 @@ final class WorkingTest extends TestCase
     public function test_what_is_wanted_and_what_may_go_meet_without_a_word_of_doubt(): void
     {
         $rule = [
-            'rule' => 'given', 'what' => 'live wood to take off', 'unit' => '%', 'min' => 5, 'target' => 20,
-            'max' => 33,
+            'rule' => 'given', 'what' => 'live wood to take off', 'effect' => 'live-share', 'unit' => '%', 'min' => 5,
+            'target' => 20, 'max' => 33,
         ];
         self::assertStringNotContainsString('has gone', self::because(self::worked($rule, new Plant('l', 'lilac'))));
         $keep = ['rule' => 'stems-to-keep', 'unit' => 'trunks', 'min' => 3, 'target' => 4, 'max' => 5];

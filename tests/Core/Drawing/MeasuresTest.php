@@ -34,13 +34,13 @@ use PruningHook\Core\Prescription\CutVerdict;
 use PruningHook\Core\Prescription\DayRun;
 use PruningHook\Core\Structure\Clearance;
 use PruningHook\Core\Structure\Stem;
-use PruningHook\Core\Structure\StemAim;
 use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\StemJudge;
 use PruningHook\Core\Structure\StemPlan;
 use PruningHook\Core\Structure\Survey;
 use Tests\Support\Prescribing;
 use Tests\Support\Sites;
+use Tests\Support\TestAim;
 use Tests\Support\TestBook;
 
 /** Where things stand in the pictures, in mm, worked out by hand: a picture to scale is a measure. */
@@ -72,7 +72,7 @@ final class MeasuresTest extends TestCase
             Stem::of('x', 225, 30, 1000, 15, 7),
         ], ['x']);
         $judge = StemJudge::with(new Clearance(110, 300, .12));
-        $bowl = Bowl::of($survey, $judge->judge($survey, StemAim::of(StemPlan::Bowl, 3, 4, 5, 75, 'x')));
+        $bowl = Bowl::of($survey, $judge->judge($survey, TestAim::of(StemPlan::Bowl, 3, 4, 5, 75, 'x')));
         self::assertSame(['young', 'last', 'old', 'unknown', 'old'], array_column($bowl->spokes, 'age'));
         self::assertSame(['keep', 'keep', 'cut', 'keep', 'gone'], array_column($bowl->spokes, 'kind'));
         $says = array_column($bowl->spokes, 'says');
@@ -92,7 +92,7 @@ final class MeasuresTest extends TestCase
     public function test_a_bowls_measure_is_round_and_no_more_than_half_its_reach(int $length, int $measure): void
     {
         $survey = Survey::of([Stem::of('n', 0, 90, $length, 4, 1)]);
-        $aim = StemAim::of(StemPlan::Tidy, null, null, null, 33, 'x');
+        $aim = TestAim::of(StemPlan::Tidy, null, null, null, 33, 'x');
         $bowl = Bowl::of($survey, StemJudge::with(new Clearance(110, 300, .12))->judge($survey, $aim));
         self::assertSame($measure, $bowl->measure);
     }

@@ -16,12 +16,12 @@ use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\Structure\Clearance;
 use PruningHook\Core\Structure\Stem;
-use PruningHook\Core\Structure\StemAim;
 use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\StemJudge;
 use PruningHook\Core\Structure\StemPlan;
 use PruningHook\Core\Structure\Survey;
 use Tests\Support\Prescribing;
+use Tests\Support\TestAim;
 use Tests\Support\TestBook;
 
 /** The geometry of the drawings, in mm. */
@@ -156,7 +156,7 @@ final class PicturesTest extends TestCase
         ];
         $survey = Survey::of($stems);
         $judge = StemJudge::with(new Clearance(110, 300, .12));
-        $bowl = Bowl::of($survey, $judge->judge($survey, StemAim::of(StemPlan::Bowl, 3, 4, 5, 75, 'x')));
+        $bowl = Bowl::of($survey, $judge->judge($survey, TestAim::of(StemPlan::Bowl, 3, 4, 5, 75, 'x')));
         self::assertLessThan(0, $bowl->spokes[0]->line->y2, 'north is up, and y grows downwards');
         self::assertGreaterThan(0, $bowl->spokes[1]->line->x2);
         self::assertSame(

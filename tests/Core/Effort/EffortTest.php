@@ -64,7 +64,7 @@ final class EffortTest extends TestCase
 
     public function test_nothing_takes_no_time_at_all(): void
     {
-        $none = new EffortRule(EffortRates::fromEntry(Entry::of([])));
+        $none = new EffortRule(EffortRates::fromEntry(Entry::of([])), 600);
         self::assertSame(
             1,
             $none->minutes(new Plant('p', 'forsythia', heightMm: 100), TestBook::read()->kind('forsythia'), 'x', 1)
@@ -91,6 +91,6 @@ final class EffortTest extends TestCase
 
     private function rule(): EffortRule
     {
-        return new EffortRule(EffortRates::fromEntry(Entry::of(self::RATE)));
+        return new EffortRule(EffortRates::fromEntry(Entry::of(self::RATE)), 600);
     }
 }

@@ -6,6 +6,7 @@ namespace Tests\Core\Method;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\State;
@@ -142,14 +143,14 @@ final class RecipesTest extends TestCase
     {
         // RHS, Raspberries, summer-fruiting (from memory): fruited canes to the ground, six to eight new ones kept.
         $task = $this->task(new Plant('p', 'raspberry-summer', stems: StemCount::of(7, 12)), 'fruited-canes');
-        self::assertSame(11, $task->amount('canes to take out')?->target, '7 that have fruited and 4 of 12 new ones');
+        self::assertSame(11, $task->amount(Effect::StemsOut)?->target, '7 that have fruited and 4 of 12 new ones');
         self::assertStringContainsString('take every one of them out at the base', implode(' ', $task->steps));
         $few = $this->task(new Plant('p', 'raspberry-summer', stems: StemCount::of(7, 3)), 'fruited-canes');
         self::assertSame(
             [7, 7, 7],
             [
-                $few->amount('canes to take out')?->min, $few->amount('canes to take out')?->target,
-                $few->amount('canes to take out')?->max,
+                $few->amount(Effect::StemsOut)?->min, $few->amount(Effect::StemsOut)?->target,
+                $few->amount(Effect::StemsOut)?->max,
             ],
         );
     }

@@ -13,6 +13,7 @@ use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\Plant\Taken;
+use Tests\Support\TestBook;
 
 /** What was measured, then changed by the record, then grown older. Common practice, no source. */
 final class LifeTest extends TestCase
@@ -20,7 +21,7 @@ final class LifeTest extends TestCase
     public function test_what_is_logged_out_no_longer_stands(): void
     {
         $plant = $this->counted('2027-02-03', self::log('2027-02-03', new Taken(old: 3)))->on(
-            self::day('2027-02-04'), Hemisphere::North, self::growing(),
+            self::day('2027-02-04'), Hemisphere::North, self::growing(), TestBook::keeping(),
         );
         self::assertEquals(StemCount::of(6, 4), $plant->stems);
         self::assertSame(
@@ -32,7 +33,7 @@ final class LifeTest extends TestCase
     public function test_what_was_done_before_the_count_is_in_it(): void
     {
         $plant = $this->counted('2027-02-03', self::log('2026-02-03', new Taken(old: 3)))->on(
-            self::day('2027-02-04'), Hemisphere::North, self::growing(),
+            self::day('2027-02-04'), Hemisphere::North, self::growing(), TestBook::keeping(),
         );
         self::assertEquals(StemCount::of(9, 4), $plant->stems);
         self::assertSame([], $plant->carriedFrom);
@@ -41,17 +42,21 @@ final class LifeTest extends TestCase
     public function test_work_not_done_takes_nothing(): void
     {
         $plant = $this->counted('2027-02-03', self::log('2027-02-03', new Taken(old: 3), Outcome::NotDone))->on(
-            self::day('2027-02-04'), Hemisphere::North, self::growing(),
+            self::day('2027-02-04'), Hemisphere::North, self::growing(), TestBook::keeping(),
         );
         self::assertEquals(StemCount::of(9, 4), $plant->stems);
     }
 
     public function test_each_winter_half_of_the_young_grow_old_and_new_ones_come_where_room_was_made(): void
     {
-        $left = $this->counted('2026-02-03')->on(self::day('2027-02-03'), Hemisphere::North, self::growing());
-        self::assertEquals(StemCount::of(11, 3), $left->stems, 'two of four grow old, and one comes of itself');
+        $left = $this->counted('2026-02-03')->on(
+            self::day('2027-02-03'), Hemisphere::North, self::growing(), TestBook::keeping(),
+        );
+        self::assertEquals(
+            StemCount::of(11, 3), $left->stems, 'two of four grow old, and one comes of itself',
+        );
         $cut = $this->counted('2026-02-03', self::log('2026-02-03', new Taken(old: 3)))->on(
-            self::day('2027-02-03'), Hemisphere::North, self::growing(),
+            self::day('2027-02-03'), Hemisphere::North, self::growing(), TestBook::keeping(),
         );
         self::assertEquals(StemCount::of(8, 5), $cut->stems, 'light lets three come, the most of its kind');
         self::assertStringContainsString(
@@ -63,7 +68,7 @@ final class LifeTest extends TestCase
     public function test_the_southern_winter_is_in_june(): void
     {
         $on = fn (string $day, Hemisphere $hemisphere): ?StemCount => $this->counted('2026-02-03')->on(
-            self::day($day), $hemisphere, self::growing(),
+            self::day($day), $hemisphere, self::growing(), TestBook::keeping(),
         )->stems;
         self::assertEquals(StemCount::of(9, 4), $on('2026-06-20', Hemisphere::South));
         self::assertEquals(StemCount::of(11, 3), $on('2026-06-21', Hemisphere::South));
@@ -73,7 +78,7 @@ final class LifeTest extends TestCase
     public function test_stems_of_any_age_are_taken_the_old_before_the_young(): void
     {
         $plant = $this->counted('2027-02-03', self::log('2027-02-10', new Taken(any: 11)))->on(
-            self::day('2027-03-01'), Hemisphere::North, self::growing(),
+            self::day('2027-03-01'), Hemisphere::North, self::growing(), TestBook::keeping(),
         );
         self::assertEquals(StemCount::of(0, 2), $plant->stems);
         self::assertStringContainsString('11 taken out on 10 February 2027', $plant->carriedFrom['stems']);
@@ -85,12 +90,12 @@ final class LifeTest extends TestCase
         $plant = $this->counted('2017-06-01');
         for ($year = 2017; $year < 2027; $year++) {
             $now = $this->counted('2017-06-01', ...$logs)->on(
-                self::day("$year-06-01"), Hemisphere::North, self::growing(),
+                self::day("$year-06-01"), Hemisphere::North, self::growing(), TestBook::keeping(),
             );
             $logs[] = self::log("$year-06-01", new Taken(old: max(1, (int) round(($now->stems->old ?? 0) / 3))));
         }
         $after = $this->counted('2017-06-01', ...$logs)->on(
-            self::day('2027-06-01'), Hemisphere::North, self::growing(),
+            self::day('2027-06-01'), Hemisphere::North, self::growing(), TestBook::keeping(),
         );
         self::assertGreaterThanOrEqual(4, $after->stems?->all());
         self::assertLessThanOrEqual(16, $after->stems?->all());
@@ -102,15 +107,20 @@ final class LifeTest extends TestCase
         $shrub = static fn (LoggedWork ...$history): Plant => new Plant(
             'p', 'lilac', heightMm: 2000, heightOn: self::day('2024-02-01'), history: array_values($history),
         );
-        $later = $shrub()->on(self::day('2027-02-01'), Hemisphere::North, self::growing());
+        $later = $shrub()->on(self::day('2027-02-01'), Hemisphere::North, self::growing(), TestBook::keeping());
         self::assertSame(2500, $later->heightMm, 'three winters of 300 mm, but no taller than 2.5 m');
         self::assertSame('2 m measured on 1 February 2024, and 50 cm grown since', $later->carriedFrom['height']);
         $cut = $shrub(self::log('2026-02-10', new Taken(heightMm: 500)))->on(
-            self::day('2027-02-01'), Hemisphere::North, self::growing(),
+            self::day('2027-02-01'), Hemisphere::North, self::growing(), TestBook::keeping(),
         );
         self::assertSame(800, $cut->heightMm);
-        self::assertSame('cut to 50 cm on 10 February 2026, and 30 cm grown since', $cut->carriedFrom['height']);
-        $hedge = $shrub()->on(self::day('2027-02-01'), Hemisphere::North, new Growing(300, 2500, 3, true));
+        self::assertSame(
+            'cut to 50 cm on 10 February 2026, and 30 cm grown since',
+            $cut->carriedFrom['height'],
+        );
+        $hedge = $shrub()->on(
+            self::day('2027-02-01'), Hemisphere::North, new Growing(300, 2500, 3, true), TestBook::keeping(),
+        );
         self::assertSame(2000, $hedge->heightMm, 'a hedge is held to its line');
     }
 
@@ -120,7 +130,10 @@ final class LifeTest extends TestCase
             'p', 'lilac', heightMm: 2000, stems: StemCount::of(9, 4),
             history: [self::log('2026-02-10', new Taken(old: 3, heightMm: 500))],
         );
-        self::assertSame($plant, $plant->on(self::day('2027-02-01'), Hemisphere::North, self::growing()));
+        self::assertSame(
+            $plant,
+            $plant->on(self::day('2027-02-01'), Hemisphere::North, self::growing(), TestBook::keeping()),
+        );
     }
 
     private function counted(string $on, LoggedWork ...$history): Plant
@@ -148,7 +161,7 @@ final class LifeTest extends TestCase
     public function test_one_that_stands_taller_than_its_kind_grows_no_taller(): void
     {
         $tall = (new Plant('p', 'lilac', heightMm: 5000, heightOn: self::day('2026-02-03')))->on(
-            self::day('2027-02-03'), Hemisphere::North, new Growing(300, 4000, 3, false),
+            self::day('2027-02-03'), Hemisphere::North, new Growing(300, 4000, 3, false), TestBook::keeping(),
         );
         self::assertSame([5000, []], [$tall->heightMm, $tall->carriedFrom]);
     }
@@ -158,7 +171,9 @@ final class LifeTest extends TestCase
     {
         $grown = static fn (int ...$seen): ?int => (new Plant(
             'p', 'lilac', heightMm: 1000, growthSeenMm: array_values($seen), heightOn: self::day('2026-02-03'),
-        ))->on(self::day('2027-02-03'), Hemisphere::North, new Growing(300, 4000, 3, false))->heightMm;
+        ))->on(
+            self::day('2027-02-03'), Hemisphere::North, new Growing(300, 4000, 3, false), TestBook::keeping(),
+        )->heightMm;
         self::assertSame([1300, 1400, 1450], [$grown(), $grown(600), $grown(600, 600)]);
     }
 }

@@ -13,13 +13,13 @@ use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\Taken;
 use PruningHook\Core\Structure\Stem;
-use PruningHook\Core\Structure\StemAim;
 use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\StemPlan;
 use PruningHook\Core\Structure\Survey;
 use PruningHook\Core\Weather\DayWeather;
 use PruningHook\Core\Weather\Forecast;
 use PruningHook\Core\Weather\WorkAdvice;
+use Tests\Support\TestAim;
 use Tests\Support\TestBook;
 
 /** What is read out of the record: what came off, what grew, what was ill. Common practice, no source. */
@@ -27,20 +27,20 @@ final class RecordTest extends TestCase
 {
     public function test_amounts_say_what_came_off(): void
     {
-        $line = static fn (string $what, int $value, string $unit = 'stems'): array => [
-            'what' => $what, 'unit' => $unit, 'value' => $value,
+        $line = static fn (string $effect, int $value, string $unit = 'stems'): array => [
+            'effect' => $effect, 'what' => 'in whatever words', 'unit' => $unit, 'value' => $value,
         ];
         self::assertEquals(new Taken, LoggedAmounts::taken([]));
         self::assertEquals(new Taken(3), LoggedAmounts::taken([
-            $line('old stems to take out', 3), $line('young stems to leave', 4),
+            $line('old-stems-out', 3), $line('stems-kept', 4),
         ]));
-        self::assertEquals(new Taken(0, 5), LoggedAmounts::taken([$line('canes to take out', 5, 'canes')]));
-        self::assertEquals(new Taken, LoggedAmounts::taken([$line('share of the stems to take out', 33, '%')]));
-        self::assertEquals(new Taken(0, 0, 300), LoggedAmounts::taken([$line('cut height', 300, 'mm')]));
-        self::assertEquals(new Taken(0, 0, 900), LoggedAmounts::taken([$line('height after the cut', 900, 'mm')]));
+        self::assertEquals(new Taken(0, 5), LoggedAmounts::taken([$line('stems-out', 5, 'canes')]));
+        self::assertEquals(new Taken, LoggedAmounts::taken([$line('live-share', 33, '%')]));
+        self::assertEquals(new Taken(0, 0, 300), LoggedAmounts::taken([$line('cut-height', 300, 'mm')]));
+        self::assertEquals(new Taken(0, 0, 900), LoggedAmounts::taken([$line('height-after', 900, 'mm')]));
         self::assertSame([300, null, null], [
-            LoggedAmounts::cutMm([$line('cut height', 300, 'mm')]), LoggedAmounts::cutMm([]),
-            LoggedAmounts::cutMm([$line('height after the cut', 900, 'mm')]),
+            LoggedAmounts::cutMm([$line('cut-height', 300, 'mm')]), LoggedAmounts::cutMm([]),
+            LoggedAmounts::cutMm([$line('height-after', 900, 'mm')]),
         ]);
     }
 
@@ -88,7 +88,7 @@ final class RecordTest extends TestCase
             Stem::of('a', 0, 30, 900, 15, 6), Stem::of('b', 90, 30, 900, 15, 2), Stem::of('c', 180, 30, 900, 15),
             Stem::of('d', 200, 30, 900, 15, 7, [StemFault::Dead]), Stem::of('e', 270, 30, 900, 15, 8),
         ], ['e']);
-        $counts = $survey->counts(StemAim::of(StemPlan::Thirds, null, null, null, 33, 'x'));
+        $counts = $survey->counts(TestAim::of(StemPlan::Thirds, null, null, null, 33, 'x'));
         self::assertSame([2, 1], [$counts->old, $counts->young]);
     }
 

@@ -10,6 +10,7 @@ use PruningHook\Core\Plant\Growing;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\Recount;
 use PruningHook\Core\Plant\StemCount;
+use Tests\Support\TestBook;
 
 /** A measure that cannot follow from the record is asked about. Common practice, no source. */
 final class RecountTest extends TestCase
@@ -25,7 +26,11 @@ final class RecountTest extends TestCase
         $by = new Plant('p', 'lilac', heightMm: 2000, stems: StemCount::of(6, 3));
         self::assertSame(
             $asked,
-            array_keys(Recount::questions($by, new Growing(300, 4000, 3, false), $old, $young, $height)),
+            array_keys(
+                Recount::questions(
+                    $by, new Growing(300, 4000, 3, false), TestBook::keeping(), $old, $young, $height,
+                ),
+            ),
         );
     }
 
@@ -50,7 +55,9 @@ final class RecountTest extends TestCase
     {
         self::assertSame(
             [],
-            Recount::questions(new Plant('p', 'lilac'), new Growing(300, 4000, 3, false), 90, 90, 9000),
+            Recount::questions(
+                new Plant('p', 'lilac'), new Growing(300, 4000, 3, false), TestBook::keeping(), 90, 90, 9000,
+            ),
         );
     }
 }

@@ -15,6 +15,7 @@ use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
 use Tests\Support\Sites;
+use Tests\Support\TestBook;
 
 final class PlantTest extends TestCase
 {
@@ -23,7 +24,10 @@ final class PlantTest extends TestCase
     {
         self::assertSame(
             $year,
-            (new Plant('p', 'wisteria', planted: Day::parse($planted)))->yearInGround(SiteYear::of($site, $season)),
+            (new Plant('p', 'wisteria', planted: Day::parse($planted)))->yearInGround(
+                SiteYear::of($site, $season),
+                TestBook::keeping(),
+            ),
         );
     }
 

@@ -133,9 +133,21 @@ final class PrescriberTest extends TestCase
     public function test_autumn_planting_counts_to_the_coming_season(): void
     {
         $year = SiteYear::of(Sites::southernEngland(), 2027);
-        self::assertSame(1, (new Plant('p', 'wisteria', planted: $this->day('2026-11-10')))->yearInGround($year));
-        self::assertSame(2, (new Plant('p', 'wisteria', planted: $this->day('2026-05-10')))->yearInGround($year));
-        self::assertNull((new Plant('p', 'wisteria'))->yearInGround($year));
+        self::assertSame(
+            1,
+            (new Plant('p', 'wisteria', planted: $this->day('2026-11-10')))->yearInGround(
+                $year,
+                TestBook::keeping(),
+            ),
+        );
+        self::assertSame(
+            2,
+            (new Plant('p', 'wisteria', planted: $this->day('2026-05-10')))->yearInGround(
+                $year,
+                TestBook::keeping(),
+            ),
+        );
+        self::assertNull((new Plant('p', 'wisteria'))->yearInGround($year, TestBook::keeping()));
     }
 
     public function test_a_plant_of_the_future_is_told_and_not_guessed_away(): void

@@ -45,6 +45,7 @@ final class ReadAloudTest extends TestCase
         $share = [
             'rule' => 'given',
             'what' => 'live wood taken',
+            'effect' => 'live-share',
             'unit' => '%',
             'min' => 0,
             'target' => 5,

@@ -6,6 +6,7 @@ namespace Tests\Core\Prescription;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Calendar\SiteYear;
@@ -40,7 +41,7 @@ final class StandingTest extends TestCase
             $short = $this->lilac(new State(stress: $stress));
             self::assertSame(
                 [3, 1],
-                [$sound->amount('old stems to take out')?->target, $short->amount('old stems to take out')?->target],
+                [$sound->amount(Effect::OldStemsOut)?->target, $short->amount(Effect::OldStemsOut)?->target],
             );
             self::assertSame(intdiv($sound->budget->capPercent, 2), $short->budget->capPercent);
         }
@@ -49,9 +50,9 @@ final class StandingTest extends TestCase
     /** Common practice, no source. */
     public function test_a_plant_that_died_back_by_a_third_keeps_all_that_lives(): void
     {
-        self::assertSame(3, $this->lilac(new State(diebackPercent: 29))->amount('old stems to take out')?->target);
+        self::assertSame(3, $this->lilac(new State(diebackPercent: 29))->amount(Effect::OldStemsOut)?->target);
         $heavy = $this->lilac(new State(diebackPercent: 30));
-        self::assertSame([0, 0], [$heavy->budget->capPercent, $heavy->amount('old stems to take out')?->target]);
+        self::assertSame([0, 0], [$heavy->budget->capPercent, $heavy->amount(Effect::OldStemsOut)?->target]);
         self::assertContains(
             '30 % of it has died back: take off only what is dead, down to green bark. All live wood stays this year.',
             $heavy->steps,
@@ -114,14 +115,14 @@ final class StandingTest extends TestCase
         self::assertNotContains('first-year', self::keys($this->tasks($moved, 2028)));
         self::assertSame(
             22,
-            $moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2026)),
+            $moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2026), TestBook::keeping()),
             'before it was moved it was as old as it was',
         );
         self::assertSame(
             [1, 2],
             [
-                $moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2027)),
-                $moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2028)),
+                $moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2027), TestBook::keeping()),
+                $moved->yearInGround(SiteYear::of(Sites::southernEngland(), 2028), TestBook::keeping()),
             ],
         );
     }
@@ -170,7 +171,7 @@ final class StandingTest extends TestCase
             $kind,
             $height,
             new State(targetHeightMm: $target),
-        )->amount('height after the cut')?->target;
+        )->amount(Effect::HeightAfter)?->target;
         self::assertSame([1500, 1500], [$after('yew', 1500, 1500), $after('yew', 1600, 1500)]);
         self::assertSame(2600 - intdiv(2600 * 33, 100), $after('yew', 2600, 1500));
         $book = TestBook::read();
@@ -188,8 +189,14 @@ final class StandingTest extends TestCase
         self::assertSame(
             [46.0, 26.0],
             [
-                (new Plant('p', 'yew', runMm: 10000, state: new State(widthMm: 600)))->face(2000),
-                (new Plant('p', 'yew', runMm: 10000, state: new State(widthMm: 600, sides: 1)))->face(2000),
+                (new Plant('p', 'yew', runMm: 10000, state: new State(widthMm: 600)))->face(
+                    2000,
+                    TestBook::keeping()->hedgeTopMm,
+                ),
+                (new Plant('p', 'yew', runMm: 10000, state: new State(widthMm: 600, sides: 1)))->face(
+                    2000,
+                    TestBook::keeping()->hedgeTopMm,
+                ),
             ],
         );
         self::assertLessThan($both->minutes, $one->minutes);
@@ -253,13 +260,15 @@ final class StandingTest extends TestCase
         $state = new State(
             Upkeep::Lopped, 40, disease: 'canker', stress: Stress::Drought, seen: Day::parse('2026-02-20'),
         );
-        self::assertSame($state, $state->on(Day::parse('2026-12-20'), Hemisphere::North));
-        $later = $state->on(Day::parse('2026-12-21'), Hemisphere::North);
+        self::assertSame($state, $state->on(Day::parse('2026-12-20'), Hemisphere::North, TestBook::keeping()));
+        $later = $state->on(Day::parse('2026-12-21'), Hemisphere::North, TestBook::keeping());
         self::assertSame(
             [Upkeep::Lopped, null, null, null],
             [$later->upkeep, $later->diebackPercent, $later->disease, $later->stress],
         );
-        $passes = static fn (string $seen, Hemisphere $at): string => (string) State::passes(Day::parse($seen), $at);
+        $passes = static fn (string $seen, Hemisphere $at): string => (string) State::passes(
+            Day::parse($seen), $at, TestBook::keeping(),
+        );
         self::assertSame(
             '2027-12-21', $passes('2026-10-10', Hemisphere::North), 'seen in autumn it holds the summer through',
         );
@@ -268,7 +277,9 @@ final class StandingTest extends TestCase
             [$passes('2026-02-20', Hemisphere::South), $passes('2025-12-01', Hemisphere::South)],
         );
         self::assertSame(
-            $later, $later->on(Day::parse('2029-01-01'), Hemisphere::North), 'neglect does not pass by itself',
+            $later,
+            $later->on(Day::parse('2029-01-01'), Hemisphere::North, TestBook::keeping()),
+            'neglect does not pass by itself',
         );
     }
 

@@ -101,7 +101,10 @@ final class ThresholdsTest extends TestCase
         );
         // A hedge: 15 litres a square metre of two faces and the top.
         $hedge = new Plant('h', 'box-hedge', heightMm: 1000, spreadMm: 500, runMm: 10000);
-        self::assertSame((int) ceil(15 * $hedge->face(1000)), $litres($hedge, 'first-trim'));
+        self::assertSame(
+            (int) ceil(15 * $hedge->face(1000, TestBook::keeping()->hedgeTopMm)),
+            $litres($hedge, 'first-trim'),
+        );
     }
 
     public function test_cuttings_of_a_plant_cut_down_are_the_share_of_its_height_that_goes(): void
@@ -202,24 +205,35 @@ final class ThresholdsTest extends TestCase
 
     public function test_damage_is_looked_at_again_at_the_midwinter_half_a_year_off(): void
     {
-        self::assertSame('2027-12-21', (string) State::passes(Day::parse('2027-06-24'), Hemisphere::North));
-        self::assertSame('2028-12-21', (string) State::passes(Day::parse('2027-06-25'), Hemisphere::North));
-        self::assertSame('2028-06-21', (string) State::passes(Day::parse('2027-06-25'), Hemisphere::South));
-        $seen = new State(Upkeep::Neglected, 20, disease: 'x', stress: Stress::Drought, seen: Day::parse('2027-05-01'));
-        $later = $seen->on(Day::parse('2027-12-21'), Hemisphere::North);
+        self::assertSame(
+            '2027-12-21',
+            (string) State::passes(Day::parse('2027-06-24'), Hemisphere::North, TestBook::keeping()),
+        );
+        self::assertSame(
+            '2028-12-21',
+            (string) State::passes(Day::parse('2027-06-25'), Hemisphere::North, TestBook::keeping()),
+        );
+        self::assertSame(
+            '2028-06-21',
+            (string) State::passes(Day::parse('2027-06-25'), Hemisphere::South, TestBook::keeping()),
+        );
+        $seen = new State(
+            Upkeep::Neglected, 20, disease: 'x', stress: Stress::Drought, seen: Day::parse('2027-05-01'),
+        );
+        $later = $seen->on(Day::parse('2027-12-21'), Hemisphere::North, TestBook::keeping());
         self::assertSame([Upkeep::Neglected, null, null, null], [
             $later->upkeep, $later->diebackPercent, $later->disease, $later->stress,
         ]);
-        self::assertSame($seen, $seen->on(Day::parse('2027-12-20'), Hemisphere::North));
+        self::assertSame($seen, $seen->on(Day::parse('2027-12-20'), Hemisphere::North, TestBook::keeping()));
         $on = Day::parse('2027-05-01');
         foreach ([
             new State(diebackPercent: 5, seen: $on), new State(disease: 'x', seen: $on),
             new State(stress: Stress::Drought, seen: $on),
         ] as $one) {
-            self::assertNotSame($one, $one->on(Day::parse('2027-12-21'), Hemisphere::North));
+            self::assertNotSame($one, $one->on(Day::parse('2027-12-21'), Hemisphere::North, TestBook::keeping()));
         }
         $lasting = new State(trunkMm: 90, seen: Day::parse('2020-05-01'));
-        self::assertSame($lasting, $lasting->on(Day::parse('2027-12-21'), Hemisphere::North));
+        self::assertSame($lasting, $lasting->on(Day::parse('2027-12-21'), Hemisphere::North, TestBook::keeping()));
     }
 
     public function test_nests_are_looked_for_from_march_to_august(): void

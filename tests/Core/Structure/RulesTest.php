@@ -25,6 +25,7 @@ use PruningHook\Core\Structure\StemAim;
 use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\StemPlan;
 use PruningHook\Core\Structure\Survey;
+use Tests\Support\TestAim;
 
 /** Each rule of the judging eye by itself. Common practice of the trade. */
 final class RulesTest extends TestCase
@@ -235,7 +236,7 @@ final class RulesTest extends TestCase
 
     private static function aim(StemPlan $plan, ?int $keep = null, bool $grafted = false): StemAim
     {
-        return StemAim::of($plan, null, $keep, $keep, 100, 'common practice', $grafted);
+        return TestAim::of($plan, null, $keep, $keep, 100, 'common practice', $grafted);
     }
 
     /** @param  list<StemFault>  $faults */

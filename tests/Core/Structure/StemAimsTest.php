@@ -14,6 +14,7 @@ use PruningHook\Core\Structure\StemAims;
 use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\StemPlan;
 use Tests\Support\Prescribing;
+use Tests\Support\TestAim;
 use Tests\Support\TestBook;
 
 /** What a kind's stems are judged for, as the plant book and the schools have it. */
@@ -94,7 +95,7 @@ final class StemAimsTest extends TestCase
     {
         $this->expectException(Fault::class);
         $this->expectExceptionMessage('between 0 and 100 per cent');
-        StemAim::of(StemPlan::Tidy, null, null, null, 140, 'x');
+        TestAim::of(StemPlan::Tidy, null, null, null, 140, 'x');
     }
 
     public function test_cleaning_is_what_is_ill_and_below_the_graft(): void
@@ -105,7 +106,7 @@ final class StemAimsTest extends TestCase
                 static fn (StemFault $fault): string => $fault->value,
                 array_filter(
                     StemFault::cases(),
-                    static fn (StemFault $fault): bool => StemAim::of(
+                    static fn (StemFault $fault): bool => TestAim::of(
                         StemPlan::Tidy, null, null, null, 33, 'x', $grafted,
                     )->isCleaning($stem($fault)),
                 ),

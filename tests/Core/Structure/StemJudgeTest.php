@@ -19,6 +19,7 @@ use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\StemJudge;
 use PruningHook\Core\Structure\StemPlan;
 use PruningHook\Core\Structure\Survey;
+use Tests\Support\TestAim;
 
 /** Judging stems: the rules of the trade one by one, then what must hold for any plant. */
 final class StemJudgeTest extends TestCase
@@ -342,12 +343,12 @@ final class StemJudgeTest extends TestCase
 
     private static function bowl(int $budget = 75): StemAim
     {
-        return StemAim::of(StemPlan::Bowl, 3, 4, 5, $budget, 'common practice', true);
+        return TestAim::of(StemPlan::Bowl, 3, 4, 5, $budget, 'common practice', true);
     }
 
     private static function aim(StemPlan $plan, int $budget = 33, ?int $keep = null, bool $grafted = false): StemAim
     {
-        return StemAim::of($plan, null, $keep, $keep, $budget, 'common practice', $grafted);
+        return TestAim::of($plan, null, $keep, $keep, $budget, 'common practice', $grafted);
     }
 
     /** @param  list<StemFault>  $faults */

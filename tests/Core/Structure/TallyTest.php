@@ -35,6 +35,7 @@ use PruningHook\Core\Structure\StemPlan;
 use PruningHook\Core\Structure\Survey;
 use PruningHook\Core\Structure\Tally;
 use PruningHook\Core\Structure\Treatment;
+use Tests\Support\TestAim;
 
 /** The counting and measuring below a judgement, each sum done by hand. Common practice, no source. */
 final class TallyTest extends TestCase
@@ -112,7 +113,7 @@ final class TallyTest extends TestCase
         $first = static fn (Stem ...$stems): array => array_map(
             static fn (Candidate $candidate): string => $candidate->stem->ref,
             array_slice([...(new Oldest)->candidates(
-                Survey::of(array_values($stems)), StemAim::of(StemPlan::AtOnce, null, null, null, 40, 'x'), [],
+                Survey::of(array_values($stems)), TestAim::of(StemPlan::AtOnce, null, null, null, 40, 'x'), [],
             )], 0, 2),
         );
         // At 20, 180 and 270 degrees the three that stay leave gaps of 160, 90 and 110.
@@ -340,12 +341,12 @@ final class TallyTest extends TestCase
 
     public function test_an_aim_that_cannot_be_is_told(): void
     {
-        self::assertSame(1, StemAim::of(StemPlan::Bowl, 1, 1, 1, 100, 'x')->keep);
-        self::assertSame(0, StemAim::of(StemPlan::Bowl, 1, 1, 1, 0, 'x')->budgetPercent);
+        self::assertSame(1, TestAim::of(StemPlan::Bowl, 1, 1, 1, 100, 'x')->keep);
+        self::assertSame(0, TestAim::of(StemPlan::Bowl, 1, 1, 1, 0, 'x')->budgetPercent);
         $told = 0;
         foreach ([[0, 50], [1, 101], [1, -1]] as [$keep, $budget]) {
             try {
-                StemAim::of(StemPlan::Bowl, 1, $keep, 5, $budget, 'x');
+                TestAim::of(StemPlan::Bowl, 1, $keep, 5, $budget, 'x');
             } catch (Fault) {
                 $told++;
             }
@@ -366,6 +367,6 @@ final class TallyTest extends TestCase
 
     private static function aim(StemPlan $plan, ?int $keep = null): StemAim
     {
-        return StemAim::of($plan, null, $keep, $keep, 33, 'common practice');
+        return TestAim::of($plan, null, $keep, $keep, 33, 'common practice');
     }
 }
