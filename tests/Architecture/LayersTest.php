@@ -74,7 +74,8 @@ final class LayersTest
             ->classes(
                 Selector::inNamespace('PruningHook\Core'),
                 Selector::classname(
-                    '/^(InvalidArgumentException|Stringable|ArrayObject|WeakMap|BackedEnum|UnitEnum)$/',
+                    '/^(InvalidArgumentException|Stringable|ArrayObject|WeakMap|BackedEnum|UnitEnum|Closure'
+                        .'|Random\\\\Randomizer|Random\\\\Engine\\\\Mt19937)$/',
                     true,
                 ),
             )

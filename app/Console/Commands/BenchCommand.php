@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Bench\SeasonBench;
 use App\PlantBook\PlantBookFiles;
 use Illuminate\Console\Command;
 use PruningHook\Core\Calendar\Day;
@@ -13,6 +14,9 @@ use PruningHook\Core\Calendar\Shift;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\WinterClass;
+use PruningHook\Core\Planning\Season\Audit;
+use PruningHook\Core\Planning\Season\Brief;
+use PruningHook\Core\Planning\Season\Planner;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
@@ -34,7 +38,7 @@ final class BenchCommand extends Command
 {
     use SpeaksJson;
 
-    protected $signature = 'bench {what=windows : windows or judge}';
+    protected $signature = 'bench {what=windows : windows, judge or plan} {--seconds=10 : what a plan may look}';
 
     protected $description = 'Measure the core: plants a second, peak memory, and where the time goes';
 
@@ -57,7 +61,8 @@ final class BenchCommand extends Command
         return match ($this->argument('what')) {
             'windows' => $this->windows($book),
             'judge' => $this->judge($book),
-            default => $this->refused(['bench: "windows" and "judge" can be measured']),
+            'plan' => $this->plan($book, (float) $this->option('seconds')),
+            default => $this->refused(['bench: "windows", "judge" and "plan" can be measured']),
         };
     }
 
@@ -224,6 +229,42 @@ final class BenchCommand extends Command
         }
 
         return $stems;
+    }
+
+    /** A firm's year in one plan: as it grows from 50 to 300 gardens, and what more time is worth. */
+    private function plan(PlantBook $book, float $seconds): int
+    {
+        foreach ([50, 100, 200, 300] as $gardens) {
+            $this->planned(SeasonBench::brief($book, $gardens), $seconds * $gardens / 300);
+        }
+        $this->line('what more time is worth, 300 gardens:');
+        $brief = SeasonBench::brief($book, 300);
+        foreach ([0.0, $seconds / 5, $seconds / 2, $seconds, 2 * $seconds] as $each) {
+            $this->planned($brief, $each);
+        }
+
+        return self::SUCCESS;
+    }
+
+    private function planned(Brief $brief, float $seconds): void
+    {
+        gc_collect_cycles();
+        memory_reset_peak_usage();
+        $began = hrtime(true);
+        $since = null;
+        $plan = Planner::plan($brief, 1, static function (int $try) use (&$since, $seconds): float {
+            $since ??= hrtime(true);
+
+            return $seconds > 0 ? (hrtime(true) - $since) / 1e9 / $seconds : 1.0;
+        });
+        $this->line(sprintf(
+            '%d gardens, %d tasks, %d crews, %.1f s to improve: %.1f s in all, peak %.0f MB; %d visits, cost %d, '
+                .'bound %d, gap %.1f %%, %d tasks left out, %d rules broken',
+            count($brief->gardens), count($brief->tasks), count($brief->crews), $seconds,
+            (hrtime(true) - $began) / 1e9, memory_get_peak_usage() / 1e6, count($plan->visits),
+            round($plan->cost->total()), round($plan->lowerBound), 100 * $plan->gap(), count($plan->leftOut),
+            count(Audit::of($brief, $plan->visits)->breaks),
+        ));
     }
 
     private static function seconds(callable $work): float

@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Planning\Season;
+
+use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Planning\Season\Audit;
+use PruningHook\Core\Planning\Season\Board;
+use PruningHook\Core\Planning\Season\Brief;
+use PruningHook\Core\Planning\Season\Builder;
+use PruningHook\Core\Planning\Season\Ground;
+use PruningHook\Core\Planning\Season\IdealDays;
+use PruningHook\Core\Planning\Season\LowerBound;
+use PruningHook\Core\Planning\Season\Moves\ClearCrewDay;
+use PruningHook\Core\Planning\Season\Moves\ClearGarden;
+use PruningHook\Core\Planning\Season\Moves\ClearNeighbours;
+use PruningHook\Core\Planning\Season\Moves\FitLeftOut;
+use PruningHook\Core\Planning\Season\Moves\MoveVisit;
+use PruningHook\Core\Planning\Season\Moves\ScatterVisits;
+use PruningHook\Core\Planning\Season\Rounds;
+use PruningHook\Core\Planning\Season\Visit;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Support\TestBrief;
+
+/** The board keeps its own account while it changes: it must be that of whoever reckons the visits anew. */
+final class BoardTest extends TestCase
+{
+    public function test_every_move_keeps_the_account_and_every_rule_and_can_be_taken_back(): void
+    {
+        $moves = [
+            new MoveVisit, new ScatterVisits(6), new ClearCrewDay, new ClearNeighbours(6, 5), new ClearGarden(3),
+            new FitLeftOut,
+        ];
+        $kept = 0;
+        for ($seed = 1; $seed <= 12; $seed++) {
+            $brief = self::brief($seed);
+            $board = self::board($brief, $seed);
+            Builder::fill($board);
+            self::assertEqualsWithDelta(self::anew($brief, $board), $board->cost, 1e-6, "seed $seed, as built");
+            for ($try = 0; $try < 120; $try++) {
+                $before = $board->copy();
+                $moves[$try % count($moves)]->try($board);
+                foreach ($board->touched() as $crewDay) {
+                    $board->order($crewDay);
+                }
+                $says = sprintf('seed %d, try %d, %s', $seed, $try, $moves[$try % count($moves)]::class);
+                self::assertEqualsWithDelta(self::anew($brief, $board), $board->cost, 1e-6, $says);
+                self::assertEqualsWithDelta($board->cost - $before->cost, $board->dearer(), 1e-6, $says);
+                if ($try % 3 === 0) {
+                    $board->takeBack();
+                    self::assertEqualsWithDelta($before->cost, $board->cost, 1e-6, "$says, taken back");
+                    self::assertSame($before->at, $board->at, "$says, taken back");
+                    self::assertSame(self::told($brief, $before), self::told($brief, $board), "$says, taken back");
+                } else {
+                    $board->keep();
+                    $kept++;
+                }
+            }
+        }
+        self::assertSame(960, $kept);
+    }
+
+    public function test_the_bound_is_below_whatever_is_found(): void
+    {
+        for ($seed = 1; $seed <= 25; $seed++) {
+            $brief = self::brief($seed);
+            $board = self::board($brief, $seed);
+            Builder::fill($board);
+            self::assertLessThanOrEqual($board->cost + 1e-6, LowerBound::of($board->ground), "seed $seed");
+        }
+    }
+
+    /** Every set of days is tried for a garden by itself. */
+    public function test_the_ideal_days_of_a_garden_are_the_cheapest_set_of_days(): void
+    {
+        for ($seed = 1; $seed <= 25; $seed++) {
+            $chance = new Randomizer(new Mt19937($seed));
+            $tasks = [];
+            for ($task = 0; $task < 5; $task++) {
+                $edges = array_map(static fn (): int => $chance->getInt(4, 17), range(0, 3));
+                sort($edges);
+                $tasks[] = TestBrief::work("t$task", 'g', 10, ...[...$edges, 'weight' => $chance->getInt(1, 4)]);
+            }
+            $brief = TestBrief::of(
+                [TestBrief::crew()], [TestBrief::garden('g', 10, 15, [$chance->getInt(1, 5)])], $tasks,
+            );
+            $ground = new Ground($brief);
+            $found = IdealDays::of($ground, array_keys($ground->lots), 40.0);
+            $least = INF;
+            $open = array_values(array_filter(
+                range(0, 13), static fn (int $day): bool => $ground->anyoneWorks[$day] && ! $ground->isShut(0, $day),
+            ));
+            for ($set = 0; $set < 1 << count($open); $set++) {
+                $days = array_filter($open, static fn (int $at): bool => ($set >> $at & 1) === 1, ARRAY_FILTER_USE_KEY);
+                $cost = 40.0 * count($days);
+                foreach ($ground->lots as $lot) {
+                    $its = $lot->leftOut();
+                    foreach ($days as $day) {
+                        $its = $day < $lot->opens || $day > $lot->closes ? $its : min($its, $lot->outside($day));
+                    }
+                    $cost += $its;
+                }
+                $least = min($least, $cost);
+            }
+            self::assertSame($least, $found->cost, "seed $seed");
+        }
+    }
+
+    public function test_tasks_of_one_window_go_together_where_there_are_many(): void
+    {
+        $tasks = [];
+        for ($task = 0; $task < 401; $task++) {
+            $tasks[] = TestBrief::work("t$task", 'g'.$task % 4, 5, 4, closes: 4 + $task % 2);
+        }
+        $gardens = array_map(static fn (int $each) => TestBrief::garden("g$each", $each), range(0, 3));
+        $many = new Ground(TestBrief::of([TestBrief::crew()], $gardens, $tasks));
+        self::assertLessThan(40, count($many->lots));
+        self::assertSame(401, array_sum(array_map(static fn ($lot): int => count($lot->tasks), $many->lots)));
+        foreach ($many->lots as $lot) {
+            self::assertLessThanOrEqual(0.25 * 480, $lot->minutes, 'a lot finds room somewhere');
+        }
+        $few = new Ground(TestBrief::of([TestBrief::crew()], $gardens, array_slice($tasks, 0, 400)));
+        self::assertCount(400, $few->lots);
+    }
+
+    public function test_what_stays_costs_nothing_and_what_moves_its_share(): void
+    {
+        $brief = TestBrief::of(
+            [TestBrief::crew()], [TestBrief::garden('g', 10)],
+            [TestBrief::work('a', 'g', 10), TestBrief::work('b', 'g', 10)], [],
+            [new Visit('g', 'c', TestBrief::day(6), ['a', 'b'])], 30,
+        );
+        $board = self::board($brief, 1);
+        $board->put([0, 1], 2);
+        self::assertSame(63.0, $board->cost);
+        $board->take([1], 2);
+        $board->put([1], 3);
+        self::assertSame(63.0 + 63.0 + 15.0, $board->cost);
+    }
+
+    private static function board(Brief $brief, int $seed): Board
+    {
+        $ground = new Ground($brief);
+
+        return new Board($ground, new Rounds($ground->travel), new Randomizer(new Mt19937($seed)));
+    }
+
+    private static function anew(Brief $brief, Board $board): float
+    {
+        $audit = Audit::of($brief, self::visits($brief, $board));
+        self::assertSame([], $audit->breaks);
+
+        return $audit->cost->total();
+    }
+
+    /** @return list<string> */
+    private static function told(Brief $brief, Board $board): array
+    {
+        $told = array_map(
+            static fn (Visit $visit): string => json_encode($visit->toArray(), JSON_THROW_ON_ERROR),
+            self::visits($brief, $board),
+        );
+        sort($told);
+
+        return $told;
+    }
+
+    /** @return list<Visit> */
+    private static function visits(Brief $brief, Board $board): array
+    {
+        $visits = [];
+        foreach ($board->visits() as [$crewDay, $garden]) {
+            $tasks = [];
+            foreach ($board->lots[$crewDay][$garden] as $lot) {
+                foreach ($board->ground->lots[$lot]->tasks as $task) {
+                    $tasks[] = $brief->tasks[$task]->ref;
+                }
+            }
+            sort($tasks);
+            $visits[] = new Visit(
+                $brief->gardens[$garden]->ref, $brief->crews[intdiv($crewDay, $board->ground->days)]->ref,
+                $board->ground->day($crewDay % $board->ground->days), $tasks,
+            );
+        }
+
+        return $visits;
+    }
+
+    private static function brief(int $seed): Brief
+    {
+        $chance = new Randomizer(new Mt19937($seed));
+        $gardens = $tasks = [];
+        for ($garden = 0; $garden < 9; $garden++) {
+            $gardens[] = TestBrief::garden(
+                "g$garden", $chance->getInt(-20, 20), $chance->getInt(0, 25), $chance->getInt(0, 2) === 0 ? [3] : [],
+            );
+        }
+        for ($task = 0; $task < 45; $task++) {
+            $edges = array_map(static fn (): int => $chance->getInt(4, 17), range(0, 3));
+            sort($edges);
+            $tasks[] = TestBrief::work(
+                "t$task", 'g'.$chance->getInt(0, 8), $chance->getInt(5, 200), $edges[0], $edges[1], $edges[2],
+                $edges[3], $chance->getInt(0, 2) === 0 ? ['ladder'] : [], $chance->getInt(1, 4) / 2,
+                $chance->getInt(1, 2),
+            );
+        }
+        $fixed = [];
+        foreach ($tasks as $task) {
+            if (
+                $task->window->opens->dayOfMonth() <= 14
+                && $task->window->closes->dayOfMonth() >= 14
+                && $fixed === []
+            ) {
+                $fixed[] = new Visit($task->garden, 'two', TestBrief::day(14), [$task->ref]);
+            }
+        }
+
+        return TestBrief::of(
+            [TestBrief::crew('one', 1, [], true), TestBrief::crew('two', 2, ['ladder'], false, [TestBrief::day(11)])],
+            $gardens, $tasks, $seed % 2 === 0 ? $fixed : [],
+        );
+    }
+}
