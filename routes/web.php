@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 use App\Gardens\FrostController;
 use App\Gardens\GardenController;
+use App\People\CrewController;
 use App\People\ForgotPasswordController;
 use App\People\LoginController;
 use App\People\ResetPasswordController;
+use App\Planning\DraftController;
+use App\Planning\PlanController;
 use App\PlantBook\OwnKindController;
 use App\PlantBook\PlantBookController;
 use App\Plants\BloomController;
@@ -66,6 +69,21 @@ Route::middleware('auth')->group(function (): void {
     Route::get('visits/{visit}', [VisitController::class, 'show'])->name('visits.show');
     Route::put('visits/{visit}', [VisitController::class, 'update'])->name('visits.update');
     Route::delete('visits/{visit}', [VisitController::class, 'destroy'])->name('visits.destroy');
+
+    Route::get('plan', [PlanController::class, 'show'])->name('plan');
+    Route::get('plan/drafts/{draft}', [DraftController::class, 'show'])->name('drafts.show');
+    Route::post('plan/drafts', [DraftController::class, 'store'])->name('drafts.store');
+    Route::delete('plan/drafts/{draft}', [DraftController::class, 'destroy'])->name('drafts.destroy');
+    Route::put('plan/drafts/{draft}', [DraftController::class, 'accept'])->name('drafts.accept');
+    Route::post('plan/drafts/{draft}/undo', [DraftController::class, 'undo'])->name('drafts.undo');
+    Route::get('plan/visits/{visit}', [PlanController::class, 'cost'])->name('plan.cost');
+    Route::put('plan/visits/{visit}', [PlanController::class, 'move'])->name('plan.move');
+    Route::put('plan/visits/{visit}/stand', [PlanController::class, 'stand'])->name('plan.stand');
+
+    Route::put('depot', [CrewController::class, 'depot'])->name('depot.update');
+    Route::resource('crews', CrewController::class)->only('index', 'create', 'store', 'edit', 'update');
+    Route::post('crews/{crew}/off', [CrewController::class, 'off'])->name('crews.off');
+    Route::delete('days-off/{off}', [CrewController::class, 'on'])->name('crews.on');
 
     Route::get('gardens/{garden}/signs', [ObservationController::class, 'index'])->name('observations.index');
     Route::post('gardens/{garden}/signs', [ObservationController::class, 'store'])->name('observations.store');

@@ -53,6 +53,8 @@ final readonly class Pages
             'courses' => "/plants/$plant/courses",
             'stems' => "/plants/$plant/stems",
             'record' => "/plants/$plant/record",
+            'plan' => '/plan',
+            'crews' => '/crews',
             'plan a visit' => "/gardens/$garden/visits/plan",
             'common days' => "/gardens/$garden/visits/common-days?tasks[]=$choice",
             'round' => '/round',

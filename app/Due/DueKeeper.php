@@ -133,6 +133,7 @@ final readonly class DueKeeper
                     'season_tasks' => $kept->tasks,
                     'kept_plants' => $kept->plants,
                     'kept_weeks' => $kept->weeks(),
+                    'kept_months' => $kept->months(),
                 ] as $table => $rows
             ) {
                 DB::table($table)->where('garden_id', $kept->garden)->delete();

@@ -62,6 +62,31 @@ final readonly class KeptGarden
         );
     }
 
+    /**
+     * Person-minutes of what is open, in the month of the middle of its best days.
+     *
+     * @return list<array{garden_id: int, month: int, minutes: int}>
+     */
+    public function months(): array
+    {
+        $minutes = [];
+        foreach ($this->tasks as $task) {
+            if (! $task['done'] && $task['hands_off'] === null) {
+                $middle = Day::fromNumber(intdiv($task['best_from'] + $task['best_to'], 2));
+                $month = 12 * $middle->year() + $middle->month() - 1;
+                $minutes[$month] = ($minutes[$month] ?? 0) + $task['minutes'];
+            }
+        }
+
+        return array_map(
+            fn (int $month, int $sum): array => [
+                'garden_id' => $this->garden, 'month' => $month, 'minutes' => $sum,
+            ],
+            array_keys($minutes),
+            $minutes,
+        );
+    }
+
     /** @return list<int> the Mondays of the weeks that a stretch of days touches, as far as this reaches */
     private function mondays(int $from, int $to): array
     {

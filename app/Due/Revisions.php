@@ -33,6 +33,12 @@ final readonly class Revisions
         self::raise(['revision' => 1, 'kinds_revision' => 1]);
     }
 
+    /** A change of visits, crews or their days: whatever plan was made before it is no longer of this firm. */
+    public static function plan(): void
+    {
+        DB::table('firms')->increment('plan_revision');
+    }
+
     /** @param  array<string, int>  $by  column to amount */
     private static function raise(array $by): void
     {

@@ -7,6 +7,8 @@ namespace App\Due;
 use App\Bridge\CorePlants;
 use App\Exchange\StateFacts;
 use App\Models\BloomNote;
+use App\Models\Crew;
+use App\Models\CrewDayOff;
 use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Observation;
@@ -38,6 +40,9 @@ final readonly class Watch
             Visit::recount(DB::table('visit_tasks')->where('id', $log->visit_task_id)->value('visit_id'));
             self::ofPlant($log->plant_id);
         });
+        foreach ([Visit::class, Crew::class, CrewDayOff::class] as $planned) {
+            self::on($planned, static fn () => Revisions::plan());
+        }
         self::on(BloomNote::class, static fn (BloomNote $note) => self::ofPlant($note->plant_id));
         self::on(OwnKind::class, static fn () => self::all(Revisions::kinds(...)));
         Event::listen(OwnKindsChanged::class, static fn () => self::all(Revisions::kinds(...)));

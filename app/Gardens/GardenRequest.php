@@ -53,6 +53,9 @@ final class GardenRequest extends FormRequest
             'last_frost' => ['nullable', 'required_unless:winter,warm', 'required_with:first_frost', $frost],
             'first_frost' => ['nullable', 'required_unless:winter,warm', 'required_with:last_frost', $frost],
             'sure' => ['nullable', 'in:1'],
+            'setup_minutes' => ['sometimes', 'required', 'integer', 'between:0,240'],
+            'closed_days' => ['sometimes', 'array'],
+            'closed_days.*' => ['integer', 'between:0,7'],
             'notes' => ['nullable', 'string', 'max:2000'],
             ...PracticeRules::rules(),
         ];
@@ -87,6 +90,7 @@ final class GardenRequest extends FormRequest
     public function messages(): array
     {
         return [
+            'setup_minutes.between' => 'Between 0 and 240 minutes.',
             'latitude.between' => 'A latitude lies between -90 (south) and 90 (north) degrees.',
             'longitude.between' => 'A longitude lies between -180 (west) and 180 (east) degrees.',
             'last_frost.required_unless' => 'Only a garden with a warm winter may go without its last frost.',
@@ -97,8 +101,12 @@ final class GardenRequest extends FormRequest
     /** @return array<string, mixed> */
     public function facts(): array
     {
+        $closed = array_map(intval(...), (array) $this->validated('closed_days', []));
+
         return [
-            ...Arr::except((array) $this->validated(), ['practice', 'sure']),
+            ...Arr::except((array) $this->validated(), ['practice', 'sure', 'closed_days']),
+            // A day nobody ticked says that the form was asked at all.
+            ...$this->has('closed_days') ? ['closed_days' => array_values(array_diff($closed, [0]))] : [],
             'practice' => PracticeRules::chosen($this->validated('practice', [])),
         ];
     }

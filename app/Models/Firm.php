@@ -15,21 +15,26 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $revision raised by every change that all gardens rest on
  * @property int $kinds_revision raised by every change of the firm's own kinds
  * @property ?string $signs_weighed_by the book and kinds by which the signs were last weighed
+ * @property ?float $depot_latitude
+ * @property ?float $depot_longitude
+ * @property int $usual_travel minutes of a way whose one end nobody has placed
+ * @property int $plan_revision raised by every change of visits, crews and their days
  * @property array<string, string> $practice house practice, question to option
  */
 final class Firm extends Model
 {
     use InOneStroke;
 
-    protected $fillable = ['name', 'practice'];
+    protected $fillable = ['name', 'practice', 'depot_latitude', 'depot_longitude', 'usual_travel'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['practice' => 'array'];
+        return ['practice' => 'array', 'depot_latitude' => 'float', 'depot_longitude' => 'float'];
     }
 
-    protected $attributes = ['practice' => '{}', 'revision' => 1, 'kinds_revision' => 1];
+    protected $attributes = ['practice' => '{}', 'revision' => 1, 'kinds_revision' => 1, 'plan_revision' => 1,
+        'usual_travel' => 20];
 
     public static function ours(): self
     {

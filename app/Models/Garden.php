@@ -30,6 +30,8 @@ use PruningHook\Core\Calendar\Region;
  * @property ?string $region where it was said; guessed from the place where it was not
  * @property array<string, string> $practice question to option
  * @property ?string $notes
+ * @property int $setup_minutes of each visit besides the work
+ * @property list<int> $closed_days weekdays on which nobody may come, 1 for Monday
  * @property int $revision raised by every change that what is due here rests on
  * @property bool $own_practice
  * @property-read ?Crew $crew
@@ -45,15 +47,15 @@ final class Garden extends Model
     use InOneStroke;
 
     protected $fillable = ['crew_id', 'name', 'client', 'address', 'latitude', 'longitude', 'elevation_m',
-        'last_frost', 'first_frost', 'winter', 'region', 'practice', 'notes'];
+        'last_frost', 'first_frost', 'winter', 'region', 'practice', 'notes', 'setup_minutes', 'closed_days'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['practice' => 'array', 'latitude' => 'float', 'longitude' => 'float'];
+        return ['practice' => 'array', 'latitude' => 'float', 'longitude' => 'float', 'closed_days' => 'array'];
     }
 
-    protected $attributes = ['practice' => '{}'];
+    protected $attributes = ['practice' => '{}', 'setup_minutes' => 15, 'closed_days' => '[]'];
 
     /** The garden of an id or a name, or the first that is called so in part; null where there is none. */
     public static function called(string $text): ?self

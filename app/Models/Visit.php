@@ -21,6 +21,8 @@ use PruningHook\Core\Calendar\Day;
  * @property Day $on
  * @property ?string $outside_reason why the day lies outside the common window, where it does
  * @property ?int $planned_by
+ * @property bool $locked nobody but a person moves it
+ * @property bool $confirmed the client knows the day
  * @property int $unlogged tasks that wait for their log
  * @property bool $waiting whether any does
  * @property-read Garden $garden
@@ -29,12 +31,12 @@ use PruningHook\Core\Calendar\Day;
  */
 final class Visit extends Model
 {
-    protected $fillable = ['garden_id', 'crew_id', 'on', 'outside_reason', 'planned_by'];
+    protected $fillable = ['garden_id', 'crew_id', 'on', 'outside_reason', 'planned_by', 'locked', 'confirmed'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['on' => AsDay::class];
+        return ['on' => AsDay::class, 'locked' => 'boolean', 'confirmed' => 'boolean'];
     }
 
     /** @return BelongsTo<Garden, $this> */
@@ -70,6 +72,12 @@ final class Visit extends Model
             )
             ->count();
         DB::table('visits')->where('id', $visit)->update(['unlogged' => $unlogged, 'waiting' => $unlogged > 0]);
+    }
+
+    /** Stands where it is: nobody but a person moves it. */
+    public function stands(): bool
+    {
+        return $this->locked || $this->confirmed || $this->outside_reason !== null;
     }
 
     public function isLogged(): bool

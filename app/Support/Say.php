@@ -25,6 +25,20 @@ final readonly class Say
         return $day->year() === Today::day()->year() ? $short : $short.' '.$day->year();
     }
 
+    /** "Feb", and "Jan 2028" where the year begins. */
+    public static function month(Day $day): string
+    {
+        $name = self::MONTHS[$day->month() - 1];
+
+        return $day->month() === 1 ? $name.' '.$day->year() : $name;
+    }
+
+    /** "Tue 14 Feb" */
+    public static function weekday(Day $day): string
+    {
+        return self::WEEKDAYS[$day->weekday() - 1].' '.self::date($day);
+    }
+
     /** "Tue 14 Feb 2027" */
     public static function longDate(Day $day): string
     {

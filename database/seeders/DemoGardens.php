@@ -7,6 +7,18 @@ namespace Database\Seeders;
 /** The gardens of the demo and what grows in them. All invented. `years` is how long ago a plant was planted. */
 final class DemoGardens
 {
+    /** Where the crews of the demo start, and the usual way. */
+    public const DEPOT = ['depot_latitude' => 52.18, 'depot_longitude' => -2.4, 'usual_travel' => 20];
+
+    /** How far east each garden lies. */
+    private const LONGITUDES = [
+        'Millrace House' => -2.46, 'Quarry Hill' => -2.36, 'Chapel Yard' => -2.47, 'Fernbank' => -2.28,
+        'The Old Nursery' => -2.41, 'Weir House' => -2.39,
+    ];
+
+    /** Nobody comes here on these weekdays: the volunteers' Wednesday is their own. */
+    private const CLOSED = ['The Old Nursery' => [3]];
+
     /** @return list<array{garden: array<string, mixed>, plants: list<array<string, mixed>>}> */
     public static function all(): array
     {
@@ -33,7 +45,8 @@ final class DemoGardens
             'client' => $client,
             'address' => $address,
             'latitude' => $latitude,
-            'longitude' => -2.4,
+            'longitude' => self::LONGITUDES[$name],
+            'closed_days' => self::CLOSED[$name] ?? [],
             'elevation_m' => $elevation,
             'last_frost' => $last,
             'first_frost' => $first,

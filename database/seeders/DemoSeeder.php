@@ -36,10 +36,13 @@ final class DemoSeeder extends Seeder
             Firm::query()->create([
                 'name' => 'Hollowbrook Garden Care',
                 'practice' => ['climbing-rose-laterals' => 'two-to-three'],
+                ...DemoGardens::DEPOT,
             ]);
             $crews = [];
-            foreach (['Wren crew', 'Rook crew'] as $name) {
-                $crews[$name] = Crew::query()->create(['name' => $name]);
+            foreach (['Wren crew' => 2, 'Rook crew' => 3] as $name => $count) {
+                $crews[$name] = Crew::query()->create([
+                    'name' => $name, 'people' => $count, 'overtime' => $name === 'Rook crew',
+                ]);
             }
             $people = [];
             foreach (self::PEOPLE as [$name, $email, $role, $crew]) {

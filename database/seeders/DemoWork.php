@@ -133,6 +133,8 @@ final readonly class DemoWork
         $garden->load('plants.workLogs');
         $in = [0, 0, 3, 8, 1, 15][$index % 6];
         $on = $today->plus($in);
+        // Nobody works at the weekend; what is there today is there whatever day it is.
+        $on = $in > 0 && $on->weekday() > 5 ? $on->plus(8 - $on->weekday()) : $on;
         // The closing ones stay unplanned in every other garden: somebody must still find them.
         $due = array_filter(
             $this->due($garden, $today, $on, $on),

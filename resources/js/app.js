@@ -8,6 +8,7 @@ import { frost } from './frost';
 import { plan } from './plan';
 import { logForm } from './log-form';
 import { offer } from './offer';
+import { rota, waiting } from './rota';
 
 Alpine.data('anew', anew);
 Alpine.data('keys', keys);
@@ -18,6 +19,8 @@ Alpine.data('frost', frost);
 Alpine.data('plan', plan);
 Alpine.data('logForm', logForm);
 Alpine.data('offer', offer);
+Alpine.data('rota', rota);
+Alpine.data('waiting', waiting);
 // What stands in a closed card is started when the card is opened.
 document.addEventListener('toggle', (event) => {
     const asleep = event.target.matches?.('details[data-lazy][open]') && event.target.querySelector('[x-ignore]');

@@ -59,6 +59,7 @@ final class LayersTest
         'Plants',
         'Gardens',
         'Visits',
+        'Planning',
         'People',
         'Policies',
         'Bench',

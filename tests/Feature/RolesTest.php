@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\BloomNote;
+use App\Models\CrewDayOff;
 use App\Models\Observation;
 use App\Models\OwnKind;
+use App\Models\PlanDraft;
 use App\Models\Plant;
 use App\Models\Visit;
 use Illuminate\Support\Facades\Route;
@@ -69,6 +71,23 @@ final class RolesTest extends FeatureTestCase
         ['own-kinds.destroy', 'delete', 302, 403, 403, 403, 403],
         ['own-kinds.restore', 'post', 302, 403, 403, 403, 403],
         ['own-kinds.undo', 'delete', 302, 403, 403, 403, 403],
+        ['plan', 'get', 200, 200, 200, 200, 200],
+        ['plan.cost', 'get', 200, 200, 403, 403, 403],
+        ['plan.move', 'put', 302, 302, 403, 403, 403],
+        ['plan.stand', 'put', 302, 302, 403, 403, 403],
+        ['drafts.show', 'get', 200, 200, 200, 200, 200],
+        ['drafts.store', 'post', 302, 403, 403, 403, 403],
+        ['drafts.destroy', 'delete', 302, 403, 403, 403, 403],
+        ['drafts.accept', 'put', 302, 403, 403, 403, 403],
+        ['drafts.undo', 'post', 302, 403, 403, 403, 403],
+        ['crews.index', 'get', 200, 200, 200, 200, 200],
+        ['crews.create', 'get', 200, 403, 403, 403, 403],
+        ['crews.store', 'post', 302, 403, 403, 403, 403],
+        ['crews.edit', 'get', 200, 403, 403, 403, 403],
+        ['crews.update', 'put', 302, 403, 403, 403, 403],
+        ['crews.off', 'post', 302, 403, 403, 403, 403],
+        ['crews.on', 'delete', 302, 403, 403, 403, 403],
+        ['depot.update', 'put', 302, 403, 403, 403, 403],
         ['practice.edit', 'get', 200, 200, 200, 200, 200],
         ['practice.update', 'put', 302, 403, 403, 403, 403],
         ['logout', 'post', 302, 302, 302, 302, 302],
@@ -145,6 +164,15 @@ final class RolesTest extends FeatureTestCase
                 ['flowering_height_mm' => 2000],
             )
             : null;
+        $draft = in_array('draft', $needs, true)
+            ? PlanDraft::query()->create([
+                'status' => 'ready', 'from' => '2027-02-21', 'to' => '2027-03-20', 'revision' => 1, 'seconds' => 1,
+                'stay' => 0,
+            ])
+            : null;
+        $off = in_array('off', $needs, true)
+            ? CrewDayOff::query()->firstOrCreate(['crew_id' => $this->crew->id, 'on' => '2027-02-24', 'why' => 'ill'])
+            : null;
         $version = in_array('version', $needs, true)
             ? OwnKind::query()->create(['kind' => 'lilac', 'entry' => ['vigour' => 'weak'], 'note' => 'Shade.'])
             : null;
@@ -162,9 +190,16 @@ final class RolesTest extends FeatureTestCase
                     'group' => (string) $this->garden->id,
                     'version' => $version?->id,
                     'note' => $note?->id,
+                    'draft' => $draft?->id,
+                    'crew' => $this->crew->id,
+                    'off' => $off?->id,
                 ],
                 array_flip($needs),
-            ) + ($name === 'frost' ? ['latitude' => 52, 'longitude' => -2, 'elevation_m' => 90] : []),
+            ) + match ($name) {
+                'frost' => ['latitude' => 52, 'longitude' => -2, 'elevation_m' => 90],
+                'plan.cost' => ['on' => '2027-02-25', 'crew' => $this->crew->id],
+                default => [],
+            },
         );
     }
 }

@@ -43,6 +43,26 @@ final class Rounds
         return $this->known[$key];
     }
 
+    /**
+     * Visits of one crew day in the order in which they are driven shortest.
+     *
+     * @param  list<Visit>  $visits
+     * @return list<Visit>
+     */
+    public static function inOrder(Brief $brief, array $visits): array
+    {
+        $gardens = array_column($brief->gardens, null, 'ref');
+        $places = [$brief->depot, ...array_map(
+            static fn (Visit $visit): ?Place => $gardens[$visit->garden]->place, $visits,
+        )];
+        $travel = array_map(static fn (?Place $from): array => array_map(
+            static fn (?Place $to): int => $from === $to ? 0 : $brief->way($from, $to), $places,
+        ), $places);
+        [$round] = (new self($travel))->shortest(array_keys($visits));
+
+        return array_map(static fn (int $visit): Visit => $visits[$visit], $round);
+    }
+
     /** @param  list<int>  $round */
     public function minutes(array $round): int
     {

@@ -45,6 +45,20 @@
                 the nearest garden</button>
             <p class="form-text mb-0" x-text="says" aria-live="polite"></p>
         </div>
+        <fieldset><legend>For the plan</legend>
+            <x-field name="setup_minutes" label="Set-up of each visit, minutes" :value="$garden->setup_minutes" required
+                inputmode="numeric" width="18rem" help="Unloading, sweeping up, a word with the client." />
+            <p class="form-label mb-1" id="closed-days">Weekdays on which nobody may come</p>
+            <div role="group" aria-labelledby="closed-days"><input type="hidden" name="closed_days[]" value="0">
+                @foreach (['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as $index => $weekday)
+                    <div class="form-check form-check-inline"><input class="form-check-input" type="checkbox"
+                        id="closed-{{ $index + 1 }}" name="closed_days[]" value="{{ $index + 1 }}"
+                        @checked(in_array($index + 1, array_map(intval(...), (array) old('closed_days',
+                        $garden->closed_days)), true))><label class="form-check-label"
+                        for="closed-{{ $index + 1 }}">{{ $weekday }}</label></div>
+                @endforeach
+            </div>
+        </fieldset>
         <fieldset><legend>For the crew</legend>
             <x-field name="notes" label="Notes: keys, dogs, water, wishes" type="textarea" :value="$garden->notes" />
             <x-practice :questions="$questions" :practice="$garden->practice" elsewhere="as the house practice" />

@@ -21,7 +21,8 @@
             <nav aria-label="Places" class="d-contents">
                 <ul class="places">
                     @foreach ([
-                        'season' => ['Season', 's'], 'round' => ['Round', 'r'], 'gardens.index' => ['Gardens', 'g'],
+                        'season' => ['Season', 's'], 'plan' => ['Plan', 'l'], 'round' => ['Round', 'r'],
+                        'gardens.index' => ['Gardens', 'g'],
                         'plant-book.index' => ['Plant book', 'b'], 'practice.edit' => ['House practice', 'h'],
                     ] as $route => [$name, $key])
                         <li><a href="{{ route($route) }}" data-key="{{ $key }}"

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Casts\AsDay;
+use App\Models\Concerns\InOneStroke;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use PruningHook\Core\Calendar\Day;
+
+/**
+ * A day on which a crew does not work: a holiday, somebody ill, or a day lost to the weather.
+ *
+ * @property int $id
+ * @property int $crew_id
+ * @property Day $on
+ * @property string $why
+ * @property-read Crew $crew
+ */
+final class CrewDayOff extends Model
+{
+    use InOneStroke;
+
+    protected $table = 'crew_days_off';
+
+    protected $fillable = ['crew_id', 'on', 'why'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['on' => AsDay::class];
+    }
+
+    /** @return BelongsTo<Crew, $this> */
+    public function crew(): BelongsTo
+    {
+        return $this->belongsTo(Crew::class);
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** Where a plan that was asked for stands. */
+enum DraftStatus: string
+{
+    case Waiting = 'waiting';
+    case Looking = 'looking';
+    case Ready = 'ready';
+    case Failed = 'failed';
+    case Cancelled = 'cancelled';
+    case Accepted = 'accepted';
+    case TakenBack = 'taken-back';
+
+    public function isUnderWay(): bool
+    {
+        return $this === self::Waiting || $this === self::Looking;
+    }
+}

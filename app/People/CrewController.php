@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Models\Crew;
+use App\Models\CrewDayOff;
+use App\Models\Firm;
+use App\Support\Controller;
+use App\Support\Say;
+use App\Support\Today;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use PruningHook\Core\Calendar\Day;
+
+final class CrewController extends Controller
+{
+    public function index(): View
+    {
+        return view('crews.index', [
+            'crews' => Crew::query()->with('members')->orderBy('name')->get(), 'firm' => Firm::ours(),
+        ]);
+    }
+
+    public function create(): View
+    {
+        $this->authorize('update', Firm::class);
+
+        return view('crews.form', ['crew' => new Crew, 'off' => [], 'today' => Today::day()]);
+    }
+
+    public function store(CrewRequest $request): RedirectResponse
+    {
+        $crew = Crew::query()->create($request->facts());
+
+        return redirect()->route('crews.index')->with('said', "$crew->name is in the book.");
+    }
+
+    public function edit(Crew $crew): View
+    {
+        $this->authorize('update', Firm::class);
+        $today = Today::day();
+
+        return view('crews.form', [
+            'crew' => $crew, 'today' => $today,
+            'off' => $crew->daysOff()->where('on', '>=', (string) $today)->get(),
+        ]);
+    }
+
+    public function update(CrewRequest $request, Crew $crew): RedirectResponse
+    {
+        $crew->update($request->facts());
+
+        return redirect()->route('crews.index')->with('said', "Saved. Plans follow $crew->name from now on.");
+    }
+
+    /** A day off, or a day lost: its visits wait to be planned anew. */
+    public function off(Request $request, Crew $crew): RedirectResponse
+    {
+        $this->authorize('update', Firm::class);
+        $this->validate($request, [
+            'on' => [
+                'required', 'date_format:Y-m-d', 'after_or_equal:'.Today::day(),
+                Rule::unique('crew_days_off')->where('crew_id', $crew->id),
+            ],
+            'why' => ['required', 'string', 'max:60'],
+        ], [
+            'on.unique' => "$crew->name is off on that day already.",
+            'on.after_or_equal' => 'Days that are over cannot be taken off.',
+            'why.required' => 'Say why: holiday, ill, frost.',
+        ]);
+        $off = $crew->daysOff()->create($request->only('on', 'why'));
+
+        return back()
+            ->with('said', sprintf(
+                '%s does not work on %s: %s.', $crew->name,
+                Say::date(Day::parse($request->string('on')->toString())), $off->why,
+            ))
+            ->with('undo', [route('crews.on', $off), 'DELETE']);
+    }
+
+    /** They work after all. */
+    public function on(CrewDayOff $off): RedirectResponse
+    {
+        $this->authorize('update', Firm::class);
+        $off->delete();
+
+        return back()->with('said', sprintf('%s works on %s.', $off->crew->name, Say::date($off->on)));
+    }
+
+    /** Where crew days begin and end, and the usual way to what nobody has placed. */
+    public function depot(Request $request): RedirectResponse
+    {
+        $this->authorize('update', Firm::class);
+        $facts = $this->validate($request, [
+            'depot_latitude' => ['nullable', 'required_with:depot_longitude', 'numeric', 'between:-90,90'],
+            'depot_longitude' => ['nullable', 'required_with:depot_latitude', 'numeric', 'between:-180,180'],
+            'usual_travel' => ['required', 'integer', 'between:0,240'],
+        ], [
+            'depot_latitude.between' => 'A latitude lies between -90 (south) and 90 (north) degrees.',
+            'depot_longitude.between' => 'A longitude lies between -180 (west) and 180 (east) degrees.',
+            'usual_travel.between' => 'A way takes between 0 and 240 minutes.',
+        ]);
+        $firm = Firm::ours();
+        $firm->fill((array) $facts)->save();
+
+        return redirect()->route('crews.index')->with('said', 'Saved. Ways are reckoned from there.');
+    }
+}

@@ -1,0 +1,271 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\DraftStatus;
+use App\Models\Garden;
+use App\Models\PlanDraft;
+use App\Models\User;
+use App\Models\Visit;
+use App\Models\VisitTask;
+use App\Season\TaskChoice;
+use App\Support\Say;
+use App\Visits\PlanVisit;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Planning\Job;
+use stdClass;
+
+/**
+ * Makes changes of a draft true, all or some, in one stroke; and takes them back. Of two people who accept at once one
+ * wins; the other is told what has changed.
+ *
+ * @phpstan-import-type Change from PlanDraft
+ * @phpstan-import-type Before from PlanDraft
+ */
+final readonly class AcceptDraft
+{
+    private const TOLD = 6;
+
+    public function __construct(private PlanVisit $plans)
+    {
+    }
+
+    /**
+     * @param  list<int>  $chosen  places of the changes
+     * @return int how many
+     *
+     * @throws ValidationException where the plan has changed since, or nothing is chosen
+     */
+    public function accept(PlanDraft $draft, array $chosen, ?User $by, Day $today): int
+    {
+        $changes = array_intersect_key($draft->result['changes'] ?? [], array_flip($chosen));
+        if ($changes === []) {
+            throw ValidationException::withMessages(['changes' => 'Choose at least one change.']);
+        }
+
+        return DB::transaction(function () use ($draft, $changes, $by, $today): int {
+            // The first statement writes: whoever comes second waits here and then finds another revision.
+            $ours = DB::table('firms')
+                ->where('plan_revision', $draft->revision)
+                ->update(['plan_revision' => DB::raw('plan_revision + 1')]);
+            if ($ours === 0 || $draft->fresh()?->status !== DraftStatus::Ready) {
+                throw ValidationException::withMessages(['changes' => self::since($draft)]);
+            }
+            $gardens = array_values(array_unique(array_column($changes, 'garden')));
+            $before = self::before($gardens, $today, self::dropped($changes));
+            foreach ($gardens as $garden) {
+                $its = array_filter($changes, static fn (array $change): bool => $change['garden'] === $garden);
+                $this->inGarden($garden, array_values($its), $by, $today);
+            }
+            $before['revision'] = (int) DB::table('firms')->value('plan_revision');
+            $draft->update(['status' => DraftStatus::Accepted, 'before' => $before]);
+
+            return count($changes);
+        });
+    }
+
+    /** Refused by a `ValidationException` where the plan has changed since. */
+    public function takeBack(PlanDraft $draft, Day $today): void
+    {
+        DB::transaction(function () use ($draft, $today): void {
+            $before = $draft->before;
+            $ours = $before === null ? 0 : DB::table('firms')
+                ->where('plan_revision', $before['revision'])
+                ->update(['plan_revision' => DB::raw('plan_revision + 1')]);
+            if ($before === null || $ours === 0 || $draft->fresh()?->status !== DraftStatus::Accepted) {
+                throw ValidationException::withMessages(['changes' => self::since($draft)]);
+            }
+            $now = self::visits($before['gardens'], $today);
+            if ($now->contains(static fn (Visit $visit): bool => $visit->isTouched()
+                && ! in_array($visit->id, array_column($before['visits'], 'id'), true))) {
+                throw ValidationException::withMessages([
+                    'changes' => 'Work is logged on one of its visits. Take that log back first.',
+                ]);
+            }
+            $this->restore($before, $now);
+            $draft->update(['status' => DraftStatus::TakenBack]);
+        });
+    }
+
+    /**
+     * @param  list<Change>  $changes  of one garden
+     */
+    private function inGarden(int $garden, array $changes, ?User $by, Day $today): void
+    {
+        $row = Garden::query()->findOrFail($garden);
+        $standing = self::visits([$garden], $today)->flatMap(static fn (Visit $visit) => $visit->tasks)
+            ->keyBy(FirmBrief::ref(...));
+        $new = array_values(array_filter(
+            array_merge(...array_column($changes, 'tasks')), static fn (string $ref): bool => ! $standing->has($ref),
+        ));
+        $jobs = [];
+        foreach ($this->plans->jobs($row, array_map(TaskChoice::parse(...), $new), $today) as $job) {
+            $jobs["$job->plant:{$job->task->key}:{$job->task->season}"] = $job;
+        }
+        foreach ($changes as $change) {
+            if ($change['to'] === null) {
+                continue;
+            }
+            $at = ['on' => $change['to']['on'], 'crew_id' => $change['to']['crew']];
+            $visit = $change['visit'] === null
+                ? $row->visits()->create([...$at, 'planned_by' => $by?->id])
+                : Visit::query()->findOrFail($change['visit']);
+            // On a day that was lost nothing is agreed any more.
+            $visit->update([...$at, ...(string) $visit->on === $at['on'] ? [] : ['confirmed' => false]]);
+            foreach ($change['tasks'] as $ref) {
+                self::bring($visit, $standing->get($ref), $jobs[$ref] ?? null);
+            }
+        }
+        self::clearUp($garden, $changes, $today);
+    }
+
+    private static function bring(Visit $visit, ?VisitTask $standing, ?Job $job): void
+    {
+        if ($standing !== null) {
+            if ($standing->visit_id !== $visit->id) {
+                $standing->update(['visit_id' => $visit->id, 'position' => 1000 + $standing->position]);
+            }
+        } elseif ($job !== null) {
+            $visit->tasks()->create([
+                'plant_id' => (int) $job->plant,
+                'task' => $job->task->key,
+                'season' => $job->task->season,
+                'position' => 1000,
+                'minutes' => $job->task->minutes,
+                'prescribed' => $job->task->snapshot(),
+            ]);
+        }
+    }
+
+    /**
+     * Visits that were dropped, or whose last task went elsewhere, are gone; the others count anew, bed by bed.
+     *
+     * @param  list<Change>  $changes
+     */
+    private static function clearUp(int $garden, array $changes, Day $today): void
+    {
+        $dropped = self::dropped($changes);
+        foreach (self::visits([$garden], $today) as $visit) {
+            if ($visit->tasks->isEmpty() || (in_array($visit->id, $dropped, true) && ! $visit->isTouched())) {
+                $visit->delete();
+
+                continue;
+            }
+            $visit->tasks->load('plant:id,bed')->sortBy(
+                static fn (VisitTask $task): array => [$task->plant->bed, $task->plant_id, $task->position],
+            )->values()->each(
+                static fn (VisitTask $task, int $position) => $task->position === $position
+                    || $task->update(['position' => $position]),
+            );
+            Visit::recount($visit->id);
+        }
+    }
+
+    /**
+     * @param  array<int, Change>  $changes
+     * @return list<int>
+     */
+    private static function dropped(array $changes): array
+    {
+        $dropped = [];
+        foreach ($changes as $change) {
+            if ($change['to'] === null && $change['visit'] !== null) {
+                $dropped[] = $change['visit'];
+            }
+        }
+
+        return $dropped;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function rows(Builder $rows): array
+    {
+        return array_values($rows->get()->map(static fn (stdClass $row): array => (array) $row)->all());
+    }
+
+    /**
+     * @param  list<int>  $gardens
+     * @return Collection<int, Visit>
+     */
+    private static function visits(array $gardens, Day $today): Collection
+    {
+        $visits = Visit::query()->with('tasks.log');
+        $visits->whereIn('garden_id', $gardens)->where('on', '>=', (string) $today)->orderBy('id');
+
+        return $visits->get();
+    }
+
+    /**
+     * @param  list<int>  $gardens
+     * @param  list<int>  $dropped  visits that will be gone, and their tasks with them
+     * @return Before
+     */
+    private static function before(array $gardens, Day $today, array $dropped): array
+    {
+        $visits = self::visits($gardens, $today);
+
+        return [
+            'gardens' => $gardens,
+            'revision' => 0,
+            'gone' => self::rows(DB::table('visit_tasks')->whereIn('visit_id', $dropped)),
+            'visits' => self::rows(DB::table('visits')->whereIn('id', $visits->modelKeys())),
+            'tasks' => array_values($visits->flatMap(static fn (Visit $visit) => $visit->tasks)->map(
+                static fn (VisitTask $task): array => [
+                    'id' => $task->id, 'visit_id' => $task->visit_id, 'position' => $task->position,
+                ],
+            )->all()),
+        ];
+    }
+
+    /**
+     * @param  Before  $before
+     * @param  Collection<int, Visit>  $now
+     */
+    private function restore(array $before, Collection $now): void
+    {
+        $were = array_column($before['visits'], null, 'id');
+        foreach ($were as $visit) {
+            DB::table('visits')->updateOrInsert(['id' => $visit['id']], $visit);
+        }
+        foreach ($before['gone'] as $task) {
+            DB::table('visit_tasks')->insertOrIgnore($task);
+        }
+        $tasks = array_column($before['tasks'], null, 'id');
+        foreach ($tasks as $task) {
+            DB::table('visit_tasks')->where('id', $task['id'])->update([
+                'visit_id' => $task['visit_id'], 'position' => $task['position'],
+            ]);
+        }
+        DB::table('visit_tasks')
+            ->whereIn('visit_id', $now->modelKeys())
+            ->whereNotIn('id', array_keys($tasks))
+            ->delete();
+        DB::table('visits')->whereIn('id', array_diff($now->modelKeys(), array_keys($were)))->delete();
+        foreach (array_keys($were) as $id) {
+            Visit::recount($id);
+        }
+    }
+
+    /** What has changed since a draft was made, for whoever came second. */
+    private static function since(PlanDraft $draft): string
+    {
+        $visits = Visit::query()->with('garden:id,name');
+        $visits
+            ->where('updated_at', '>=', $draft->updated_at)
+            ->orderByDesc('updated_at')
+            ->limit(self::TOLD);
+        $changed = $visits
+            ->get()
+            ->map(static fn (Visit $visit): string => $visit->garden->name.' on '.Say::date($visit->on))
+            ->all();
+
+        return 'Nothing was changed: the plan is no longer the one this was made from'
+            .($changed === [] ? '. ' : '; since then: '.implode(', ', $changed).'. ').'Ask for a plan anew.';
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Crew;
+use App\Models\DraftStatus;
+use App\Models\Firm;
+use App\Models\PlanDraft;
+use App\Support\Controller;
+use App\Support\Today;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Plans that are asked for: made on the queue, looked at, accepted in all or in part, taken back. */
+final class DraftController extends Controller
+{
+    public const WEEKS = [
+        2 => 'two weeks',
+        6 => 'six weeks',
+        12 => 'twelve weeks',
+        26 => 'half a year',
+        52 => 'a year',
+    ];
+
+    /** Minutes that moving a visit must be worth, by what is asked for. */
+    public const STAY = ['little' => 90, 'some' => 30, 'anew' => 0];
+
+    public function store(Request $request, Drafts $drafts): RedirectResponse
+    {
+        $this->authorize('update', Firm::class);
+        $this->validate($request, [
+            'weeks' => ['required', 'integer', 'in:'.implode(',', array_keys(self::WEEKS))],
+            'stay' => ['required', 'in:'.implode(',', array_keys(self::STAY))],
+        ]);
+        if (Crew::query()->doesntExist()) {
+            return back()->withErrors(['weeks' => 'There is no crew to plan for yet.']);
+        }
+        $draft = $drafts->ask(
+            Today::day(), 7 * $request->integer('weeks'), self::STAY[$request->string('stay')->toString()],
+            $request->user()?->id,
+        );
+
+        return redirect()->route('drafts.show', $draft);
+    }
+
+    public function show(Request $request, PlanDraft $draft, DraftScreen $screen): View
+    {
+        return view($request->boolean('part') ? 'plan.progress' : 'plan.draft', $screen->show($draft, $request));
+    }
+
+    public function destroy(PlanDraft $draft): RedirectResponse
+    {
+        $this->authorize('update', Firm::class);
+        PlanDraft::query()
+            ->whereKey($draft->id)
+            ->whereIn('status', [DraftStatus::Waiting, DraftStatus::Looking, DraftStatus::Ready])
+            ->update(['status' => DraftStatus::Cancelled]);
+
+        return redirect()->route('plan')->with('said', 'Called off; the plan is as it was.');
+    }
+
+    public function accept(Request $request, PlanDraft $draft, AcceptDraft $accept): RedirectResponse
+    {
+        $this->authorize('update', Firm::class);
+        $this->validate($request, ['changes' => ['array'], 'changes.*' => ['integer', 'min:0']]);
+        $chosen = $request->boolean('all')
+            ? array_keys($draft->result['changes'] ?? [])
+            : array_values(array_map(intval(...), (array) $request->input('changes', [])));
+        $count = $accept->accept($draft, $chosen, $request->user(), Today::day());
+
+        return redirect()
+            ->route('plan')
+            ->with('said', $count === 1 ? 'One change is made.' : "$count changes are made.")
+            ->with('undo', [route('drafts.undo', $draft), 'POST']);
+    }
+
+    public function undo(PlanDraft $draft, AcceptDraft $accept): RedirectResponse
+    {
+        $this->authorize('update', Firm::class);
+        $accept->takeBack($draft, Today::day());
+
+        return redirect()->route('plan')->with('said', 'Taken back; the plan is as it was.');
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\PlanDraft;
+use App\Support\Page;
+use App\Support\Pages;
+
+/**
+ * A draft as it is looked at.
+ *
+ * @phpstan-import-type Change from PlanDraft
+ */
+final readonly class DraftPage extends Page
+{
+    /**
+     * @param  array<int, Change>  $changes  those of this page, by their place
+     * @param  array<string, int>  $counts  changes by kind
+     * @param  list<array{task: string, because: string, cure: string}>  $left
+     * @param  array<int, string>  $crews
+     * @param  array<int, string>  $gardens
+     * @param  array<string, string>  $tasks  in words, by ref
+     */
+    public function __construct(
+        public PlanDraft $draft,
+        public Pages $pages,
+        public array $changes,
+        public array $counts,
+        public array $left,
+        public array $crews,
+        public array $gardens,
+        public array $tasks,
+    ) {
+    }
+}

@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Crew as CrewRow;
+use App\Models\CrewDayOff;
+use App\Models\Firm;
+use App\Models\Visit as VisitRow;
+use App\Models\VisitTask;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Span;
+use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\Planning\Season\Brief;
+use PruningHook\Core\Planning\Season\Crew;
+use PruningHook\Core\Planning\Season\Garden;
+use PruningHook\Core\Planning\Season\Place;
+use PruningHook\Core\Planning\Season\Visit;
+use PruningHook\Core\Planning\Season\Work;
+use stdClass;
+
+/**
+ * The firm's season as a brief: what is due from the kept windows, crews and their days, gardens, and the visits there
+ * are. Refs are ids; a task's is plant:task:season, as it stands in links.
+ */
+final readonly class FirmBrief
+{
+    /**
+     * @param  Collection<int, VisitRow>  $visits  of the horizon, with their tasks, that the plan may move or must keep
+     * @param  array<int, list<string>>  $tasks  refs of the tasks the plan knows, by visit
+     */
+    private function __construct(public Brief $brief, public Collection $visits, public array $tasks)
+    {
+    }
+
+    public static function of(Span $horizon, int $stay = 0): self
+    {
+        $crews = self::crews($horizon);
+        $works = self::work($horizon);
+        $rows = VisitRow::query()->with('tasks.log');
+        $rows->whereBetween('on', [(string) $horizon->from, (string) $horizon->to])->orderBy('on')->orderBy('id');
+        $visits = $rows->get();
+        $present = $fixed = $tasks = [];
+        foreach ($visits as $visit) {
+            $stands = $visit->stands() || $visit->isTouched();
+            $crew = $crews[$visit->crew_id ?? 0] ?? null;
+            $refs = [];
+            foreach ($visit->tasks as $task) {
+                $ref = self::ref($task);
+                // What is fixed may be known from its own sheet alone.
+                if (! isset($works[$ref]) && $stands && $task->log === null) {
+                    $works[$ref] = self::asPrescribed($task, $visit);
+                }
+                if (isset($works[$ref])) {
+                    $refs[] = $ref;
+                }
+            }
+            $tasks[$visit->id] = $refs;
+            // On a day that is lost nothing can stand, whoever locked it.
+            if ($crew === null || $crew->works($visit->on) === null) {
+                continue;
+            }
+            $its = new Visit((string) $visit->garden_id, (string) $visit->crew_id, $visit->on, $refs);
+            $stands ? $fixed[] = $its : $present[] = $its;
+        }
+        $works = array_diff_key($works, self::elsewhere($horizon));
+
+        return new self(
+            new Brief(
+                $horizon,
+                self::depot(),
+                array_values($crews),
+                self::gardens($works, $fixed),
+                array_values($works),
+                $fixed,
+                Firm::ours()->usual_travel,
+                $present,
+                $stay,
+            ),
+            $visits,
+            array_map(static fn (array $refs): array => array_values(
+                array_filter($refs, static fn (string $ref): bool => isset($works[$ref])),
+            ), $tasks),
+        );
+    }
+
+    public static function ref(VisitTask $task): string
+    {
+        return "$task->plant_id:$task->task:$task->season";
+    }
+
+    public static function depot(): ?Place
+    {
+        $firm = Firm::ours();
+
+        return $firm->depot_latitude === null || $firm->depot_longitude === null
+            ? null
+            : new Place($firm->depot_latitude, $firm->depot_longitude);
+    }
+
+    /**
+     * @param  ?list<int>  $only
+     * @return array<int, Crew> by id
+     */
+    public static function crews(Span $horizon, ?array $only = null): array
+    {
+        $days = CrewDayOff::query();
+        $days->whereBetween('on', [(string) $horizon->from, (string) $horizon->to]);
+        $off = [];
+        foreach ($days->get() as $day) {
+            $off[$day->crew_id][] = $day->on;
+        }
+        $crews = [];
+        $rows = $only === null ? CrewRow::query() : CrewRow::query()->whereKey($only);
+        $rows->orderBy('name')->orderBy('id');
+        foreach ($rows->get() as $row) {
+            $crews[$row->id] = new Crew(
+                (string) $row->id, $row->people, $row->skills, $row->overtime, $row->week, $off[$row->id] ?? [],
+                self::depot(),
+            );
+        }
+
+        return $crews;
+    }
+
+    /** @return array<string, Work> what is open and at its best before the horizon ends, by ref */
+    private static function work(Span $horizon): array
+    {
+        $works = [];
+        $rows = DB::table('season_tasks')
+            ->where('done', false)
+            ->where('closes', '>=', $horizon->from->number)
+            ->where('opens', '<=', $horizon->to->number)
+            ->where('best_from', '<=', $horizon->to->number)
+            ->whereNull('hands_off')
+            ->orderBy('id')
+            ->get(['garden_id', 'plant_id', 'task', 'season', 'opens', 'best_from', 'best_to', 'closes', 'minutes',
+                'people', 'skills']);
+        foreach ($rows as $row) {
+            $ref = "$row->plant_id:$row->task:$row->season";
+            $works[$ref] = new Work(
+                $ref,
+                (string) $row->garden_id,
+                Window::of(
+                    Day::fromNumber((int) $row->opens), Day::fromNumber((int) $row->best_from),
+                    Day::fromNumber((int) $row->best_to), Day::fromNumber((int) $row->closes),
+                ),
+                (int) $row->minutes,
+                self::words($row->skills),
+                1.0,
+                (int) $row->people,
+            );
+        }
+
+        return $works;
+    }
+
+    private static function asPrescribed(VisitTask $task, VisitRow $visit): Work
+    {
+        return new Work(
+            self::ref($task), (string) $visit->garden_id, $task->prescribed->window, $task->minutes,
+        );
+    }
+
+    /**
+     * Tasks that stand on visits outside the horizon: those to come, and those that wait for their log.
+     *
+     * @return array<string, true>
+     */
+    private static function elsewhere(Span $horizon): array
+    {
+        $tasks = DB::table('visit_tasks')
+            ->join('visits', 'visits.id', '=', 'visit_tasks.visit_id')
+            ->where(static fn ($visits) => $visits
+                ->where(static fn ($past) => $past->where('on', '<', (string) $horizon->from)->where('waiting', true))
+                ->orWhere('on', '>', (string) $horizon->to))
+            ->whereNotExists(
+                static fn ($log) => $log->from('work_logs')->whereColumn('work_logs.visit_task_id', 'visit_tasks.id'),
+            )
+            ->get(['plant_id', 'task', 'season']);
+        $elsewhere = [];
+        foreach ($tasks as $task) {
+            $elsewhere["$task->plant_id:$task->task:$task->season"] = true;
+        }
+
+        return $elsewhere;
+    }
+
+    /**
+     * @param  array<string, Work>  $works
+     * @param  list<Visit>  $fixed
+     * @return list<Garden>
+     */
+    private static function gardens(array $works, array $fixed): array
+    {
+        $worked = array_column($works, 'garden', 'garden') + array_column($fixed, 'garden', 'garden');
+
+        return array_values(array_filter(
+            self::placed(DB::table('gardens')->orderBy('id')),
+            static fn (Garden $garden): bool => isset($worked[$garden->ref]),
+        ));
+    }
+
+    /** @return list<Garden> */
+    public static function placed(Builder $gardens): array
+    {
+        $rows = $gardens->get(['id', 'latitude', 'longitude', 'setup_minutes', 'closed_days']);
+
+        return array_values($rows->map(static fn (stdClass $row): Garden => new Garden(
+            (string) $row->id, new Place((float) $row->latitude, (float) $row->longitude), (int) $row->setup_minutes,
+            array_values(array_map(intval(...), (array) json_decode((string) $row->closed_days, true))),
+        ))->all());
+    }
+
+    /** @return list<string> */
+    public static function words(mixed $json): array
+    {
+        return array_values(array_filter((array) json_decode((string) $json, true), is_string(...)));
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Due\DueKeeper;
+use App\Models\DraftStatus;
+use App\Models\PlanDraft;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\Span;
+use PruningHook\Core\Planning\Season\Planner;
+use Throwable;
+
+/** Makes a plan that was asked for, on the queue; says how far it is, and ends when nobody wants it any more. */
+final class MakeDraft implements ShouldQueue
+{
+    use Dispatchable;
+    use Queueable;
+
+    public int $tries = 1;
+
+    public int $timeout = 600;
+
+    /** Seconds between two words of how far it is. */
+    private const EVERY = 0.4;
+
+    public function __construct(private readonly int $draft)
+    {
+        $this->afterCommit();
+    }
+
+    public function handle(DueKeeper $keeper): void
+    {
+        $draft = PlanDraft::query()->find($this->draft);
+        if ($draft === null || $draft->status !== DraftStatus::Waiting) {
+            return;
+        }
+        $draft->update(['status' => DraftStatus::Looking, 'says' => 'reading what is due']);
+        $keeper->renewAll();
+        // Plan, visits and revision are read in one state of the tables.
+        [$firm, $revision] = DB::transaction(static fn (): array => [
+            FirmBrief::of(Span::of($draft->from, $draft->to), $draft->stay),
+            (int) DB::table('firms')->value('plan_revision'),
+        ]);
+        $draft->update(['revision' => $revision, 'says' => 'fitting in '.count($firm->brief->tasks).' tasks']);
+        $clock = new Patience($draft, $draft->seconds, self::EVERY);
+        $plan = Planner::plan($firm->brief, 1, $clock->spent(...));
+        if ($clock->isCalledOff()) {
+            return;
+        }
+        $draft->update([
+            'status' => DraftStatus::Ready, 'share' => 1, 'says' => null, 'result' => Difference::of($firm, $plan),
+        ]);
+    }
+
+    public function failed(?Throwable $fault): void
+    {
+        PlanDraft::query()
+            ->whereKey($this->draft)
+            ->whereIn('status', [DraftStatus::Waiting, DraftStatus::Looking])
+            ->update(['status' => DraftStatus::Failed, 'says' => 'It could not be made: '.$fault?->getMessage()]);
+    }
+}

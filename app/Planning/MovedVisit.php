@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Crew;
+use App\Models\Visit;
+use App\Models\VisitTask;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Span;
+use PruningHook\Core\Planning\Season\Audit;
+
+/** What moving a visit to another day or crew would cost and break, before anybody does it. */
+final readonly class MovedVisit
+{
+    /**
+     * @param  float  $dearer  minutes by the published price; below nothing where it is cheaper
+     * @param  list<string>  $breaks  what is broken there that is not broken now, in words
+     * @param  ?int  $used  minutes of the crew day it comes to, of `$length`
+     */
+    private function __construct(
+        public Visit $visit,
+        public Day $on,
+        public Crew $crew,
+        public float $dearer,
+        public array $breaks,
+        public ?int $used,
+        public ?int $length,
+    ) {
+    }
+
+    public static function of(Visit $visit, Day $on, Crew $crew): self
+    {
+        $days = Span::of(Day::earliest($visit->on, $on), Day::latest($visit->on, $on));
+        $crews = array_values(array_unique([(int) $visit->crew_id, $crew->id]));
+        $now = Rota::of($days, $crews, [$visit->id => [$visit->on, (int) $visit->crew_id]]);
+        $then = Rota::of($days, $crews, [$visit->id => [$on, $crew->id]]);
+        $round = $then->round($crew->id, $on);
+
+        return new self(
+            $visit,
+            $on,
+            $crew,
+            $then->audit->cost->total() - $now->audit->cost->total(),
+            self::told($visit, $crew, $on, $now->audit, $then->audit, $round->length ?? 0),
+            $round?->used,
+            $round?->length,
+        );
+    }
+
+    public function isFree(): bool
+    {
+        return $this->breaks === [];
+    }
+
+    /** @return list<string> */
+    private static function told(
+        Visit $visit,
+        Crew $crew,
+        Day $on,
+        Audit $now,
+        Audit $then,
+        int $length,
+    ): array {
+        $told = [];
+        $outside = $visit->tasks->filter(
+            static fn (VisitTask $task): bool => $on->isBefore($task->prescribed->window->opens)
+                || $on->isAfter($task->prescribed->window->closes),
+        );
+        if ($outside->isNotEmpty()) {
+            $told[] = sprintf(
+                'outside the window of %s', $outside->map(
+                    static fn (VisitTask $task): string => lcfirst($task->prescribed->name).' of '.$task->plant->label,
+                )->take(3)->implode(', '),
+            );
+        }
+        foreach (array_diff($then->breaks, $now->breaks) as $break) {
+            $told[] = match (true) {
+                str_contains($break, 'cannot do') => "$crew->name cannot do all of it",
+                str_contains($break, 'closed on') => "{$visit->garden->name} is closed that day",
+                str_contains($break, 'too long') => $length === 0
+                    ? "$crew->name does not work on that day"
+                    : "$crew->name would work too long",
+                default => '',
+            };
+        }
+
+        return array_values(array_unique(array_filter($told)));
+    }
+}

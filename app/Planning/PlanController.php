@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Crew;
+use App\Models\Visit;
+use App\Support\Controller;
+use App\Support\Say;
+use App\Support\Today;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use PruningHook\Core\Calendar\Day;
+
+final class PlanController extends Controller
+{
+    public function show(Request $request, PlanScreen $screen): View
+    {
+        return view('plan.show', $screen->show($request, Today::day()));
+    }
+
+    /** What moving a visit would cost and break, before it is done. */
+    public function cost(Request $request, Visit $visit): View
+    {
+        $this->authorize('update', $visit);
+        [$on, $crew] = $this->place($request);
+
+        return view('plan.cost', ['moved' => MovedVisit::of($visit->load('tasks.plant', 'garden'), $on, $crew)]);
+    }
+
+    public function move(Request $request, Visit $visit): RedirectResponse
+    {
+        $this->authorize('update', $visit);
+        [$on, $crew] = $this->place($request);
+        // A lead keeps the visit with the crew: giving it away is the planner's.
+        abort_unless($request->user()?->isPlanner() || $crew->id === $visit->crew_id, 403);
+        $was = ['on' => (string) $visit->on, 'crew' => $visit->crew_id, 'sure' => 1];
+        $moved = MovedVisit::of($visit->load('tasks.plant', 'garden'), $on, $crew);
+        if (! $moved->isFree() && ! $request->boolean('sure')) {
+            throw ValidationException::withMessages([
+                'move' => "{$visit->garden->name} was not moved: ".implode('; ', $moved->breaks).'.',
+            ]);
+        }
+        $outside = array_filter($moved->breaks, static fn (string $break): bool => str_starts_with($break, 'outside'));
+        $visit->update([
+            'on' => (string) $on, 'crew_id' => $crew->id, 'confirmed' => false,
+            'outside_reason' => $outside === [] ? null : 'moved on the plan',
+        ]);
+
+        return redirect()
+            ->route('plan', ['week' => (string) $on->monday(), 'visit' => $visit->id])
+            ->with('said', sprintf(
+                '%s is moved to %s, %s.', $visit->garden->name, Say::weekday($on), $crew->name,
+            ))
+            ->with('undo', [route('plan.move', ['visit' => $visit, ...$was]), 'PUT']);
+    }
+
+    /** Locks a visit, or says that the client knows the day; and takes that back. */
+    public function stand(Request $request, Visit $visit): RedirectResponse
+    {
+        $this->authorize('update', $visit);
+        $this->validate($request, ['what' => ['required', 'in:locked,confirmed'], 'is' => ['required', 'boolean']]);
+        $visit->update([$request->string('what')->toString() => $request->boolean('is')]);
+
+        return redirect()->route('plan', ['week' => (string) $visit->on->monday(), 'visit' => $visit->id]);
+    }
+
+    /** @return array{Day, Crew} */
+    private function place(Request $request): array
+    {
+        $this->validate($request, [
+            'on' => ['required', 'date_format:Y-m-d', 'after_or_equal:'.Today::day()],
+            'crew' => ['required', 'integer', 'exists:crews,id'],
+        ], [
+            'on.after_or_equal' => 'A visit is planned for today or later.', 'crew.required' => 'Choose a crew.',
+        ]);
+
+        return [
+            Day::parse($request->string('on')->toString()), Crew::query()->findOrFail($request->integer('crew')),
+        ];
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\PlanDraft;
+use App\Support\Page;
+use App\Support\Pages;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Drawing\RoundMap;
+
+/**
+ * The plan: months ahead, crews by weeks, and one week in full.
+ *
+ * @phpstan-type Bar array{label: string, need: int, can: int, share: float, link: ?string}
+ */
+final readonly class PlanPage extends Page
+{
+    /**
+     * @param  list<Day>  $days  of the week shown
+     * @param  array<int, string>  $crews  those shown, name by id
+     * @param  list<Bar>  $months  person-minutes wanted and there
+     * @param  array<int, list<Bar>>  $weeks  the same of each crew
+     * @param  array<int, array<string, string>>  $off  why a crew does not work, by crew and day
+     * @param  list<array{label: string, garden: string, id: int, closes: Day}>  $waiting  what closes soon, unplanned
+     * @param  array{unplanned: int, lost: int}  $counts
+     * @param  array<int, string>  $held  visits that the weather holds, and until when
+     */
+    public function __construct(
+        public Day $today,
+        public Day $monday,
+        public array $days,
+        public array $crews,
+        public Pages $pages,
+        public array $months,
+        public array $weeks,
+        public Rota $rota,
+        public array $off,
+        public ?RoundMap $map,
+        public array $waiting,
+        public array $counts,
+        public array $held,
+        public ?PlanDraft $draft,
+    ) {
+    }
+}

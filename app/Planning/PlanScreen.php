@@ -1,0 +1,278 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Due\DueKeeper;
+use App\Models\Crew as CrewRow;
+use App\Models\CrewDayOff;
+use App\Models\PlanDraft;
+use App\Models\Visit;
+use App\Support\Pages;
+use App\Support\Say;
+use App\Weather\Outlook;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Span;
+use PruningHook\Core\Drawing\RoundMap;
+use PruningHook\Core\Fault;
+use PruningHook\Core\Planning\Season\Crew;
+
+/** What the Plan shows: it costs as much as the crews of one page have to do, however many gardens there are. */
+final readonly class PlanScreen
+{
+    /** Crews of one page, weeks of a crew's row, months ahead, and rows of what waits. */
+    private const CREWS = 6;
+
+    private const WEEKS = 12;
+
+    private const MONTHS = 12;
+
+    private const WAITING = 10;
+
+    /** So many and more are not counted one by one. */
+    public const MANY = 100;
+
+    /** What closes within so many days and has no visit is listed. */
+    private const SOON = 42;
+
+    public function __construct(private DueKeeper $keeper, private Outlook $outlook)
+    {
+    }
+
+    public function show(Request $request, Day $today): PlanPage
+    {
+        $this->keeper->ready();
+        try {
+            $monday = Day::parse($request->string('week')->toString())->monday();
+        } catch (Fault) {
+            $monday = $today->monday();
+        }
+        $all = CrewRow::names();
+        $pages = Pages::of($request, count($all), self::CREWS, 'crews');
+        $names = array_slice($all, $pages->offset(), self::CREWS, true);
+        $ids = array_keys($names);
+        $week = Span::of($monday, $monday->plus(6));
+        $rota = Rota::of($week, $ids);
+        $depot = FirmBrief::depot();
+
+        return new PlanPage(
+            today: $today,
+            monday: $monday,
+            days: array_map($monday->plus(...), range(0, 6)),
+            crews: $names,
+            pages: $pages,
+            months: self::months($today),
+            weeks: self::weeks($today->monday(), $ids),
+            rota: $rota,
+            off: self::off($week, $ids),
+            map: $depot === null || $rota->audit->rounds === []
+                ? null
+                : RoundMap::of($depot, $rota->places(), $rota->audit->rounds),
+            waiting: self::listed($today),
+            counts: ['unplanned' => self::unplanned($today), 'lost' => count(self::lost($today))],
+            held: $this->held($rota, $today),
+            draft: PlanDraft::latestOne(),
+        );
+    }
+
+    /**
+     * Visits to come of a crew that does not work on their day.
+     *
+     * @return list<int>
+     */
+    public static function lost(Day $today): array
+    {
+        $ids = DB::table('visits')
+            ->join('crew_days_off', static fn ($join) => $join
+                ->on('crew_days_off.crew_id', '=', 'visits.crew_id')
+                ->on('crew_days_off.on', '=', 'visits.on'))
+            ->where('visits.on', '>=', (string) $today)
+            ->pluck('visits.id')
+            ->all();
+
+        return array_values(array_map(intval(...), $ids));
+    }
+
+    /** @return list<array{label: string, garden: string, id: int, closes: Day}> */
+    private static function listed(Day $today): array
+    {
+        $listed = [];
+        foreach (self::waiting($today)->limit(self::WAITING)->get() as $row) {
+            $listed[] = [
+                'label' => "$row->name, $row->label", 'garden' => (string) $row->garden, 'id' => (int) $row->garden_id,
+                'closes' => Day::fromNumber((int) $row->closes),
+            ];
+        }
+
+        return $listed;
+    }
+
+    /** How many close soon and stand on no visit, up to a hundred: more is as much as anyone needs to know. */
+    public static function unplanned(Day $today): int
+    {
+        return DB::query()->fromSub(self::waiting($today)->limit(self::MANY), 'waiting')->count();
+    }
+
+    /** What closes soon and stands on no visit to come. */
+    public static function waiting(Day $today): Builder
+    {
+        return DB::table('season_tasks')
+            ->join('plants', 'plants.id', '=', 'season_tasks.plant_id')
+            ->join('gardens', 'gardens.id', '=', 'season_tasks.garden_id')
+            ->where('done', false)
+            ->whereBetween('closes', [$today->number, $today->number + self::SOON])
+            ->where('opens', '<=', $today->number + self::SOON)
+            ->whereNull('hands_off')
+            ->whereNotExists(static fn ($visit) => $visit->from('visit_tasks')
+                ->join('visits', 'visits.id', '=', 'visit_tasks.visit_id')
+                ->whereColumn('visit_tasks.plant_id', 'season_tasks.plant_id')
+                ->whereColumn('visit_tasks.task', 'season_tasks.task')
+                ->whereColumn('visit_tasks.season', 'season_tasks.season')
+                ->where(static fn ($on) => $on->where('visits.on', '>=', (string) $today)
+                    ->orWhere('visits.waiting', true)))
+            ->orderBy('closes')
+            ->orderBy('season_tasks.id')
+            ->select('season_tasks.name', 'plants.label', 'gardens.name as garden', 'season_tasks.garden_id', 'closes');
+    }
+
+    /**
+     * Person-minutes that are at their best in each month, and those all crews have.
+     *
+     * @return list<array{label: string, need: int, can: int, share: float, link: ?string}>
+     */
+    private static function months(Day $today): array
+    {
+        $first = 12 * $today->year() + $today->month() - 1;
+        $need = DB::table('kept_months')
+            ->whereBetween('month', [$first, $first + self::MONTHS - 1])
+            ->groupBy('month')
+            ->selectRaw('month, sum(minutes) as minutes')
+            ->pluck('minutes', 'month');
+        $crews = CrewRow::query()->get()->all();
+        $months = [];
+        for ($month = $first; $month < $first + self::MONTHS; $month++) {
+            $from = Day::of(intdiv($month, 12), $month % 12 + 1, 1);
+            $to = Day::of(intdiv($month + 1, 12), ($month + 1) % 12 + 1, 1)->minus(1);
+            $months[] = self::bar(
+                Say::month($from), (int) ($need[$month] ?? 0), self::canIn($crews, Day::latest($from, $today), $to),
+                null,
+            );
+        }
+
+        return $months;
+    }
+
+    /**
+     * Person-minutes crews have between two days, by their weeks.
+     *
+     * @param  array<int, CrewRow>  $crews
+     */
+    private static function canIn(array $crews, Day $from, Day $to): int
+    {
+        $weekdays = array_fill(1, 7, 0);
+        for ($day = $from; ! $day->isAfter($to); $day = $day->plus(1)) {
+            $weekdays[$day->weekday()]++;
+        }
+        $can = 0;
+        foreach ($crews as $crew) {
+            foreach ($crew->week as $weekday => [$opens, $closes]) {
+                $can += $weekdays[$weekday] * ($closes - $opens) * $crew->people;
+            }
+        }
+
+        return $can;
+    }
+
+    /**
+     * What the visits of each crew take in each week, set-up included, and what the crew has.
+     *
+     * @param  list<int>  $crews
+     * @return array<int, list<array{label: string, need: int, can: int, share: float, link: ?string}>>
+     */
+    private static function weeks(Day $monday, array $crews): array
+    {
+        $span = Span::of($monday, $monday->plus(7 * self::WEEKS - 1));
+        $works = FirmBrief::crews($span, $crews);
+        $taken = DB::table('visits')
+            ->join('gardens', 'gardens.id', '=', 'visits.garden_id')
+            ->whereIn('visits.crew_id', $crews)
+            ->whereBetween('on', [(string) $span->from, (string) $span->to])
+            ->get(['visits.id', 'visits.crew_id', 'on', 'setup_minutes']);
+        $minutes = DB::table('visit_tasks')
+            ->whereIn('visit_id', $taken->pluck('id'))
+            ->groupBy('visit_id')
+            ->selectRaw('visit_id, sum(minutes) as minutes')
+            ->pluck('minutes', 'visit_id');
+        $need = [];
+        foreach ($taken as $visit) {
+            $week = intdiv($monday->daysUntil(Day::parse((string) $visit->on)), 7);
+            $people = $works[(int) $visit->crew_id]->people;
+            $need[(int) $visit->crew_id][$week] = ($need[(int) $visit->crew_id][$week] ?? 0)
+                + (int) ceil(($minutes[$visit->id] ?? 0) / $people) + (int) $visit->setup_minutes;
+        }
+        $weeks = [];
+        foreach ($works as $id => $crew) {
+            for ($week = 0; $week < self::WEEKS; $week++) {
+                $from = $monday->plus(7 * $week);
+                $weeks[$id][] = self::bar(
+                    Say::date($from), $need[$id][$week] ?? 0, self::minutes($crew, $from), (string) $from,
+                );
+            }
+        }
+
+        return $weeks;
+    }
+
+    private static function minutes(Crew $crew, Day $monday): int
+    {
+        return array_sum(array_map(
+            static fn (int $day): int => $crew->works($monday->plus($day))->length ?? 0, range(0, 6),
+        ));
+    }
+
+    /** @return array{label: string, need: int, can: int, share: float, link: ?string} */
+    private static function bar(string $label, int $need, int $can, ?string $link): array
+    {
+        return [
+            'label' => $label, 'need' => $need, 'can' => $can, 'link' => $link,
+            'share' => $can > 0 ? $need / $can : ($need > 0 ? 2.0 : 0.0),
+        ];
+    }
+
+    /**
+     * @param  list<int>  $crews
+     * @return array<int, array<string, string>>
+     */
+    private static function off(Span $week, array $crews): array
+    {
+        $off = [];
+        $days = CrewDayOff::query();
+        $days->whereIn('crew_id', $crews)->whereBetween('on', [(string) $week->from, (string) $week->to]);
+        foreach ($days->get() as $day) {
+            $off[$day->crew_id][(string) $day->on] = $day->why;
+        }
+
+        return $off;
+    }
+
+    /** @return array<int, string> */
+    private function held(Rota $rota, Day $today): array
+    {
+        $held = [];
+        foreach ($rota->visits as $visit) {
+            $ahead = $today->daysUntil($visit->on);
+            $hold = $ahead === 0 ? $this->outlook->holdAt($visit->garden, $today) : null;
+            if ($hold !== null) {
+                $held[$visit->id] = 'the weather; '.($hold->next === null
+                    ? 'no better day within the forecast'
+                    : 'better from '.Say::weekday($hold->next));
+            }
+        }
+
+        return $held;
+    }
+}

@@ -1,0 +1,115 @@
+/** Moves a visit on the plan by drag or by keyboard; the server says what that costs and breaks before it is done. */
+export function rota(address) {
+    return {
+        card: null,
+        at: null,
+        latest: 0,
+        init() {
+            this.$el.addEventListener('click', event => {
+                const button = event.target.closest('[data-move]');
+                if (button) this.take(button.closest('[data-visit]'));
+            });
+            this.$el.addEventListener('dragstart', event => this.take(event.target.closest('[data-visit]')));
+            this.$el.addEventListener('dragover', event => {
+                const cell = event.target.closest('[data-on]');
+                if (this.card && cell) {
+                    event.preventDefault();
+                    this.look(cell);
+                }
+            });
+            this.$el.addEventListener('drop', event => {
+                event.preventDefault();
+                this.put();
+            });
+        },
+        take(card) {
+            this.card = card;
+            this.at = card.closest('[data-on]');
+            card.classList.add('taken');
+            this.say(
+                `${card.dataset.name} is taken up. Arrow keys choose day and crew, Enter puts it there, `
+                    + 'Escape leaves it.',
+            );
+        },
+        press(event) {
+            if (!this.card) return;
+            const cells = [...this.$el.querySelectorAll('[data-on]')];
+            const step = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 }[event.key];
+            if (step) {
+                event.preventDefault();
+                this.look(cells[cells.indexOf(this.at) + step] ?? this.at);
+            } else if (event.key === 'Enter') {
+                event.preventDefault();
+                this.put();
+            } else if (event.key === 'Escape') {
+                this.leave();
+            }
+        },
+        async look(cell) {
+            if (cell === this.at) return;
+            this.at.classList.remove('aimed');
+            this.at = cell;
+            cell.classList.add('aimed');
+            const mine = ++this.latest;
+            const { on, crew } = cell.dataset;
+            let said = 'What it costs could not be asked; try again.';
+            try {
+                const answer = await fetch(`${address.replace(/0$/, this.card.dataset.visit)}?on=${on}&crew=${crew}`, {
+                    headers: { Accept: 'text/html', 'X-Requested-With': 'XMLHttpRequest' },
+                });
+                said = answer.ok ? await answer.text() : `${cell.dataset.label}: a visit cannot stand there.`;
+            } catch {
+                // Without signal nothing is moved, and that is said.
+            }
+            if (mine === this.latest && this.card) this.say(said);
+        },
+        put() {
+            const form = this.$refs.form;
+            const { on, crew } = this.at.dataset;
+            if (this.at === this.card.closest('[data-on]')) {
+                this.leave();
+                return;
+            }
+            const breaks = this.$refs.says.querySelector('[data-breaks]');
+            if (breaks && !window.confirm(`${breaks.textContent} Move it all the same?`)) {
+                this.leave();
+                return;
+            }
+            form.action = address.replace(/0$/, this.card.dataset.visit);
+            form.elements.on.value = on;
+            form.elements.crew.value = crew;
+            form.elements.sure.value = breaks ? 1 : '';
+            form.submit();
+        },
+        leave() {
+            this.at.classList.remove('aimed');
+            this.card.classList.remove('taken');
+            this.card.querySelector('[data-move]').focus();
+            this.card = null;
+            this.say('');
+        },
+        say(html) {
+            this.$refs.says.innerHTML = html;
+            this.$refs.says.hidden = html === '';
+        },
+    };
+}
+
+/** Looks now and then how far a plan is; shows it as soon as it is there. */
+export function waiting(address) {
+    return {
+        async init() {
+            for (;;) {
+                await new Promise(done => setTimeout(done, 700));
+                const answer = await fetch(address).catch(() => null);
+                if (!answer?.ok) continue;
+                const html = await answer.text();
+                if (html.includes('data-under-way="0"')) {
+                    window.location.reload();
+                    return;
+                }
+                this.$el.innerHTML = html;
+            }
+        },
+    };
+}

@@ -1,0 +1,43 @@
+<x-layout title="Crews">
+    <div class="head">
+        <div><p class="crumbs"><a href="{{ route('plan') }}">Plan</a></p><h1>Crews</h1></div>
+        @can('update', App\Models\Firm::class)<a class="btn btn-quiet" href="{{ route('crews.create') }}">Add a
+            crew</a>@endcan
+    </div>
+    @if ($crews->isEmpty())<p>There is no crew yet: nothing can be planned until there is one.</p>@endif
+    <ul class="due" style="max-width: 56rem">
+        @foreach ($crews as $crew)
+            <li>
+                <span class="what">@can('update', App\Models\Firm::class)<a href="{{ route('crews.edit',
+                    $crew) }}">{{ $crew->name }}</a>@else{{ $crew->name }}@endcan</span>
+                <span class="when">{{ $crew->people }} {{ $crew->people === 1 ? 'person' : 'people' }}</span>
+                <span class="where">{{ $crew->members->isEmpty() ? 'nobody with a name yet'
+                    : $crew->members->map(fn ($user) => $user->name.', '.$user->role->value)->implode('; ') }}</span>
+                <span class="act">{{ $crew->skills === [] ? 'no ladder, saw or shears'
+                    : implode(', ', $crew->skills) }}{{ $crew->overtime ? ', overtime' : '' }}</span>
+            </li>
+        @endforeach
+    </ul>
+    <h2>The depot</h2>
+    <p>Crew days begin and end here; ways are reckoned from it along the roads, 1.3 times as the crow flies, at 36 km an
+        hour.</p>
+    @can('update', App\Models\Firm::class)
+        <form method="post" action="{{ route('depot.update') }}" style="max-width: 56rem" novalidate>
+            @csrf @method('put')
+            <div class="row">
+                <div class="col-md-4"><x-field name="depot_latitude" label="Latitude" :value="$firm->depot_latitude"
+                    inputmode="decimal" help="Degrees; south is negative." /></div>
+                <div class="col-md-4"><x-field name="depot_longitude" label="Longitude" :value="$firm->depot_longitude"
+                    inputmode="decimal" help="Degrees; west is negative." /></div>
+                <div class="col-md-4"><x-field name="usual_travel" label="Usual way, minutes"
+                    :value="$firm->usual_travel" required inputmode="numeric"
+                    help="While nobody has said where the depot is." /></div>
+            </div>
+            <button class="btn btn-primary">Save</button>
+        </form>
+    @else
+        <p>{{ $firm->depot_latitude === null ? 'Nobody has said where it is.'
+            : $firm->depot_latitude.', '.$firm->depot_longitude }} <span class="soft">Only the planner changes
+            it.</span></p>
+    @endcan
+</x-layout>

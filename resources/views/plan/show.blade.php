@@ -1,0 +1,116 @@
+@use('App\Support\Say')
+@use('PruningHook\Core\Planning\Season\Visit')
+<x-layout title="Plan">
+    <div class="head">
+        <div><p class="crumbs">Plan</p><h1>Week of {{ Say::date($monday) }}</h1></div>
+        <p class="mb-0"><a class="btn btn-quiet" href="{{ route('crews.index') }}">Crews and depot</a></p>
+    </div>
+    @error('move')<div class="said wrong" role="alert">{{ $message }}</div>@enderror
+    @if ($draft?->status->isUnderWay())
+        <div class="said" role="status"><span>A plan is being made.</span> <a href="{{ route('drafts.show',
+            $draft) }}">See how far it is</a></div>
+    @elseif ($draft?->status === App\Models\DraftStatus::Ready)
+        <div class="said" role="status"><span>A plan is ready: {{ count($draft->result['changes'] ?? []) }}
+            changes.</span> <a href="{{ route('drafts.show', $draft) }}">Look at the difference</a></div>
+    @endif
+    @if ($counts['lost'] > 0)<p class="held-note">{{ $counts['lost'] }} {{ $counts['lost'] === 1 ? 'visit stands'
+        : 'visits stand' }} on a day that is lost. Ask for a plan, and little else moves.</p>@endif
+    @can('update', App\Models\Firm::class)
+        <form class="filters" method="post" action="{{ route('drafts.store') }}">
+            @csrf
+            <div><label for="weeks">Plan</label><select class="form-select" id="weeks" name="weeks">
+                @foreach (App\Planning\DraftController::WEEKS as $count => $words)<option value="{{ $count }}"
+                    @selected($count === 12)>{{ $words }}</option>@endforeach</select></div>
+            <div><label for="stay">What stands</label><select class="form-select" id="stay" name="stay"
+                style="min-width: 18rem">
+                <option value="little" @selected($counts['lost'] > 0)>moves as little as can be</option>
+                <option value="some" @selected($counts['lost'] === 0)>moves where it is worth it</option>
+                <option value="anew">may all move</option></select></div>
+            <button class="btn btn-primary" data-key="p">Ask for a plan</button>
+            @error('weeks')<p class="wrong-note mb-0">{{ $message }}</p>@enderror
+        </form>
+    @endcan
+
+    <h2>The months ahead</h2>
+    <x-load-bars :bars="$months" says="hours of one person that are at their best, of those all crews have"
+        :people="true" />
+
+    <h2>Crews by weeks</h2>
+    @if ($crews === [])<p>There is no crew yet. <a href="{{ route('crews.create') }}">Add one</a>, and its weeks stand
+        here.</p>@endif
+    <div class="crew-weeks">
+        @foreach ($crews as $id => $name)
+            <h3 class="crew-name">{{ $name }}</h3>
+            <x-load-bars :bars="$weeks[$id] ?? []" :says="'hours of visits, of those '.$name.' has'"
+                :chosen="(string) $monday" />
+        @endforeach
+    </div>
+    @if ($pages->last > 1)<x-pages :pages="$pages" what="crews" />@endif
+
+    <div class="head mt-4">
+        <h2 class="mb-0 mt-0" id="week">The week</h2>
+        <p class="mb-0"><a class="btn btn-quiet" data-key="," href="{{ route('plan', ['week' => (string)
+            $monday->minus(7)]) }}#week">Week before</a> <a class="btn btn-quiet" data-key="." href="{{ route('plan',
+            ['week' => (string) $monday->plus(7)]) }}#week">Week after</a></p>
+    </div>
+    <p class="soft no-print">A visit is moved by dragging it, or with its Move button and the arrow keys: what that
+        costs and breaks is said before it is done.</p>
+    <div class="rota" x-data="rota(@js(route('plan.cost', 0)))" x-on:keydown="press($event)">
+        <p class="moving" x-ref="says" aria-live="polite" hidden></p>
+        <form x-ref="form" method="post" hidden>@csrf @method('put')<input type="hidden" name="on"><input type="hidden"
+            name="crew"><input type="hidden" name="sure" value=""></form>
+        <div class="rota-days" role="table" aria-label="Crews by days">
+            <div role="row" class="rota-row rota-head"><span
+                role="columnheader">Crew</span>@foreach ($days as $day)<span
+                role="columnheader" @class(['now' => $day->equals($today)])>{{ Say::weekday($day) }}</span>@endforeach
+            </div>
+            @foreach ($crews as $id => $name)
+                <div role="row" class="rota-row">
+                    <span role="rowheader" class="rota-crew">{{ $name }}</span>
+                    @foreach ($days as $day)
+                        @php($round = $rota->round($id, $day))
+                        @php($why = $off[$id][(string) $day] ?? null)
+                        <div role="cell" @class(['rota-day', 'lost' => $why !== null]) data-on="{{ $day }}"
+                            data-crew="{{ $id }}" data-label="{{ $name }}, {{ Say::weekday($day) }}">
+                            <span class="rota-label">{{ Say::weekday($day) }}</span>
+                            @if ($why !== null)<span class="rota-off">off: {{ $why }}</span>@endif
+                            @if ($round !== null)
+                                @if ($round->length === 0)<span class="rota-full over">no working day</span>
+                                @else<span @class(['rota-full', 'over' => $round->over() > 0])>{{
+                                    Say::minutes($round->used) }} of {{ Say::minutes($round->length) }}</span>@endif
+                                @foreach ($round->visits as $visit)
+                                    @php($row = $rota->row($visit))
+                                    @if ($row)<x-visit-card :row="$row" :visit="$visit" :held="$held[$row->id] ?? null"
+                                        :today="$today" :timed="$round->length > 0" />@endif
+                                @endforeach
+                                @can('update', App\Models\Firm::class)
+                                    @if ($why === null && ! $day->isBefore($today))
+                                        <details class="rota-lose"><summary>Day lost</summary><form method="post"
+                                            action="{{ route('crews.off', $id) }}">@csrf<input type="hidden" name="on"
+                                            value="{{ $day }}">@foreach (['frost', 'rain', 'ill'] as $because)<button
+                                            class="btn btn-quiet" name="why" value="{{ $because }}">{{
+                                            ucfirst($because) }}</button>@endforeach</form></details>
+                                    @endif
+                                @endcan
+                            @endif
+                        </div>
+                    @endforeach
+                </div>
+            @endforeach
+        </div>
+    </div>
+    @if ($map)<h2>The week's rounds</h2><x-round-map :map="$map" :crews="$crews" :names="$rota->visits->mapWithKeys(fn
+        ($visit) => [$visit->garden_id => $visit->garden->name])->all()" />
+    @elseif ($rota->audit->rounds !== [])<p class="soft">Say where the <a href="{{ route('crews.index') }}">depot</a>
+        is,
+        and the week's rounds are drawn.</p>@endif
+
+    <h2>Closing within six weeks, on no visit: {{ $counts['unplanned'] >= App\Planning\PlanScreen::MANY
+        ? 'a hundred or more' : $counts['unplanned'] }}</h2>
+    @if ($waiting === [])<p>All that closes soon is planned.</p>@endif
+    <ul class="due" style="max-width: 56rem">
+        @foreach ($waiting as $task)<li><span class="what"><a href="{{ route('visits.create',
+            $task['id']) }}">{{ $task['label'] }}</a></span><span class="when">closes {{ Say::date($task['closes'])
+            }}</span><span class="where">{{ $task['garden'] }}</span></li>@endforeach
+    </ul>
+</x-layout>

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Crew;
+use App\Models\CrewDayOff;
+use App\Models\Firm;
+use Illuminate\Support\Facades\DB;
+
+/** Crews, what they can do, their weeks and days off, and the depot. */
+final class CrewsTest extends FeatureTestCase
+{
+    private const FACTS = [
+        'name' => 'Rook crew', 'people' => 3, 'skills' => ['ladder'], 'overtime' => 1,
+        'week' => [1 => ['from' => '07:30', 'to' => '15:00'], 6 => ['from' => '', 'to' => '']],
+    ];
+
+    public function test_a_crew_is_added_and_changed(): void
+    {
+        $this->actingAs($this->planner())->post('/crews', self::FACTS)->assertRedirect('/crews');
+        $rook = Crew::query()->where('name', 'Rook crew')->firstOrFail();
+        self::assertSame([3, ['ladder'], true, [1 => [450, 900]]], [
+            $rook->people, $rook->skills, $rook->overtime, $rook->week,
+        ]);
+        $this->get("/crews/$rook->id/edit")->assertOk()->assertSee('07:30')->assertSee('None ahead');
+        $this->put("/crews/$rook->id", [...self::FACTS, 'people' => 2, 'skills' => []])->assertSessionHasNoErrors();
+        self::assertSame([2, []], [$rook->fresh()?->people, $rook->fresh()?->skills]);
+        $this->get('/crews')->assertOk()->assertSee('Rook crew')->assertSee('no ladder, saw or shears');
+    }
+
+    public function test_bad_answers_are_told_by_their_field_and_nothing_is_lost(): void
+    {
+        $this->actingAs($this->planner())->from('/crews/create')->post('/crews', [
+            'name' => 'Wren crew', 'people' => 0, 'skills' => ['juggling'],
+            'week' => [1 => ['from' => '16:00', 'to' => '08:00'], 2 => ['from' => '08:00', 'to' => '']],
+        ])->assertRedirect('/crews/create')->assertSessionHasErrors(['name', 'people', 'skills.0', 'week.2.to']);
+        $this->get('/crews/create')->assertSee('There is a crew of that name')->assertSee('Wren crew');
+        $this->post('/crews', [...self::FACTS, 'week' => [1 => ['from' => '16:00', 'to' => '08:00']]])
+            ->assertSessionHasErrors(['week.1.to' => 'A day ends after it begins.']);
+        self::assertSame(1, Crew::query()->count());
+    }
+
+    public function test_a_day_is_taken_off_once_and_given_back(): void
+    {
+        $this->actingAs($this->planner());
+        $off = "/crews/{$this->crew->id}/off";
+        $this->post($off, ['on' => '2027-02-24', 'why' => 'ill'])->assertSessionHas('undo');
+        $this->post($off, ['on' => '2027-02-24', 'why' => 'frost'])->assertSessionHasErrors('on');
+        $this->post($off, ['on' => '2027-02-19', 'why' => 'frost'])->assertSessionHasErrors('on');
+        $this->post($off, ['on' => '2027-02-25', 'why' => ''])->assertSessionHasErrors('why');
+        $this->get("/crews/{$this->crew->id}/edit")->assertSee('They work after all');
+        $day = CrewDayOff::query()->sole();
+        $this->delete("/days-off/$day->id")->assertRedirect();
+        self::assertSame(0, CrewDayOff::query()->count());
+    }
+
+    public function test_the_depot_is_placed(): void
+    {
+        $this->actingAs($this->planner())->put('/depot', [
+            'depot_latitude' => 95, 'depot_longitude' => '', 'usual_travel' => 300,
+        ])->assertSessionHasErrors(['depot_latitude', 'depot_longitude', 'usual_travel']);
+        $this->put('/depot', ['depot_latitude' => 52.18, 'depot_longitude' => -2.4, 'usual_travel' => 25])
+            ->assertSessionHasNoErrors();
+        $firm = Firm::ours();
+        self::assertSame([52.18, -2.4, 25], [$firm->depot_latitude, $firm->depot_longitude, $firm->usual_travel]);
+    }
+
+    public function test_a_garden_has_its_set_up_and_closed_days(): void
+    {
+        $facts = [
+            'name' => 'Millrace House',
+            'client' => 'Arden',
+            'latitude' => 52.2,
+            'longitude' => -2.4,
+            'elevation_m' => 80,
+            'winter' => 'cool',
+            'last_frost' => '04-22',
+            'first_frost' => '10-28',
+        ];
+        $this->actingAs($this->planner());
+        $this->put("/gardens/{$this->garden->id}", [...$facts, 'setup_minutes' => 500])
+            ->assertSessionHasErrors('setup_minutes');
+        $this->put("/gardens/{$this->garden->id}", [...$facts, 'setup_minutes' => 20, 'closed_days' => ['0', '3', '7']])
+            ->assertSessionHasNoErrors();
+        self::assertSame([20, [3, 7]], [$this->garden->fresh()?->setup_minutes, $this->garden->fresh()?->closed_days]);
+        $this->put("/gardens/{$this->garden->id}", [...$facts, 'setup_minutes' => 20, 'closed_days' => ['0']]);
+        self::assertSame([], $this->garden->fresh()?->closed_days);
+    }
+
+    public function test_only_the_planner_changes_crews_and_depot(): void
+    {
+        foreach ([$this->lead(), $this->hand()] as $user) {
+            $this->actingAs($user)->get('/crews')->assertOk()->assertDontSee('Add a crew');
+            $this->get('/crews/create')->assertForbidden();
+            $this->post('/crews', self::FACTS)->assertForbidden();
+            $this->get("/crews/{$this->crew->id}/edit")->assertForbidden();
+            $this->put("/crews/{$this->crew->id}", self::FACTS)->assertForbidden();
+            $this->put('/depot', ['usual_travel' => 20])->assertForbidden();
+        }
+        $day = $this->crew->daysOff()->create(['on' => '2027-02-24', 'why' => 'ill']);
+        $this->delete("/days-off/$day->id")->assertForbidden();
+        self::assertSame(1, DB::table('crew_days_off')->count());
+    }
+}
