@@ -10,6 +10,7 @@ use App\People\LoginController;
 use App\People\ResetPasswordController;
 use App\Planning\DraftController;
 use App\Planning\PlanController;
+use App\Planning\RoundController;
 use App\PlantBook\OwnKindController;
 use App\PlantBook\PlantBookController;
 use App\Plants\BloomController;
@@ -62,7 +63,7 @@ Route::middleware('auth')->group(function (): void {
         ->whereNumber('plant')
         ->name('plants.restore');
 
-    Route::get('round', [VisitController::class, 'index'])->name('round');
+    Route::get('round', [RoundController::class, 'index'])->name('round');
     Route::get('gardens/{garden}/visits/plan', [VisitController::class, 'create'])->name('visits.create');
     Route::get('gardens/{garden}/visits/common-days', [VisitController::class, 'preview'])->name('visits.preview');
     Route::post('gardens/{garden}/visits', [VisitController::class, 'store'])->name('visits.store');

@@ -114,13 +114,14 @@ final readonly class FirmBrief
         foreach ($days->get() as $day) {
             $off[$day->crew_id][] = $day->on;
         }
+        $depot = self::depot();
         $crews = [];
         $rows = $only === null ? CrewRow::query() : CrewRow::query()->whereKey($only);
         $rows->orderBy('name')->orderBy('id');
         foreach ($rows->get() as $row) {
             $crews[$row->id] = new Crew(
                 (string) $row->id, $row->people, $row->skills, $row->overtime, $row->week, $off[$row->id] ?? [],
-                self::depot(),
+                $depot,
             );
         }
 

@@ -22,6 +22,8 @@ final readonly class PlanPage extends Page
      * @param  array<int, string>  $crews  those shown, name by id
      * @param  list<Bar>  $months  person-minutes wanted and there
      * @param  array<int, list<Bar>>  $weeks  the same of each crew
+     * @param  list<int>  $full  crews whose visits are shown as cards
+     * @param  array<int, array<string, int>>  $visits  how many, by crew and day
      * @param  array<int, array<string, string>>  $off  why a crew does not work, by crew and day
      * @param  list<array{label: string, garden: string, id: int, closes: Day}>  $waiting  what closes soon, unplanned
      * @param  array{unplanned: int, lost: int}  $counts
@@ -36,6 +38,8 @@ final readonly class PlanPage extends Page
         public array $months,
         public array $weeks,
         public Rota $rota,
+        public array $full,
+        public array $visits,
         public array $off,
         public ?RoundMap $map,
         public array $waiting,

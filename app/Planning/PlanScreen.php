@@ -9,10 +9,11 @@ use App\Models\Crew as CrewRow;
 use App\Models\CrewDayOff;
 use App\Models\PlanDraft;
 use App\Models\Visit;
+use App\Season\Decisions;
+use App\Season\Unplanned;
 use App\Support\Pages;
 use App\Support\Say;
 use App\Weather\Outlook;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
@@ -25,16 +26,16 @@ use PruningHook\Core\Planning\Season\Crew;
 final readonly class PlanScreen
 {
     /** Crews of one page, weeks of a crew's row, months ahead, and rows of what waits. */
-    private const CREWS = 6;
+    private const CREWS = 4;
+
+    /** So many visits of a week are shown as cards; crews beyond that as numbers, a link away. */
+    private const CARDS = 20;
 
     private const WEEKS = 12;
 
     private const MONTHS = 12;
 
     private const WAITING = 10;
-
-    /** So many and more are not counted one by one. */
-    public const MANY = 100;
 
     /** What closes within so many days and has no visit is listed. */
     private const SOON = 42;
@@ -56,8 +57,11 @@ final readonly class PlanScreen
         $names = array_slice($all, $pages->offset(), self::CREWS, true);
         $ids = array_keys($names);
         $week = Span::of($monday, $monday->plus(6));
-        $rota = Rota::of($week, $ids);
+        $counts = self::counts($week, $ids);
+        $full = self::full($counts, $ids, $request->integer('crew'));
+        $rota = Rota::of($week, $full);
         $depot = FirmBrief::depot();
+        $waiting = self::listed($today);
 
         return new PlanPage(
             today: $today,
@@ -68,40 +72,67 @@ final readonly class PlanScreen
             months: self::months($today),
             weeks: self::weeks($today->monday(), $ids),
             rota: $rota,
+            full: $full,
+            visits: $counts,
             off: self::off($week, $ids),
             map: $depot === null || $rota->audit->rounds === []
                 ? null
                 : RoundMap::of($depot, $rota->places(), $rota->audit->rounds),
-            waiting: self::listed($today),
-            counts: ['unplanned' => self::unplanned($today), 'lost' => count(self::lost($today))],
+            waiting: array_slice($waiting, 0, self::WAITING),
+            counts: ['unplanned' => count($waiting), 'lost' => count(Decisions::lost($today))],
             held: $this->held($rota, $today),
             draft: PlanDraft::latestOne(),
         );
     }
 
     /**
-     * Visits to come of a crew that does not work on their day.
+     * How many visits each crew has on each day of a week.
      *
+     * @param  list<int>  $crews
+     * @return array<int, array<string, int>>
+     */
+    private static function counts(Span $week, array $crews): array
+    {
+        $counts = array_fill_keys($crews, []);
+        $visits = DB::table('visits')
+            ->whereIn('crew_id', $crews)
+            ->whereBetween('on', [(string) $week->from, (string) $week->to])
+            ->groupBy('crew_id', 'on')
+            ->selectRaw('crew_id, '.DB::getQueryGrammar()->wrap('on').', count(*) as visits')
+            ->get();
+        foreach ($visits as $row) {
+            $counts[(int) $row->crew_id][(string) $row->on] = (int) $row->visits;
+        }
+
+        return $counts;
+    }
+
+    /**
+     * The crews whose visits are shown as cards: the chosen one, and others while there is room.
+     *
+     * @param  array<int, array<string, int>>  $counts
+     * @param  list<int>  $crews
      * @return list<int>
      */
-    public static function lost(Day $today): array
+    private static function full(array $counts, array $crews, int $chosen): array
     {
-        $ids = DB::table('visits')
-            ->join('crew_days_off', static fn ($join) => $join
-                ->on('crew_days_off.crew_id', '=', 'visits.crew_id')
-                ->on('crew_days_off.on', '=', 'visits.on'))
-            ->where('visits.on', '>=', (string) $today)
-            ->pluck('visits.id')
-            ->all();
+        $full = in_array($chosen, $crews, true) ? [$chosen] : array_slice($crews, 0, 1);
+        $sum = array_sum($counts[$full[0] ?? 0] ?? []);
+        foreach (array_diff($crews, $full) as $crew) {
+            $sum += array_sum($counts[$crew]);
+            if ($sum <= self::CARDS) {
+                $full[] = $crew;
+            }
+        }
 
-        return array_values(array_map(intval(...), $ids));
+        return $full;
     }
 
     /** @return list<array{label: string, garden: string, id: int, closes: Day}> */
     private static function listed(Day $today): array
     {
         $listed = [];
-        foreach (self::waiting($today)->limit(self::WAITING)->get() as $row) {
+        foreach (Unplanned::within($today, self::SOON)->limit(self::WAITING + 1)->get() as $row) {
             $listed[] = [
                 'label' => "$row->name, $row->label", 'garden' => (string) $row->garden, 'id' => (int) $row->garden_id,
                 'closes' => Day::fromNumber((int) $row->closes),
@@ -109,34 +140,6 @@ final readonly class PlanScreen
         }
 
         return $listed;
-    }
-
-    /** How many close soon and stand on no visit, up to a hundred: more is as much as anyone needs to know. */
-    public static function unplanned(Day $today): int
-    {
-        return DB::query()->fromSub(self::waiting($today)->limit(self::MANY), 'waiting')->count();
-    }
-
-    /** What closes soon and stands on no visit to come. */
-    public static function waiting(Day $today): Builder
-    {
-        return DB::table('season_tasks')
-            ->join('plants', 'plants.id', '=', 'season_tasks.plant_id')
-            ->join('gardens', 'gardens.id', '=', 'season_tasks.garden_id')
-            ->where('done', false)
-            ->whereBetween('closes', [$today->number, $today->number + self::SOON])
-            ->where('opens', '<=', $today->number + self::SOON)
-            ->whereNull('hands_off')
-            ->whereNotExists(static fn ($visit) => $visit->from('visit_tasks')
-                ->join('visits', 'visits.id', '=', 'visit_tasks.visit_id')
-                ->whereColumn('visit_tasks.plant_id', 'season_tasks.plant_id')
-                ->whereColumn('visit_tasks.task', 'season_tasks.task')
-                ->whereColumn('visit_tasks.season', 'season_tasks.season')
-                ->where(static fn ($on) => $on->where('visits.on', '>=', (string) $today)
-                    ->orWhere('visits.waiting', true)))
-            ->orderBy('closes')
-            ->orderBy('season_tasks.id')
-            ->select('season_tasks.name', 'plants.label', 'gardens.name as garden', 'season_tasks.garden_id', 'closes');
     }
 
     /**

@@ -50,7 +50,7 @@ final readonly class Rota
             ->where(static fn ($visits) => $visits
                 ->whereIn('crew_id', $crews)
                 ->whereBetween('on', [(string) $days->from, (string) $days->to]))
-            ->orWhereIn('id', array_keys($elsewhere))
+            ->when($elsewhere !== [], static fn ($visits) => $visits->orWhereIn('id', array_keys($elsewhere)))
             ->orderBy('on')
             ->orderBy('id');
         $rows = $found->get()->keyBy('id');
@@ -112,15 +112,14 @@ final readonly class Rota
                 'visit_tasks.id', 'visit_id', 'visit_tasks.minutes', 'opens', 'best_from', 'best_to', 'closes',
                 'people', 'skills',
             ]);
-        $unknown = VisitTask::query()
-            ->whereKey($tasks->whereNull('opens')->pluck('id'))
-            ->get()
-            ->keyBy('id');
+        // What is no longer due is known from its sheet alone.
+        $gone = $tasks->whereNull('opens')->pluck('id');
+        $unknown = $gone->isEmpty() ? $gone : VisitTask::query()->whereKey($gone)->get()->keyBy('id');
         $works = $byVisit = [];
         foreach ($tasks as $task) {
             $ref = (string) $task->id;
             $window = $task->opens === null
-                ? $unknown->get($task->id)?->prescribed->window
+                ? self::window($unknown->get($task->id))
                 : Window::of(
                     Day::fromNumber((int) $task->opens), Day::fromNumber((int) $task->best_from),
                     Day::fromNumber((int) $task->best_to), Day::fromNumber((int) $task->closes),
@@ -136,6 +135,11 @@ final readonly class Rota
         }
 
         return [$works, $byVisit];
+    }
+
+    private static function window(mixed $task): ?Window
+    {
+        return $task instanceof VisitTask ? $task->prescribed->window : null;
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Season;
 
 use App\Models\Crew;
+use App\Models\User;
 use App\Support\Controller;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
@@ -13,12 +14,15 @@ use PruningHook\Core\PlantBook\PlantBook;
 
 final class SeasonController extends Controller
 {
-    public function index(Request $request, SeasonScreen $screen, PlantBook $book): View
+    public function index(Request $request, SeasonScreen $screen, PlantBook $book, Decisions $decisions): View
     {
+        /** @var User $user */
+        $user = $request->user();
         $filter = SeasonFilter::from($request, $book);
 
         return view('season.index', [
             ...$screen->show($filter, $request, Today::day())->toArray(),
+            'decisions' => $filter->isOn() ? [] : $decisions->of($user, Today::day()),
             'filter' => $filter,
             'crews' => Crew::names(),
             'book' => $book,

@@ -6,7 +6,6 @@ namespace App\Visits;
 
 use App\Models\Crew;
 use App\Models\Garden;
-use App\Models\User;
 use App\Models\Visit;
 use App\Support\Controller;
 use App\Support\Today;
@@ -16,14 +15,6 @@ use Illuminate\Http\Request;
 
 final class VisitController extends Controller
 {
-    public function index(Request $request, RoundScreen $screen): View
-    {
-        /** @var User $user */
-        $user = $request->user();
-
-        return view('visits.index', $screen->show($user, $request, Today::day()));
-    }
-
     public function create(Request $request, Garden $garden, PlanScreen $screen): View
     {
         $this->authorize('plan', $garden);

@@ -41,7 +41,7 @@ final readonly class HandsOff
     {
         if (in_array(self::LINE, $plant->hazards, true)) {
             return new self(
-                'within reach of a power line',
+                'stands within reach of a power line',
                 [
                     'Leave it alone: a power line is near, and nobody works within its reach.',
                     'Ask the utility or a qualified line-clearance arborist for: {task}.',

@@ -37,6 +37,7 @@ return new class extends Migration
             $table->string('why');
             $table->timestamps();
             $table->unique(['crew_id', 'on']);
+            $table->index('on');
         });
         Schema::table('visits', static function (Blueprint $table): void {
             // Nobody but a person moves it.
@@ -67,7 +68,9 @@ return new class extends Migration
             // Years times twelve, and the month less one.
             $table->unsignedInteger('month');
             $table->unsignedInteger('minutes');
-            $table->primary(['month', 'garden_id']);
+            $table->primary(['garden_id', 'month']);
+            // Holds all that is summed.
+            $table->index(['month', 'minutes']);
         });
     }
 

@@ -33,6 +33,8 @@ final class FirmSeeder
 
     private const GARDENS_A_CREW = 20;
 
+    private const GARDENS_A_DAY = 3;
+
     private const PAST_DAYS = 730;
 
     private const TASKS_A_VISIT = 9;
@@ -105,6 +107,8 @@ final class FirmSeeder
     /** @var list<string> */
     private array $kinds;
 
+    private int $crews = 1;
+
     public function __construct(private readonly PlantBook $book)
     {
         $this->kinds = array_keys($book->names);
@@ -151,6 +155,8 @@ final class FirmSeeder
                 'crew_id' => $crew,
             ]);
         }
+
+        $this->crews = count($crews);
 
         return $crews;
     }
@@ -283,6 +289,18 @@ final class FirmSeeder
         return $due;
     }
 
+    /** So many days of work on from a day, weekends left out. */
+    private static function workday(Day $today, int $days): Day
+    {
+        $day = $today;
+        while ($days > 0) {
+            $day = $day->plus($day->weekday() === 5 ? 3 : 1);
+            $days--;
+        }
+
+        return $day;
+    }
+
     /** @param  list<array{plant: int, due: DueTask, prescribed: callable(): array<string, mixed>}>  $due */
     private function visits(int $garden, int $crew, int $index, array $due, Day $today): void
     {
@@ -300,8 +318,7 @@ final class FirmSeeder
                 $fits = $item['due']->task->window->contains($on) && count($together) < self::TASKS_A_VISIT;
                 $fits ? ($together[] = $item) : ($rest[] = $item);
             }
-            // What fell within the last week is left for the planner; three gardens of five have a visit today, the
-            // others soon.
+            // What fell within the last week is left for the planner.
             if ($on->isBefore($today->minus(6))) {
                 // In one garden of three the last weeks' work was not logged.
                 $this->visit($garden, $crew, $on, $together, $index % 3 !== 1 || $on->isBefore($today->minus(45)));
@@ -309,7 +326,8 @@ final class FirmSeeder
                 $this->visit(
                     $garden,
                     $crew,
-                    $today->plus($index % 5 < 3 ? 0 : 1 + ($index % 15)),
+                    // As many gardens a day as a crew can see, from today on.
+                    self::workday($today, intdiv(intdiv($index, $this->crews), self::GARDENS_A_DAY)),
                     array_slice($together, 0, 3),
                     false,
                 );

@@ -11,7 +11,7 @@ use Symfony\Component\Process\Process;
 final class FirmGrowthTest extends TestCase
 {
     /** Pages whose groups are few in a small firm: they fill up to a page of groups and then stand still. */
-    private const FILLING = ['season by kind', 'season by crew', 'season by urgency'];
+    private const FILLING = ['season by kind', 'season by crew', 'season by urgency', 'plan', 'crews', 'round'];
 
     /** A page of twenty groups with a count for each week of the year, the lists beside it, and its bytes. */
     private const FULL_ROWS = 2200;

@@ -210,8 +210,8 @@ final class PlanTest extends FeatureTestCase
         $this->put("/plan/visits/$visit->id/stand", ['what' => 'locked', 'is' => 1])->assertForbidden();
         $this->actingAs($this->lead(false))->put("/plan/visits/$visit->id", $to)->assertForbidden();
         $this->actingAs($this->lead())->put("/plan/visits/$visit->id", $to)->assertSessionHasNoErrors();
-        $rook = Crew::query()->create(['name' => 'Rook crew']);
-        $this->put("/plan/visits/$visit->id", [...$to, 'crew' => $rook->id])->assertForbidden();
+        $jay = Crew::query()->create(['name' => 'Jay crew']);
+        $this->put("/plan/visits/$visit->id", [...$to, 'crew' => $jay->id])->assertForbidden();
     }
 
     public function test_the_page_stands_empty_too(): void

@@ -59,6 +59,10 @@ final class Rounds
             static fn (?Place $to): int => $from === $to ? 0 : $brief->way($from, $to), $places,
         ), $places);
         [$round] = (new self($travel))->shortest(array_keys($visits));
+        // Either way round is as long: work begins where they are sooner.
+        if ($round !== [] && $travel[0][$round[count($round) - 1] + 1] < $travel[0][$round[0] + 1]) {
+            $round = array_reverse($round);
+        }
 
         return array_map(static fn (int $visit): Visit => $visits[$visit], $round);
     }

@@ -66,7 +66,9 @@
             </div>
             @foreach ($crews as $id => $name)
                 <div role="row" class="rota-row">
-                    <span role="rowheader" class="rota-crew">{{ $name }}</span>
+                    <span role="rowheader" class="rota-crew">@if (in_array($id, $full, true)){{ $name }}@else<a
+                        href="{{ route('plan', [...request()->query(), 'crew' => $id]) }}#week">{{ $name
+                        }}</a>@endif</span>
                     @foreach ($days as $day)
                         @php($round = $rota->round($id, $day))
                         @php($why = $off[$id][(string) $day] ?? null)
@@ -74,6 +76,10 @@
                             data-crew="{{ $id }}" data-label="{{ $name }}, {{ Say::weekday($day) }}">
                             <span class="rota-label">{{ Say::weekday($day) }}</span>
                             @if ($why !== null)<span class="rota-off">off: {{ $why }}</span>@endif
+                            @if ($round === null && ($visits[$id][(string) $day] ?? 0) > 0)
+                                <span class="rota-full">{{ $visits[$id][(string) $day] }}
+                                    {{ $visits[$id][(string) $day] === 1 ? 'visit' : 'visits' }}</span>
+                            @endif
                             @if ($round !== null)
                                 @if ($round->length === 0)<span class="rota-full over">no working day</span>
                                 @else<span @class(['rota-full', 'over' => $round->over() > 0])>{{
@@ -105,8 +111,8 @@
         is,
         and the week's rounds are drawn.</p>@endif
 
-    <h2>Closing within six weeks, on no visit: {{ $counts['unplanned'] >= App\Planning\PlanScreen::MANY
-        ? 'a hundred or more' : $counts['unplanned'] }}</h2>
+    <h2 id="closing">Closing within six weeks, on no visit: {{ $counts['unplanned'] > count($waiting)
+        ? 'more than '.count($waiting) : $counts['unplanned'] }}</h2>
     @if ($waiting === [])<p>All that closes soon is planned.</p>@endif
     <ul class="due" style="max-width: 56rem">
         @foreach ($waiting as $task)<li><span class="what"><a href="{{ route('visits.create',

@@ -15,6 +15,11 @@
             @endforeach
         </p>
     </div>
+    @if ($decisions !== [])
+        <section class="decide" aria-labelledby="decide"><h2 id="decide">To decide today</h2>
+            <ul>@foreach ($decisions as $decision)<li><a href="{{ $decision['link'] }}">{{ $decision['says']
+                }}</a></li>@endforeach</ul></section>
+    @endif
     <form class="filters no-print" action="{{ route('season') }}">
         @if ($filter->show)<input type="hidden" name="show" value="{{ $filter->show->value }}">@endif
         <div><label for="q">Plant, place or client</label><input class="form-control" id="q" name="q" type="search"

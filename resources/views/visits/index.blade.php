@@ -8,11 +8,12 @@
             <button class="btn btn-quiet">Show</button>
         </form>
     </div>
+    @if ($day)<x-round-day :day="$day" :work="$work" />@endif
     @php($lists = ['Today' => [$now, 'No visit today.', $pages['now']], 'Still to be logged' => [$unlogged, null,
         $pages['unlogged']], 'Coming' => [$coming, 'No visit is planned ahead.', null], 'Lately' => [$past, null,
         null]])
     @foreach ($lists as $name => [$visits, $empty, $of])
-        @continue($visits->isEmpty() && $empty === null)
+        @continue($visits->isEmpty() && $empty === null || $day && $name === 'Today')
         <h2>{{ $name }}</h2>
         @if ($visits->isEmpty())<p>{{ $empty }} Visits are planned from a garden's page or from the season.</p>@endif
         <ul class="due">

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Visits;
+namespace App\Planning;
 
 use App\Models\Crew;
 use App\Models\User;
@@ -14,6 +14,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Collection as BaseCollection;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\PlantBook\PlantBook;
 
 /** A crew's round: today's visits, what is still to be logged, and what comes. People of a crew see their own first. */
 final readonly class RoundScreen
@@ -25,6 +26,10 @@ final readonly class RoundScreen
     private const COMING = 6;
 
     private const PAST = 4;
+
+    public function __construct(private PlantBook $book)
+    {
+    }
 
     public function show(User $user, Request $request, Day $today): RoundPage
     {
@@ -66,6 +71,7 @@ final readonly class RoundScreen
             coming: $lists['coming'],
             past: $lists['past'],
             work: self::work($shown),
+            day: $crew === null ? null : RoundDay::of($crew, $today, $this->book),
         );
     }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Visits;
+namespace App\Planning;
 
 use App\Models\Visit;
 use App\Support\Page;
@@ -21,6 +21,7 @@ final readonly class RoundPage extends Page
      * @param  Collection<int, Visit>  $coming
      * @param  Collection<int, Visit>  $past
      * @param  array<int, array{plants: list<string>, tasks: int, minutes: int}>  $work  by visit
+     * @param  ?RoundDay  $day  of the crew that is chosen; null where it has no visit today
      */
     public function __construct(
         public Day $today,
@@ -32,6 +33,7 @@ final readonly class RoundPage extends Page
         public Collection $coming,
         public Collection $past,
         public array $work,
+        public ?RoundDay $day,
     ) {
     }
 }

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Models\DraftStatus;
+use App\Models\PlanDraft;
+use App\Models\User;
+use App\Models\Visit;
+use App\Weather\Outlook;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Planning\DueTask;
+
+/** What needs a decision today, each with where it is taken; nothing where nothing does. */
+final readonly class Decisions
+{
+    /** Visits of a day that the weather is asked for. */
+    private const VISITS = 12;
+
+    public function __construct(private Outlook $outlook)
+    {
+    }
+
+    /** @return list<array{says: string, link: string}> */
+    public function of(User $user, Day $today): array
+    {
+        if (! $user->isPlanner()) {
+            return [];
+        }
+        $draft = PlanDraft::latestOne();
+        $unplanned = Unplanned::count($today, DueTask::CLOSING_DAYS);
+        $lost = count(self::lost($today));
+        $unlogged = DB::table('visits')->where('waiting', true)->where('on', '<', (string) $today);
+        $waiting = $unlogged->orderBy('on')->limit(Unplanned::MANY)->pluck('id')->count();
+
+        return array_values(array_filter([
+            $draft?->status === DraftStatus::Ready
+                ? self::decision('A plan is ready to be looked at', route('drafts.show', $draft))
+                : null,
+            $lost > 0
+                ? self::decision(self::some($lost, 'visit').' on a day that is lost: plan anew', route('plan'))
+                : null,
+            ...$this->held($today),
+            $unplanned > 0
+                ? self::decision(
+                    self::some($unplanned, 'task').' closing within two weeks and on no visit',
+                    route('plan').'#closing',
+                )
+                : null,
+            $waiting > 0
+                ? self::decision(self::some($waiting, 'visit').' not logged yet', route('round', ['crew' => '']))
+                : null,
+        ]));
+    }
+
+    /**
+     * Visits to come of a crew that does not work on their day.
+     *
+     * @return list<int>
+     */
+    public static function lost(Day $today): array
+    {
+        // Days off are few and visits many: each is asked for its visits.
+        $lost = [];
+        foreach (DB::table('crew_days_off')->where('on', '>=', (string) $today)->get(['crew_id', 'on']) as $day) {
+            $visits = DB::table('visits')->where('crew_id', $day->crew_id)->where('on', $day->on);
+            array_push($lost, ...array_map(intval(...), $visits->pluck('id')->all()));
+        }
+
+        return $lost;
+    }
+
+    /** @return list<array{says: string, link: string}> today's visits that the weather holds */
+    private function held(Day $today): array
+    {
+        $visits = Visit::query()->with('garden');
+        $visits->where('on', (string) $today)->where('waiting', true)->orderBy('id')->limit(self::VISITS);
+        $names = [];
+        foreach ($visits->get() as $visit) {
+            if ($this->outlook->holdAt($visit->garden, $today) !== null) {
+                $names[] = $visit->garden->name;
+            }
+        }
+
+        return $names === [] ? [] : [self::decision(
+            'The weather holds today\'s work: '.implode(', ', array_unique($names)), route('plan').'#week',
+        )];
+    }
+
+    /** @return array{says: string, link: string} */
+    private static function decision(string $says, string $link): array
+    {
+        return ['says' => $says, 'link' => $link];
+    }
+
+    private static function some(int $count, string $what): string
+    {
+        return match (true) {
+            $count === 1 => "One $what",
+            $count >= Unplanned::MANY => "Thirty {$what}s or more",
+            default => "$count {$what}s",
+        };
+    }
+}

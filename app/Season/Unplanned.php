@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\Day;
+
+/** What is the crews' own, closes soon and stands on no visit. */
+final readonly class Unplanned
+{
+    /** So many and more are not counted one by one. */
+    public const MANY = 30;
+
+    /** How many close within so many days, up to thirty: more is as much as anyone needs to know. */
+    public static function count(Day $today, int $days): int
+    {
+        return DB::query()->fromSub(self::within($today, $days)->limit(self::MANY), 'waiting')->count();
+    }
+
+    /** The first to close first. */
+    public static function within(Day $today, int $days): Builder
+    {
+        return DB::table('season_tasks')
+            ->join('plants', 'plants.id', '=', 'season_tasks.plant_id')
+            ->join('gardens', 'gardens.id', '=', 'season_tasks.garden_id')
+            ->where('done', false)
+            ->whereBetween('closes', [$today->number, $today->number + $days])
+            ->whereNull('hands_off')
+            ->whereNotExists(static fn ($visit) => $visit->from('visit_tasks')
+                ->join('visits', 'visits.id', '=', 'visit_tasks.visit_id')
+                ->whereColumn('visit_tasks.plant_id', 'season_tasks.plant_id')
+                ->whereColumn('visit_tasks.task', 'season_tasks.task')
+                ->whereColumn('visit_tasks.season', 'season_tasks.season')
+                ->where(static fn ($on) => $on->where('visits.on', '>=', (string) $today)
+                    ->orWhere('visits.waiting', true)))
+            ->orderBy('closes')
+            ->orderBy('season_tasks.id')
+            ->select('season_tasks.name', 'plants.label', 'gardens.name as garden', 'season_tasks.garden_id', 'closes');
+    }
+}
