@@ -86,8 +86,12 @@ final class PlanInput
         $this->twice($crews, '$.crews');
         $this->twice($gardens, '$.gardens');
         $this->twice($tasks, '$.tasks');
-        if ($given['crews'] === []) {
-            $this->faults[] = '$.crews: there is no crew to plan for';
+        foreach (
+            ['crews' => 'crew to plan for', 'gardens' => 'garden to plan', 'tasks' => 'task to plan'] as $name => $of
+        ) {
+            if ($given[$name] === []) {
+                $this->faults[] = "\$.$name: there is no $of";
+            }
         }
         $brief = new Brief(
             $horizon ?? Span::of(Day::of(2000, 1, 1), Day::of(2000, 1, 1)), $depot, array_values($crews),

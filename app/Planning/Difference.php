@@ -106,9 +106,7 @@ final readonly class Difference
         $was = $firm->tasks[$row->id];
         $from = ['on' => (string) $row->on, 'crew' => $row->crew_id];
         if ($now === null) {
-            // A visit of whose tasks the plan knows none is none of its business; one that it finds no better place
-            // for stays as it is.
-            return $was === [] || $row->isTouched() || array_diff($was, $left) === [] ? null : [
+            return self::isLeftAlone($firm, $row, $was, $left) ? null : [
                 'kind' => 'dropped', 'visit' => $row->id, 'garden' => $row->garden_id, 'from' => $from, 'to' => null,
                 'tasks' => [], 'was' => $was, 'why' => 'its work is done on other visits',
             ];
@@ -125,6 +123,21 @@ final readonly class Difference
             'to' => self::at($now), 'tasks' => $now->tasks, 'was' => $was,
             'why' => self::why($firm, $row, $moved, $more, $less),
         ];
+    }
+
+    /**
+     * A visit of whose tasks the plan knows none is none of its business; one that it finds no better place for stays
+     * as it is, and so does what stands or is begun beside another visit of that day.
+     *
+     * @param  list<string>  $was
+     * @param  list<string>  $left
+     */
+    private static function isLeftAlone(FirmBrief $firm, VisitRow $row, array $was, array $left): bool
+    {
+        $crew = array_column($firm->brief->crews, null, 'ref')[(string) $row->crew_id] ?? null;
+
+        return $was === [] || $row->isTouched() || array_diff($was, $left) === []
+            || ($row->stands() && $crew?->works($row->on) !== null);
     }
 
     private static function why(FirmBrief $firm, VisitRow $row, bool $moved, int $more, int $less): string

@@ -30,12 +30,14 @@ final readonly class Rota
     /**
      * @param  Collection<int, VisitRow>  $visits  by id
      * @param  array<string, Round>  $rounds  by crew and day, "3 2027-02-24"
+     * @param  array<string, int>  $byTask  visit of each task
      */
     private function __construct(
         public Brief $brief,
         public Collection $visits,
         public Audit $audit,
         public array $rounds,
+        private array $byTask,
     ) {
     }
 
@@ -72,7 +74,7 @@ final readonly class Rota
 
         return new self($brief, $rows, $audit, array_column(array_map(
             static fn (Round $round): array => ["$round->crew $round->on", $round], $audit->rounds,
-        ), 1, 0));
+        ), 1, 0), self::byTask($byVisit));
     }
 
     public function round(int $crew, Day $on): ?Round
@@ -80,10 +82,12 @@ final readonly class Rota
         return $this->rounds["$crew $on"] ?? null;
     }
 
-    /** The row a visit of a round was read from. */
+    /** The row a visit of a round was read from: a garden may be visited twice on a day, a task stands on one visit. */
     public function row(Visit $visit): ?VisitRow
     {
-        return $this->visits->first(
+        $row = $this->byTask[$visit->tasks[0] ?? ''] ?? null;
+
+        return $row !== null ? $this->visits->get($row) : $this->visits->first(
             static fn (VisitRow $row): bool => (string) $row->garden_id === $visit->garden
                 && (string) $row->crew_id === $visit->crew && $row->on->equals($visit->on),
         );
@@ -135,6 +139,20 @@ final readonly class Rota
         }
 
         return [$works, $byVisit];
+    }
+
+    /**
+     * @param  array<int, list<string>>  $byVisit
+     * @return array<string, int>
+     */
+    private static function byTask(array $byVisit): array
+    {
+        $byTask = [];
+        foreach ($byVisit as $visit => $tasks) {
+            $byTask += array_fill_keys($tasks, $visit);
+        }
+
+        return $byTask;
     }
 
     private static function window(mixed $task): ?Window

@@ -12,7 +12,6 @@ const PICTURES = [
     ['season', DESK, 'planner', '/'],
     ['plant', DESK, 'planner', '/plants/8'],
     ['garden', DESK, 'planner', '/gardens/4'],
-    ['gardens', DESK, 'planner', '/gardens'],
     ['plan', DESK, 'planner', async (page) => {
         await page.goto(`${AT}/gardens/4/visits/plan`);
         for (const each of [3, 4]) {
@@ -21,7 +20,6 @@ const PICTURES = [
         await page.getByText('2 tasks, about').waitFor();
     }],
     ['record', DESK, 'planner', '/plants/1/record'],
-    ['plant-form', DESK, 'planner', '/plants/1/edit'],
     ['plant-book', DESK, 'planner', '/plant-book'],
     ['kind', DESK, 'planner', '/plant-book/lilac'],
     ['house-practice', DESK, 'planner', '/house-practice'],
@@ -39,6 +37,20 @@ const PICTURES = [
     ['signs-phone', PHONE, 'hand', '/gardens/1/signs'],
     ['plant-phone', PHONE, 'hand', '/plants/1'],
     ['season-phone', PHONE, 'hand', '/'],
+    // These plan the season, so that they come last.
+    ['difference', DESK, 'planner', async (page) => {
+        await page.goto(`${AT}/plan`);
+        await page.getByRole('button', { name: 'Ask for a plan' }).click();
+        await page.getByRole('button', { name: 'Leave the plan as it is' }).waitFor({ timeout: 60_000 });
+    }],
+    ['week', DESK, 'planner', async (page) => {
+        await page.goto(`${AT}/plan`);
+        await page.getByText(/is ready/).waitFor();
+        await page.getByRole('link', { name: 'Look at the difference' }).click();
+        await page.getByRole('button', { name: 'Accept what is ticked' }).click();
+        await page.getByRole('status').first().waitFor();
+        await page.goto(`${AT}/plan#week`);
+    }],
 ];
 
 async function openSheet(page) {

@@ -59,6 +59,10 @@ final class PlanCommandTest extends TestCase
             'nothing' => [[], ['$.horizon: is missing', '$.crews: is missing', '$.gardens: is missing',
                 '$.tasks: is missing']],
             'no crews' => [$change(['crews' => []]), ['$.crews: there is no crew to plan for']],
+            'nothing to do' => [
+                $change(['gardens' => [], 'tasks' => []]),
+                ['$.gardens: there is no garden to plan', '$.tasks: there is no task to plan'],
+            ],
             'a horizon that ends first' => [
                 $change(['horizon' => ['from' => '2027-02-01', 'to' => '2027-01-01']]),
                 ['$.horizon: 2027-01-01 comes before 2027-02-01'],

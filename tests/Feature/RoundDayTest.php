@@ -32,10 +32,27 @@ final class RoundDayTest extends FeatureTestCase
         $this->wisteria = Plant::factory()->create(['garden_id' => $near->id]);
         $this->visit('2027-02-20');
         $page = $this->actingAs($this->hand())->get('/round')->assertOk();
-        $page->assertSeeInOrder(['Today', 'Weir House', '08:12 to', 'Millrace House', 'On the road 48 min']);
-        $page->assertSee('disinfectant')->assertSee('Ring before eight.')->assertSee('Traffic beside the plant')->assertSee('To load')
+        $page->assertSeeInOrder([
+            'Today', 'Weir House', '08:12 to', 'Millrace House', 'On the road 48 min',
+        ]);
+        $page
+            ->assertSee('disinfectant')
+            ->assertSee('Ring before eight.')
+            ->assertSee('Traffic beside the plant')
+            ->assertSee('To load')
             ->assertSee('Two at once: 2: one foots the ladder');
         self::assertSame(1, substr_count((string) $page->getContent(), 'bypass secateurs'), 'each tool once');
+    }
+
+    public function test_two_visits_to_a_garden_on_a_day_are_both_there(): void
+    {
+        $this->crew->update(['week' => array_fill_keys(range(1, 7), [480, 960])]);
+        $first = $this->visit('2027-02-20');
+        $this->wisteria = Plant::factory()->create(['garden_id' => $this->garden->id]);
+        $second = $this->visit('2027-02-20');
+        $this->actingAs($this->hand())->get('/round')->assertSee("/visits/$first->id\"", false)
+            ->assertSee("/visits/$second->id\"", false);
+        $this->actingAs($this->planner())->get('/plan?week=2027-02-20')->assertSee("data-visit=\"$second->id\"", false);
     }
 
     public function test_a_crew_without_a_visit_today_is_told_so(): void

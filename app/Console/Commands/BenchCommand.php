@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Bench\SeasonBench;
 use App\PlantBook\PlantBookFiles;
+use Closure;
 use Illuminate\Console\Command;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;
@@ -16,7 +17,9 @@ use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Planning\Season\Audit;
 use PruningHook\Core\Planning\Season\Brief;
+use PruningHook\Core\Planning\Season\Crew;
 use PruningHook\Core\Planning\Season\Planner;
+use PruningHook\Core\Planning\Season\Visit;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
@@ -237,6 +240,7 @@ final class BenchCommand extends Command
         foreach ([50, 100, 200, 300] as $gardens) {
             $this->planned(SeasonBench::brief($book, $gardens), $seconds * $gardens / 300);
         }
+        $this->lost(SeasonBench::brief($book, 100), $seconds / 3);
         $this->line('what more time is worth, 300 gardens:');
         $brief = SeasonBench::brief($book, 300);
         foreach ([0.0, $seconds / 5, $seconds / 2, $seconds, 2 * $seconds] as $each) {
@@ -246,17 +250,90 @@ final class BenchCommand extends Command
         return self::SUCCESS;
     }
 
+    /** The fullest day of one crew is lost: how much of the two weeks round it moves when the rest is to stay. */
+    private function lost(Brief $brief, float $seconds): void
+    {
+        $plan = Planner::plan($brief, 1, self::within($seconds));
+        $full = array_count_values(array_map(
+            static fn (Visit $visit): string => "$visit->crew $visit->on", $plan->visits,
+        ));
+        arsort($full);
+        [$crew, $day] = explode(' ', (string) array_key_first($full));
+        $on = Day::parse($day);
+        $again = Planner::plan(
+            new Brief(
+                $brief->horizon,
+                $brief->depot,
+                array_map(
+                    static fn (Crew $each): Crew => $each->ref !== $crew
+                        ? $each
+                        : new Crew(
+                            $each->ref, $each->people, $each->skills, $each->overtime, $each->week, [$on],
+                            $each->daylight,
+                        ),
+                    $brief->crews,
+                ),
+                $brief->gardens,
+                $brief->tasks,
+                [],
+                $brief->usualTravel,
+                $plan->visits,
+                90,
+            ),
+            1,
+            self::within($seconds),
+        );
+        $told = static fn (Visit $visit): string => "$visit->garden $visit->crew $visit->on ".
+            implode(',', self::sorted($visit));
+        $near = array_filter(
+            $plan->visits, static fn (Visit $visit): bool => abs($on->daysUntil($visit->on)) <= 7,
+        );
+        $moved = array_diff(array_map($told, $near), array_map($told, $again->visits));
+        $elsewhere =
+            count(array_diff(array_map($told, $plan->visits), array_map($told, $again->visits))) -
+            count($moved);
+        $this->line(
+            sprintf(
+                'a crew day with %d visits is lost, the rest is to stay: %d of the %d visits of those two weeks move, '.
+                    'and %d '.
+                    'of the other %d of the year; %d tasks left out',
+                array_values($full)[0],
+                count($moved),
+                count($near),
+                $elsewhere,
+                count($plan->visits) - count($near),
+                count($again->leftOut),
+            ),
+        );
+    }
+
+    /** @return list<string> */
+    private static function sorted(Visit $visit): array
+    {
+        $tasks = $visit->tasks;
+        sort($tasks);
+
+        return $tasks;
+    }
+
+    /** @return Closure(int): float */
+    private static function within(float $seconds): Closure
+    {
+        $since = null;
+
+        return static function (int $try) use (&$since, $seconds): float {
+            $since ??= hrtime(true);
+
+            return $seconds > 0 ? (hrtime(true) - $since) / 1e9 / $seconds : 1.0;
+        };
+    }
+
     private function planned(Brief $brief, float $seconds): void
     {
         gc_collect_cycles();
         memory_reset_peak_usage();
         $began = hrtime(true);
-        $since = null;
-        $plan = Planner::plan($brief, 1, static function (int $try) use (&$since, $seconds): float {
-            $since ??= hrtime(true);
-
-            return $seconds > 0 ? (hrtime(true) - $since) / 1e9 / $seconds : 1.0;
-        });
+        $plan = Planner::plan($brief, 1, self::within($seconds));
         $this->line(sprintf(
             '%d gardens, %d tasks, %d crews, %.1f s to improve: %.1f s in all, peak %.0f MB; %d visits, cost %d, '
                 .'bound %d, gap %.1f %%, %d tasks left out, %d rules broken',

@@ -2,7 +2,7 @@
 {{-- Load against what there is: a column for each stretch of time, the line at what can be done. --}}
 <ol class="load-bars" aria-label="{{ ucfirst($says) }}">
     @foreach ($bars as $bar)
-        @php($hours = intdiv($bar['need'], 60).' of '.intdiv($bar['can'], 60).' h')
+        @php($hours = intdiv($bar['need'], 60).' of '.intdiv($bar['can'], 60))
         @php($share = min(1.5, $bar['share']))
         @php($isChosen = $chosen !== null && $chosen === $bar['link'])
         <li @class(['tight' => $bar['share'] > 0.85, 'over' => $bar['share'] > 1, 'chosen' => $isChosen])>

@@ -15,7 +15,7 @@
     @can('update', $row)
         @if (! $row->on->isBefore($today))
             <span class="card-acts no-print">
-                <button type="button" class="btn btn-quiet" data-move
+                <button type="button" class="btn btn-quiet d-none d-md-inline-block" data-move
                     aria-label="Move {{ $row->garden->name }}">Move</button>
                 <details><summary class="btn btn-quiet" aria-label="More of {{ $row->garden->name }}">More</summary>
                     @php($stands = ['locked' => ['Lock', 'Unlock'], 'confirmed' => ['Client knows', 'Client does not']])

@@ -54,7 +54,7 @@
         <form class="filters" method="post" action="{{ route('crews.off', $crew) }}" novalidate>
             @csrf
             <div><x-field name="on" label="Day" type="date" :value="(string) $today" /></div>
-            <div><x-field name="why" label="Why" help="Holiday, ill, frost." /></div>
+            <div><x-field name="why" label="Why: holiday, ill, frost" /></div>
             <button class="btn btn-quiet">Take the day off</button>
         </form>
     @endif

@@ -16,7 +16,7 @@
     @if ($counts['lost'] > 0)<p class="held-note">{{ $counts['lost'] }} {{ $counts['lost'] === 1 ? 'visit stands'
         : 'visits stand' }} on a day that is lost. Ask for a plan, and little else moves.</p>@endif
     @can('update', App\Models\Firm::class)
-        <form class="filters" method="post" action="{{ route('drafts.store') }}">
+        <form class="filters no-print" method="post" action="{{ route('drafts.store') }}">
             @csrf
             <div><label for="weeks">Plan</label><select class="form-select" id="weeks" name="weeks">
                 @foreach (App\Planning\DraftController::WEEKS as $count => $words)<option value="{{ $count }}"
@@ -31,11 +31,11 @@
         </form>
     @endcan
 
-    <h2>The months ahead</h2>
+    <h2>The months ahead <span class="soft unit">hours of one person, of those all crews have</span></h2>
     <x-load-bars :bars="$months" says="hours of one person that are at their best, of those all crews have"
         :people="true" />
 
-    <h2>Crews by weeks</h2>
+    <h2>Crews by weeks <span class="soft unit">hours of visits, of those the crew has</span></h2>
     @if ($crews === [])<p>There is no crew yet. <a href="{{ route('crews.create') }}">Add one</a>, and its weeks stand
         here.</p>@endif
     <div class="crew-weeks">
@@ -53,7 +53,9 @@
             $monday->minus(7)]) }}#week">Week before</a> <a class="btn btn-quiet" data-key="." href="{{ route('plan',
             ['week' => (string) $monday->plus(7)]) }}#week">Week after</a></p>
     </div>
-    <p class="soft no-print">A visit is moved by dragging it, or with its Move button and the arrow keys: what that
+    <p class="soft no-print d-md-none">A visit is moved from its own sheet.</p>
+    <p class="soft no-print d-none d-md-block">A visit is moved by dragging it, or with its Move button and the arrow
+        keys: what that
         costs and breaks is said before it is done.</p>
     <div class="rota" x-data="rota(@js(route('plan.cost', 0)))" x-on:keydown="press($event)">
         <p class="moving" x-ref="says" aria-live="polite" hidden></p>
@@ -81,7 +83,8 @@
                                     {{ $visits[$id][(string) $day] === 1 ? 'visit' : 'visits' }}</span>
                             @endif
                             @if ($round !== null)
-                                @if ($round->length === 0)<span class="rota-full over">no working day</span>
+                                @if ($round->length === 0)@if ($why === null)<span class="rota-full over">no working
+                                    day</span>@endif
                                 @else<span @class(['rota-full', 'over' => $round->over() > 0])>{{
                                     Say::minutes($round->used) }} of {{ Say::minutes($round->length) }}</span>@endif
                                 @foreach ($round->visits as $visit)
