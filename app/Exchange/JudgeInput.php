@@ -34,8 +34,7 @@ use PruningHook\Core\Structure\SurveyDay;
  */
 final class JudgeInput
 {
-    /** @var list<string> */
-    private array $faults = [];
+    use TriesValues;
 
     private function __construct(private readonly PlantBook $book, private readonly Site $anywhere)
     {
@@ -168,22 +167,5 @@ final class JudgeInput
                 $answers === [] ? ': practitioners do not differ on it here' : ': choose '.implode(' or ', $answers),
             ),
         );
-    }
-
-    /**
-     * @template T
-     *
-     * @param  callable(): T  $read
-     * @return T|null null where the core finds a fault, which is kept with its path
-     */
-    private function tried(string $path, callable $read): mixed
-    {
-        try {
-            return $read();
-        } catch (Fault $fault) {
-            $this->faults[] = $path.': '.$fault->getMessage();
-
-            return null;
-        }
     }
 }

@@ -25,19 +25,18 @@ use PruningHook\Core\Planning\Season\Work;
  * @phpstan-type Given array{horizon: array{from: string, to: string}, depot?: array{lat: float|int, lon: float|int},
  *     seed?: int, seconds?: float|int, iterations?: int, usual_travel?: int, daylight?: bool, stay?: int,
  *     crews: list<array{ref: string, people: int, skills?: list<string>, overtime?: bool,
- *         week: array<string, array{string, string}>, off?: list<string>}>,
+ *         week: array<string, array{string, string}>, off?: list<string>, fewer?: array<string, int>}>,
  *     gardens: list<array{ref: string, lat?: float|int, lon?: float|int, setup?: int, closed?: list<string>}>,
  *     tasks: list<GivenTask>,
  *     fixed?: list<GivenVisit>, present?: list<GivenVisit>}
  */
 final class PlanInput
 {
+    use TriesValues;
+
     private const WEEKDAYS = ['mon' => 1, 'tue' => 2, 'wed' => 3, 'thu' => 4, 'fri' => 5, 'sat' => 6, 'sun' => 7];
 
     private const SECONDS = 10.0;
-
-    /** @var list<string> */
-    private array $faults = [];
 
     private function __construct(
         public readonly Brief $brief,
@@ -78,6 +77,7 @@ final class PlanInput
         $crews = $this->all('$.crews', $given['crews'], fn (array $crew, string $at): Crew => new Crew(
             $crew['ref'], $crew['people'], $crew['skills'] ?? [], $crew['overtime'] ?? false,
             self::week($crew['week']), $this->days("$at.off", $crew['off'] ?? []), $daylight,
+            self::fewer($crew['fewer'] ?? []),
         ));
         $gardens = $this->all('$.gardens', $given['gardens'], self::garden(...));
         $tasks = $this->all('$.tasks', $given['tasks'], self::work(...));
@@ -258,6 +258,22 @@ final class PlanInput
     }
 
     /**
+     * @param  array<string, int>  $given
+     * @return array<int, int>
+     *
+     * @throws Fault where a day is none
+     */
+    private static function fewer(array $given): array
+    {
+        $fewer = [];
+        foreach ($given as $day => $people) {
+            $fewer[Day::parse($day)->number] = $people;
+        }
+
+        return $fewer;
+    }
+
+    /**
      * @param  list<string>  $given
      * @return list<Day>
      */
@@ -285,22 +301,5 @@ final class PlanInput
         }
 
         return $all;
-    }
-
-    /**
-     * @template T
-     *
-     * @param  callable(): T  $read
-     * @return T|null null where the core finds a fault, which is kept with its path
-     */
-    private function tried(string $path, callable $read): mixed
-    {
-        try {
-            return $read();
-        } catch (Fault $fault) {
-            $this->faults[] = $path.': '.$fault->getMessage();
-
-            return null;
-        }
     }
 }

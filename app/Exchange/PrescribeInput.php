@@ -42,8 +42,7 @@ use PruningHook\Core\Units\Doubt;
  */
 final class PrescribeInput
 {
-    /** @var list<string> */
-    private array $faults = [];
+    use TriesValues;
 
     private function __construct(
         private readonly PlantBook $book,
@@ -298,22 +297,5 @@ final class PrescribeInput
                 $near === null ? '' : sprintf('; did you mean "%s"?', $near),
             ),
         );
-    }
-
-    /**
-     * @template T
-     *
-     * @param  callable(): T  $read
-     * @return T|null null where the core finds a fault, which is kept with its path
-     */
-    private function tried(string $path, callable $read): mixed
-    {
-        try {
-            return $read();
-        } catch (Fault $fault) {
-            $this->faults[] = $path.': '.$fault->getMessage();
-
-            return null;
-        }
     }
 }

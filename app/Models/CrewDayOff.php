@@ -11,12 +11,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use PruningHook\Core\Calendar\Day;
 
 /**
- * A day on which a crew does not work: a holiday, somebody ill, or a day lost to the weather.
+ * A day on which a crew does not work, or not all of it: a holiday, somebody ill, or a day lost to the weather.
  *
  * @property int $id
  * @property int $crew_id
  * @property Day $on
  * @property string $why
+ * @property ?int $people how many come all the same; null where nobody does
  * @property-read Crew $crew
  */
 final class CrewDayOff extends Model
@@ -25,7 +26,7 @@ final class CrewDayOff extends Model
 
     protected $table = 'crew_days_off';
 
-    protected $fillable = ['crew_id', 'on', 'why'];
+    protected $fillable = ['crew_id', 'on', 'why', 'people'];
 
     /** @return array<string, string> */
     protected function casts(): array

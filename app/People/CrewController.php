@@ -67,16 +67,18 @@ final class CrewController extends Controller
                 Rule::unique('crew_days_off')->where('crew_id', $crew->id),
             ],
             'why' => ['required', 'string', 'max:60'],
+            'people' => ['nullable', 'integer', 'min:1', "max:$crew->people"],
         ], [
             'on.unique' => "$crew->name is off on that day already.",
             'on.after_or_equal' => 'Days that are over cannot be taken off.',
+            'people.*' => "$crew->name has $crew->people people; leave it empty where nobody comes.",
             'why.required' => 'Say why: holiday, ill, frost.',
         ]);
-        $off = $crew->daysOff()->create($request->only('on', 'why'));
+        $off = $crew->daysOff()->create($request->only('on', 'why', 'people'));
 
         return back()
             ->with('said', sprintf(
-                '%s does not work on %s: %s.', $crew->name,
+                $off->people === null ? '%s does not work on %s: %s.' : '%s is not complete on %s: %s.', $crew->name,
                 Say::date(Day::parse($request->string('on')->toString())), $off->why,
             ))
             ->with('undo', [route('crews.on', $off), 'DELETE']);

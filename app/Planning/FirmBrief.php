@@ -110,9 +110,13 @@ final readonly class FirmBrief
     {
         $days = CrewDayOff::query();
         $days->whereBetween('on', [(string) $horizon->from, (string) $horizon->to]);
-        $off = [];
+        $off = $fewer = [];
         foreach ($days->get() as $day) {
-            $off[$day->crew_id][] = $day->on;
+            if ($day->people === null) {
+                $off[$day->crew_id][] = $day->on;
+            } else {
+                $fewer[$day->crew_id][$day->on->number] = $day->people;
+            }
         }
         $depot = self::depot();
         $crews = [];
@@ -121,7 +125,7 @@ final readonly class FirmBrief
         foreach ($rows->get() as $row) {
             $crews[$row->id] = new Crew(
                 (string) $row->id, $row->people, $row->skills, $row->overtime, $row->week, $off[$row->id] ?? [],
-                $depot,
+                $depot, $fewer[$row->id] ?? [],
             );
         }
 

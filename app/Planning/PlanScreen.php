@@ -155,13 +155,13 @@ final readonly class PlanScreen
             ->groupBy('month')
             ->selectRaw('month, sum(minutes) as minutes')
             ->pluck('minutes', 'month');
-        $crews = CrewRow::query()->get()->all();
+        $weekdays = self::weekdays();
         $months = [];
         for ($month = $first; $month < $first + self::MONTHS; $month++) {
             $from = Day::of(intdiv($month, 12), $month % 12 + 1, 1);
             $to = Day::of(intdiv($month + 1, 12), ($month + 1) % 12 + 1, 1)->minus(1);
             $months[] = self::bar(
-                Say::month($from), (int) ($need[$month] ?? 0), self::canIn($crews, Day::latest($from, $today), $to),
+                Say::month($from), (int) ($need[$month] ?? 0), self::canIn($weekdays, Day::latest($from, $today), $to),
                 null,
             );
         }
@@ -170,21 +170,31 @@ final readonly class PlanScreen
     }
 
     /**
-     * Person-minutes crews have between two days, by their weeks.
+     * Person-minutes all crews have on each weekday, by their weeks.
      *
-     * @param  array<int, CrewRow>  $crews
+     * @return array<int, int>
      */
-    private static function canIn(array $crews, Day $from, Day $to): int
+    private static function weekdays(): array
     {
         $weekdays = array_fill(1, 7, 0);
-        for ($day = $from; ! $day->isAfter($to); $day = $day->plus(1)) {
-            $weekdays[$day->weekday()]++;
-        }
-        $can = 0;
-        foreach ($crews as $crew) {
+        foreach (CrewRow::query()->get() as $crew) {
+            $people = $crew->people;
             foreach ($crew->week as $weekday => [$opens, $closes]) {
-                $can += $weekdays[$weekday] * ($closes - $opens) * $crew->people;
+                $weekdays[$weekday] += ($closes - $opens) * $people;
             }
+        }
+
+        return $weekdays;
+    }
+
+    /**
+     * @param  array<int, int>  $weekdays  person-minutes
+     */
+    private static function canIn(array $weekdays, Day $from, Day $to): int
+    {
+        $can = 0;
+        for ($day = $from; ! $day->isAfter($to); $day = $day->plus(1)) {
+            $can += $weekdays[$day->weekday()];
         }
 
         return $can;
@@ -256,7 +266,9 @@ final readonly class PlanScreen
         $days = CrewDayOff::query();
         $days->whereIn('crew_id', $crews)->whereBetween('on', [(string) $week->from, (string) $week->to]);
         foreach ($days->get() as $day) {
-            $off[$day->crew_id][(string) $day->on] = $day->why;
+            $off[$day->crew_id][(string) $day->on] = $day->people === null
+                ? "off: $day->why"
+                : "$day->people there: $day->why";
         }
 
         return $off;

@@ -64,7 +64,7 @@ final readonly class Decisions
     {
         // Days off are few and visits many: each is asked for its visits.
         $lost = [];
-        foreach (DB::table('crew_days_off')->where('on', '>=', (string) $today)->get(['crew_id', 'on']) as $day) {
+        foreach (DB::table('crew_days_off')->whereNull('people')->where('on', '>=', (string) $today)->get() as $day) {
             $visits = DB::table('visits')->where('crew_id', $day->crew_id)->where('on', $day->on);
             array_push($lost, ...array_map(intval(...), $visits->pluck('id')->all()));
         }

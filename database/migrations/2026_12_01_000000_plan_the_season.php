@@ -35,6 +35,8 @@ return new class extends Migration
             $table->foreignId('crew_id')->constrained()->cascadeOnDelete();
             $table->date('on');
             $table->string('why');
+            // How many come all the same; null where nobody does.
+            $table->unsignedTinyInteger('people')->nullable();
             $table->timestamps();
             $table->unique(['crew_id', 'on']);
             $table->index('on');

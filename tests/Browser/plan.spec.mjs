@@ -63,7 +63,7 @@ test('a season is asked for, compared, accepted, moved, a day lost to frost, pla
     const [on, crew] = [await cell.getAttribute('data-on'), await cell.getAttribute('data-crew')];
 
     // Its day is lost; what stood there is planned anew and little else moves.
-    await cell.getByText('Day lost').click();
+    await cell.getByText('Day lost, one ill').click();
     await cell.getByRole('button', { name: 'Frost' }).click();
     await expect(said(page)).toContainText('frost');
     await expect(page.getByText(/on a day that is lost/)).toBeVisible();

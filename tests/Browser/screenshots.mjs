@@ -49,7 +49,8 @@ const PICTURES = [
         await page.getByRole('link', { name: 'Look at the difference' }).click();
         await page.getByRole('button', { name: 'Accept what is ticked' }).click();
         await page.getByRole('status').first().waitFor();
-        await page.goto(`${AT}/plan#week`);
+        await page.goto(`${AT}/plan`);
+        await page.locator('#week').evaluate((week) => week.scrollIntoView({ block: 'start', behavior: 'instant' }));
     }],
 ];
 

@@ -50,10 +50,13 @@ final class CrewsTest extends FeatureTestCase
         $this->post($off, ['on' => '2027-02-24', 'why' => 'frost'])->assertSessionHasErrors('on');
         $this->post($off, ['on' => '2027-02-19', 'why' => 'frost'])->assertSessionHasErrors('on');
         $this->post($off, ['on' => '2027-02-25', 'why' => ''])->assertSessionHasErrors('why');
+        $this->post($off, ['on' => '2027-02-25', 'why' => 'ill', 'people' => 3])->assertSessionHasErrors('people');
         $this->get("/crews/{$this->crew->id}/edit")->assertSee('They work after all');
         $day = CrewDayOff::query()->sole();
         $this->delete("/days-off/$day->id")->assertRedirect();
         self::assertSame(0, CrewDayOff::query()->count());
+        $this->post($off, ['on' => '2027-02-25', 'why' => 'one ill', 'people' => 1])->assertSessionHasNoErrors();
+        $this->get('/plan?week=2027-02-25')->assertSee('1 there: one ill')->assertDontSee('off: one ill');
     }
 
     public function test_the_depot_is_placed(): void

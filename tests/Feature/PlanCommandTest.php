@@ -74,6 +74,9 @@ final class PlanCommandTest extends TestCase
             'a window that closes first' => [
                 $change(['tasks' => [[...$task, 'closes' => '2027-01-01']]]), ['$.tasks[0]: '],
             ],
+            'fewer on no day' => [
+                $change(['crews' => [[...$sound['crews'][0], 'fewer' => ['soon' => 1]]]]), ['$.crews[0]: '],
+            ],
             'a garden nobody knows' => [
                 $change(['tasks' => [[...$task, 'garden' => 'x']]]), ['$.tasks[0].garden: there is no garden "x"'],
             ],

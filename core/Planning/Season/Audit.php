@@ -92,7 +92,10 @@ final readonly class Audit
         if ($task->garden !== $visit->garden) {
             $broken[] = "$task->ref is not in $visit->garden";
         }
-        if (! $crew->can($task->skills, $task->people)) {
+        if (
+            ! $crew->can($task->skills, $task->people)
+            || $task->people > ($crew->works($visit->on)->people ?? $crew->people)
+        ) {
             $broken[] = "$crew->ref cannot do $task->ref";
         }
         if (

@@ -153,6 +153,7 @@ final class Board
             if (
                 $crewDay === $wanted->not || $day < $wanted->opens || $day > $wanted->closes
                 || ! isset($wanted->inGarden[intdiv($crewDay, $days)])
+                || ($this->ground->fewer[$crewDay] ?? $wanted->people) < $wanted->people
             ) {
                 continue;
             }
@@ -190,6 +191,9 @@ final class Board
                 continue;
             }
             $inGarden = $wanted->inGarden[intdiv($crewDay, $days)] ?? $most + 1;
+            if (isset($ground->fewer[$crewDay])) {
+                $inGarden = self::withFewer($wanted, $ground->fewer[$crewDay], $setUp, $inGarden);
+            }
             $used = ($this->travel[$crewDay] ?? 0) + ($this->work[$crewDay] ?? 0);
             if ($used + $inGarden > $most || isset($this->load[$crewDay][$garden]) || $crewDay === $wanted->not) {
                 continue;
@@ -224,7 +228,7 @@ final class Board
         if (! isset($this->load[$crewDay][$garden])) {
             $this->call($crewDay, $garden);
         }
-        $people = $this->ground->people[intdiv($crewDay, $this->ground->days)];
+        $people = $this->ground->peopleOn($crewDay);
         $setUp = $this->ground->setUp[$garden];
         $this->work[$crewDay] -= Price::visit($this->load[$crewDay][$garden], $people, $setUp);
         foreach ($lots as $lot) {
@@ -267,7 +271,7 @@ final class Board
     {
         $this->remember($crewDay);
         $garden = $this->ground->lots[$lots[0]]->garden;
-        $people = $this->ground->people[intdiv($crewDay, $this->ground->days)];
+        $people = $this->ground->peopleOn($crewDay);
         $setUp = $this->ground->setUp[$garden];
         $this->cost -= $this->overtime($crewDay) + $this->moving($lots, $crewDay);
         $this->work[$crewDay] -= Price::visit($this->load[$crewDay][$garden], $people, $setUp);
@@ -312,7 +316,7 @@ final class Board
         [$day, $crew] = [$crewDay % $ground->days, intdiv($crewDay, $ground->days)];
         if (
             $day < $wanted->opens || $day > $wanted->closes || ! isset($wanted->inGarden[$crew])
-            || $ground->isShut($wanted->garden, $day)
+            || $ground->isShut($wanted->garden, $day) || $ground->peopleOn($crewDay) < $wanted->people
         ) {
             return false;
         }
@@ -321,7 +325,9 @@ final class Board
         }
         $used = ($this->travel[$crewDay] ?? 0) + ($this->work[$crewDay] ?? 0);
 
-        return $used + $wanted->inGarden[$crew] + $this->detour($crewDay, $wanted->garden) <= $ground->most[$crewDay];
+        $inGarden = Price::visit($wanted->minutes, $ground->peopleOn($crewDay), $ground->setUp[$wanted->garden]);
+
+        return $used + $inGarden + $this->detour($crewDay, $wanted->garden) <= $ground->most[$crewDay];
     }
 
     /** @return ?array{int, int} crew day and garden of some visit; null where there is none */
@@ -405,6 +411,14 @@ final class Board
         return array_keys($near);
     }
 
+    /** A visit on a day when not all of the crew come; longer than any day where too few do. */
+    private static function withFewer(Wanted $wanted, int $people, int $setUp, int $inGarden): int
+    {
+        return $people < $wanted->people
+            ? 24 * 60 + $inGarden
+            : max($inGarden, Price::visit($wanted->minutes, $people, $setUp));
+    }
+
     /** What a garden more adds to the way, put in where it adds least. */
     public function detour(int $crewDay, int $garden): int
     {
@@ -426,7 +440,7 @@ final class Board
     /** What more work in a garden that is visited that day adds; null where it does not fit. */
     private function joining(int $crewDay, int $garden, int $minutes): ?float
     {
-        $people = $this->ground->people[intdiv($crewDay, $this->ground->days)];
+        $people = $this->ground->peopleOn($crewDay);
         $load = $this->load[$crewDay][$garden];
         $longer = Price::visit($load + $minutes, $people, 0) - Price::visit($load, $people, 0);
         $used = $this->travel[$crewDay] + $this->work[$crewDay];

@@ -19,6 +19,7 @@ final readonly class Crew
      * @param  bool  $overtime  whether a day may be lengthened
      * @param  array<int, array{int, int}>  $week  by weekday, 1 for Monday: from and to, in minutes after midnight
      * @param  list<Day>  $off
+     * @param  array<int, int>  $fewer  how many come on days when not all do, by the number of the day
      * @param  ?Place  $daylight  where the days must not be longer than the sun is up; null where it does not matter
      *
      * @throws Fault without people, or where a day ends before it begins
@@ -31,9 +32,13 @@ final readonly class Crew
         public array $week = [],
         public array $off = [],
         public ?Place $daylight = null,
+        public array $fewer = [],
     ) {
         if ($people < 1) {
             throw new Fault('a crew has at least one person');
+        }
+        if ($fewer !== [] && min($fewer) < 1) {
+            throw new Fault('on a day on which nobody comes the crew is off');
         }
         foreach ($week as [$from, $to]) {
             if ($from < 0 || $to > 24 * 60 || $to <= $from) {
@@ -57,7 +62,9 @@ final readonly class Crew
             );
         }
 
-        return $length < 1 ? null : new CrewDay($hours[0], $length, $this->overtime ? Price::MOST_OVERTIME : 0);
+        return $length < 1 ? null : new CrewDay(
+            $hours[0], $length, $this->overtime ? Price::MOST_OVERTIME : 0, $this->fewer[$day->number] ?? $this->people,
+        );
     }
 
     /** @param  list<string>  $skills */

@@ -9,7 +9,7 @@ namespace PruningHook\Core\Planning\Season;
  */
 final readonly class CrewDay
 {
-    public function __construct(public int $opens, public int $length, public int $overtime)
+    public function __construct(public int $opens, public int $length, public int $overtime, public int $people)
     {
     }
 

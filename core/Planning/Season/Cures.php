@@ -122,7 +122,7 @@ final readonly class Cures
                     $more = isset($this->board->load[$crewDay][$lot->garden])
                         ? 0
                         : $ground->setUp[$lot->garden] + $this->board->detour($crewDay, $lot->garden);
-                    $minutes = $more + Price::visit($lot->minutes, $ground->people[$crew], 0);
+                    $minutes = $more + Price::visit($lot->minutes, $ground->peopleOn($crewDay), 0);
                     if ($ground->length[$crewDay] > 0 && $this->board->room($crewDay) >= $minutes) {
                         return [$lot->outside($day) + $more, sprintf(
                             'a window wider by %d %s, to %s, %d min more', $days, $days === 1 ? 'day' : 'days', $on,

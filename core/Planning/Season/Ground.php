@@ -48,6 +48,9 @@ final readonly class Ground
     /** @var list<int> by crew */
     public array $people;
 
+    /** @var array<int, int> who comes on crew days on which not all do */
+    public array $fewer;
+
     /** @var list<int> by garden */
     public array $setUp;
 
@@ -71,16 +74,19 @@ final readonly class Ground
     {
         $this->days = $brief->horizon->days();
         $from = $brief->horizon->from;
-        $crewDays = $length = $most = [];
+        $crewDays = $length = $most = $fewer = [];
         foreach ($brief->crews as $crew) {
             for ($day = 0; $day < $this->days; $day++) {
                 $works = $crew->works($from->plus($day));
+                if ($works !== null && $works->people < $crew->people) {
+                    $fewer[count($crewDays)] = $works->people;
+                }
                 $crewDays[] = $works;
                 $length[] = $works->length ?? 0;
                 $most[] = $works?->most() ?? 0;
             }
         }
-        [$this->crewDays, $this->length, $this->most] = [$crewDays, $length, $most];
+        [$this->crewDays, $this->length, $this->most, $this->fewer] = [$crewDays, $length, $most, $fewer];
         $anyone = array_fill(0, $this->days, false);
         foreach ($length as $crewDay => $minutes) {
             $anyone[$crewDay % $this->days] = $anyone[$crewDay % $this->days] || $minutes > 0;
@@ -115,6 +121,12 @@ final readonly class Ground
     public function isShut(int $garden, int $day): bool
     {
         return $this->shut[$garden][$day % 7];
+    }
+
+    /** How many come on a crew day. */
+    public function peopleOn(int $crewDay): int
+    {
+        return $this->fewer[$crewDay] ?? $this->people[intdiv($crewDay, $this->days)];
     }
 
     /**
@@ -162,10 +174,15 @@ final readonly class Ground
     public function fitsAlone(Lot $lot): bool
     {
         foreach ($lot->crews as $crew) {
-            $minutes = 2 * $this->travel[0][$lot->garden + 1]
-                + Price::visit($lot->minutes, $this->people[$crew], $this->setUp[$lot->garden]);
+            $way = 2 * $this->travel[0][$lot->garden + 1];
             for ($day = $lot->opens; $day <= $lot->closes; $day++) {
-                if ($minutes <= $this->most[$crew * $this->days + $day] && ! $this->isShut($lot->garden, $day)) {
+                $people = $this->peopleOn($crew * $this->days + $day);
+                $minutes = $way + Price::visit($lot->minutes, $people, $this->setUp[$lot->garden]);
+                if (
+                    $people >= $lot->people
+                    && $minutes <= $this->most[$crew * $this->days + $day]
+                    && ! $this->isShut($lot->garden, $day)
+                ) {
                     return true;
                 }
             }
@@ -288,6 +305,7 @@ final readonly class Ground
             $minutes,
             $weight,
             $crews,
+            $work->people,
             $pinned,
         );
     }

@@ -17,6 +17,7 @@ final readonly class Lot
      * @param  int  $bestFrom  also before the horizon or after it, as `$bestTo`
      * @param  float  $weight  of all of them
      * @param  list<int>  $crews  places of those that can do it
+     * @param  int  $people  who must be there at once
      * @param  ?int  $pinned  the crew day it stands on and may not leave
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class Lot
         public int $minutes,
         public float $weight,
         public array $crews,
+        public int $people,
         public ?int $pinned,
     ) {
     }

@@ -44,7 +44,7 @@ final readonly class Round
             $garden = $gardens[$visit->garden];
             $way = $brief->way($from, $garden->place);
             $minutes = array_sum(array_map(static fn (string $ref): int => $tasks[$ref]->minutes, $visit->tasks));
-            $inGarden = Price::visit($minutes, $crew->people, $garden->setUp);
+            $inGarden = Price::visit($minutes, $works->people ?? $crew->people, $garden->setUp);
             $timed[] = new Visit(
                 $visit->garden, $visit->crew, $on, $visit->tasks, $at + $way, $at + $way + $inGarden,
             );

@@ -11,6 +11,7 @@ final readonly class Wanted
      * @param  non-empty-list<int>  $lots
      * @param  int  $minutes  of one person
      * @param  array<int, int>  $inGarden  minutes of a visit to itself, by the crews that can do all
+     * @param  int  $people  who must be there at once
      * @param  array<int, float>  $outside  what a day outside their best windows costs, by day
      * @param  ?int  $not  a crew day they shall not go to
      * @param  float  $noise  prices are blurred by up to so many minutes, so that the same try ends otherwise
@@ -22,6 +23,7 @@ final readonly class Wanted
         public int $closes,
         public int $minutes,
         public array $inGarden,
+        public int $people,
         public array $outside,
         public ?int $not,
         public float $noise,
@@ -49,6 +51,7 @@ final readonly class Wanted
 
         return new self(
             $lots, $first->garden, $opens, $closes, $minutes, $inGarden,
+            max(array_map(static fn (int $lot): int => $ground->lots[$lot]->people, $lots)),
             $closes < $opens ? [] : self::outside($ground, $lots, $opens, $closes), $not, $noise,
         );
     }

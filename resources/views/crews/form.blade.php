@@ -44,7 +44,8 @@
         <ul class="due" style="max-width: 48rem">
             @foreach ($off as $day)
                 <li><span class="what">{{ \App\Support\Say::longDate($day->on) }}</span><span
-                    class="where">{{ $day->why }}</span><form class="act" method="post"
+                    class="where">{{ $day->why }}{{ $day->people === null ? ''
+                    : ", $day->people come all the same" }}</span><form class="act" method="post"
                     action="{{ route('crews.on', $day) }}">@csrf @method('delete')<button class="btn btn-quiet">They
                         work
                     after all</button></form></li>
@@ -55,7 +56,8 @@
             @csrf
             <div><x-field name="on" label="Day" type="date" :value="(string) $today" /></div>
             <div><x-field name="why" label="Why: holiday, ill, frost" /></div>
-            <button class="btn btn-quiet">Take the day off</button>
+            <div><x-field name="people" label="How many come all the same" inputmode="numeric" /></div>
+            <button class="btn btn-quiet">Keep</button>
         </form>
     @endif
 </x-layout>

@@ -57,6 +57,7 @@
     <p class="soft no-print d-none d-md-block">A visit is moved by dragging it, or with its Move button and the arrow
         keys: what that
         costs and breaks is said before it is done.</p>
+    @php($people = array_column($rota->brief->crews, 'people', 'ref'))
     <div class="rota" x-data="rota(@js(route('plan.cost', 0)))" x-on:keydown="press($event)">
         <p class="moving" x-ref="says" aria-live="polite" hidden></p>
         <form x-ref="form" method="post" hidden>@csrf @method('put')<input type="hidden" name="on"><input type="hidden"
@@ -74,10 +75,11 @@
                     @foreach ($days as $day)
                         @php($round = $rota->round($id, $day))
                         @php($why = $off[$id][(string) $day] ?? null)
-                        <div role="cell" @class(['rota-day', 'lost' => $why !== null]) data-on="{{ $day }}"
+                        @php($isLost = str_starts_with($why ?? '', 'off'))
+                        <div role="cell" @class(['rota-day', 'lost' => $isLost]) data-on="{{ $day }}"
                             data-crew="{{ $id }}" data-label="{{ $name }}, {{ Say::weekday($day) }}">
                             <span class="rota-label">{{ Say::weekday($day) }}</span>
-                            @if ($why !== null)<span class="rota-off">off: {{ $why }}</span>@endif
+                            @if ($why !== null)<span class="rota-off">{{ $why }}</span>@endif
                             @if ($round === null && ($visits[$id][(string) $day] ?? 0) > 0)
                                 <span class="rota-full">{{ $visits[$id][(string) $day] }}
                                     {{ $visits[$id][(string) $day] === 1 ? 'visit' : 'visits' }}</span>
@@ -94,11 +96,23 @@
                                 @endforeach
                                 @can('update', App\Models\Firm::class)
                                     @if ($why === null && ! $day->isBefore($today))
-                                        <details class="rota-lose"><summary>Day lost</summary><form method="post"
-                                            action="{{ route('crews.off', $id) }}">@csrf<input type="hidden" name="on"
-                                            value="{{ $day }}">@foreach (['frost', 'rain', 'ill'] as $because)<button
-                                            class="btn btn-quiet" name="why" value="{{ $because }}">{{
-                                            ucfirst($because) }}</button>@endforeach</form></details>
+                                        <details class="rota-lose"><summary>Day lost, one ill</summary>
+                                            <form method="post" action="{{ route('crews.off', $id) }}">@csrf
+                                                <input type="hidden" name="on" value="{{ $day }}">
+                                                @foreach (['frost', 'rain', 'all ill'] as $because)
+                                                    <button class="btn btn-quiet" name="why" value="{{ $because
+                                                        }}">{{ ucfirst($because) }}</button>
+                                                @endforeach
+                                            </form>
+                                            @if ($people[$id] > 1)
+                                                <form method="post" action="{{ route('crews.off', $id) }}">@csrf
+                                                    <input type="hidden" name="on" value="{{ $day }}"><input
+                                                        type="hidden" name="people" value="{{ $people[$id] - 1 }}">
+                                                    <button class="btn btn-quiet" name="why" value="one ill">One
+                                                        ill</button>
+                                                </form>
+                                            @endif
+                                        </details>
                                     @endif
                                 @endcan
                             @endif

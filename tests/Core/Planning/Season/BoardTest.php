@@ -9,6 +9,7 @@ use PruningHook\Core\Planning\Season\Audit;
 use PruningHook\Core\Planning\Season\Board;
 use PruningHook\Core\Planning\Season\Brief;
 use PruningHook\Core\Planning\Season\Builder;
+use PruningHook\Core\Planning\Season\Crew;
 use PruningHook\Core\Planning\Season\Ground;
 use PruningHook\Core\Planning\Season\IdealDays;
 use PruningHook\Core\Planning\Season\LowerBound;
@@ -218,7 +219,12 @@ final class BoardTest extends TestCase
         }
 
         return TestBrief::of(
-            [TestBrief::crew('one', 1, [], true), TestBrief::crew('two', 2, ['ladder'], false, [TestBrief::day(11)])],
+            [
+                TestBrief::crew('one', 1, [], true), new Crew(
+                    'two', 2, ['ladder'], false, array_fill_keys(range(1, 5), [480, 960]), [TestBrief::day(11)], null,
+                    [TestBrief::day(6)->number => 1, TestBrief::day(7)->number => 1],
+                ),
+            ],
             $gardens, $tasks, $seed % 2 === 0 ? $fixed : [],
         );
     }

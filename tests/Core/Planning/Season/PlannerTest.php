@@ -141,6 +141,32 @@ final class PlannerTest extends TestCase
         self::assertNull($crew(null)->works(TestBrief::day(5)));
     }
 
+    public function test_on_a_day_when_one_is_ill_work_takes_longer_and_two_cannot_work_at_once(): void
+    {
+        $crew = new Crew(
+            'c', 2, [], false, [1 => [480, 960]], [], null, [TestBrief::day(4)->number => 1],
+        );
+        $one = TestBrief::plan(TestBrief::of(
+            [$crew], [TestBrief::garden('g', 10)], [TestBrief::work('t', 'g', 90, closes: 4)],
+        ));
+        self::assertSame('10:09', Visit::clock((int) $one->visits[0]->end), '24 min of way, 15 of set-up, 90 for one');
+        $two = TestBrief::plan(TestBrief::of(
+            [$crew], [TestBrief::garden('g', 10)], [TestBrief::work('t', 'g', 90, people: 2)],
+        ));
+        self::assertSame(['g c 11 t'], TestBrief::told($two), 'a week later both are there');
+        $never = TestBrief::plan(TestBrief::of(
+            [$crew], [TestBrief::garden('g', 10)], [TestBrief::work('t', 'g', 90, closes: 4, people: 2)],
+        ));
+        self::assertCount(1, $never->leftOut);
+        // 417 minutes are left for one where two would have 834.
+        $long = TestBrief::plan(TestBrief::of(
+            [$crew], [TestBrief::garden('g', 10)],
+            [TestBrief::work('a', 'g', 400, closes: 4), TestBrief::work('b', 'g', 400, closes: 4)],
+        ));
+        self::assertCount(1, $long->leftOut);
+        self::assertLessThanOrEqual($long->cost->total(), $long->lowerBound);
+    }
+
     public function test_a_fixed_visit_stands_and_others_join_it(): void
     {
         $plan = TestBrief::plan(TestBrief::of(
