@@ -55,7 +55,10 @@ final class PlanController extends Controller
             ->with('said', sprintf(
                 '%s is moved to %s, %s.', $visit->garden->name, Say::weekday($on), $crew->name,
             ))
-            ->with('undo', [route('plan.move', ['visit' => $visit, ...$was]), 'PUT']);
+            // What had no crew cannot go back to having none by a move.
+            ->with('undo', $was['crew'] === null ? null : [
+                route('plan.move', ['visit' => $visit, ...$was]), 'PUT',
+            ]);
     }
 
     /** Locks a visit, or says that the client knows the day; and takes that back. */

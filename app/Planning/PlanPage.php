@@ -27,6 +27,7 @@ final readonly class PlanPage extends Page
      * @param  array<int, array<string, string>>  $off  why a crew does not work, by crew and day
      * @param  list<array{label: string, garden: string, id: int, closes: Day}>  $waiting  what closes soon, unplanned
      * @param  array{unplanned: int, lost: int}  $counts
+     * @param  list<array{id: int, garden: string, on: Day}>  $crewless  visits to come that no crew has
      * @param  array<int, string>  $held  visits that the weather holds, and until when
      */
     public function __construct(
@@ -45,6 +46,7 @@ final readonly class PlanPage extends Page
         public array $waiting,
         public array $counts,
         public array $held,
+        public array $crewless,
         public ?PlanDraft $draft,
     ) {
     }

@@ -81,8 +81,25 @@ final readonly class PlanScreen
             waiting: array_slice($waiting, 0, self::WAITING),
             counts: ['unplanned' => count($waiting), 'lost' => count(Decisions::lost($today))],
             held: $this->held($rota, $today),
+            crewless: self::crewless($today),
             draft: PlanDraft::latestOne(),
         );
+    }
+
+    /** @return list<array{id: int, garden: string, on: Day}> visits to come that no crew has, the next first */
+    private static function crewless(Day $today): array
+    {
+        $rows = DB::table('visits')
+            ->join('gardens', 'gardens.id', '=', 'visits.garden_id')
+            ->whereNull('visits.crew_id')
+            ->where('on', '>=', (string) $today)
+            ->orderBy('on')
+            ->limit(self::WAITING)
+            ->get(['visits.id', 'gardens.name', 'on']);
+
+        return array_values($rows->map(static fn ($row): array => [
+            'id' => (int) $row->id, 'garden' => (string) $row->name, 'on' => Day::parse((string) $row->on),
+        ])->all());
     }
 
     /**

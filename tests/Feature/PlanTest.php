@@ -214,6 +214,21 @@ final class PlanTest extends FeatureTestCase
         $this->put("/plan/visits/$visit->id", [...$to, 'crew' => $jay->id])->assertForbidden();
     }
 
+    public function test_a_visit_without_a_crew_is_told_and_gets_one(): void
+    {
+        $visit = $this->visit('2027-02-24');
+        $visit->update(['crew_id' => null]);
+        $this->actingAs($this->boss)->get('/plan')->assertSee('Visits without a crew');
+        $draft = $this->asked();
+        $change = array_column($draft->result['changes'] ?? [], null, 'visit')[$visit->id] ?? null;
+        self::assertSame('it had no crew', $change['why'] ?? '');
+        $this->put("/plan/drafts/$draft->id", ['all' => 1])->assertSessionHasNoErrors();
+        self::assertSame($this->crew->id, $visit->fresh()?->crew_id);
+        $this->get('/plan')->assertDontSee('Visits without a crew');
+        $this->post("/plan/drafts/$draft->id/undo")->assertSessionHasNoErrors();
+        self::assertNull($visit->fresh()?->crew_id);
+    }
+
     public function test_the_page_stands_empty_too(): void
     {
         DB::table('crews')->delete();

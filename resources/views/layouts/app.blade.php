@@ -70,11 +70,13 @@
         <h2 id="keys-title" class="mt-0">Keys</h2>
         <dl class="facts">
             <dt><kbd>s</kbd></dt><dd>Season</dd>
+            <dt><kbd>l</kbd></dt><dd>Plan, over all gardens</dd>
             <dt><kbd>r</kbd></dt><dd>Round</dd>
             <dt><kbd>g</kbd></dt><dd>Gardens</dd>
             <dt><kbd>b</kbd></dt><dd>Plant book</dd>
             <dt><kbd>h</kbd></dt><dd>House practice</dd>
-            <dt><kbd>p</kbd></dt><dd>Plan a visit, on a garden or a plant</dd>
+            <dt><kbd>p</kbd></dt><dd>Plan a visit, on a garden or a plant; ask for a plan, on the Plan</dd>
+            <dt><kbd>,</kbd> <kbd>.</kbd></dt><dd>The week before, the week after, on the Plan</dd>
             <dt><kbd>e</kbd></dt><dd>Edit what is shown</dd>
             <dt><kbd>j</kbd></dt><dd>Judge the stems of a plant</dd>
             <dt><kbd>k</kbd> <kbd>x</kbd></dt><dd>The stem in hand stays, or goes, by the lead's word</dd>

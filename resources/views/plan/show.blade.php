@@ -128,6 +128,15 @@
         is,
         and the week's rounds are drawn.</p>@endif
 
+    @if ($crewless !== [])
+        <h2>Visits without a crew</h2>
+        <ul class="due" style="max-width: 56rem">
+            @foreach ($crewless as $visit)<li><span class="what"><a href="{{ route('visits.show',
+                $visit['id']) }}">{{ $visit['garden'] }}</a></span><span
+                class="when">{{ Say::weekday($visit['on']) }}</span></li>@endforeach
+        </ul>
+        <p class="soft">A plan gives them one.</p>
+    @endif
     <h2 id="closing">Closing within six weeks, on no visit: {{ $counts['unplanned'] > count($waiting)
         ? 'more than '.count($waiting) : $counts['unplanned'] }}</h2>
     @if ($waiting === [])<p>All that closes soon is planned.</p>@endif
