@@ -4,6 +4,7 @@ export function rota(address) {
         card: null,
         at: null,
         latest: 0,
+        asked: null,
         init() {
             this.$el.addEventListener('click', event => {
                 const button = event.target.closest('[data-move]');
@@ -45,8 +46,10 @@ export function rota(address) {
                 this.leave();
             }
         },
-        async look(cell) {
-            if (cell === this.at) return;
+        look(cell) {
+            if (cell !== this.at) this.asked = this.ask(cell);
+        },
+        async ask(cell) {
             this.at.classList.remove('aimed');
             this.at = cell;
             cell.classList.add('aimed');
@@ -63,7 +66,10 @@ export function rota(address) {
             }
             if (mine === this.latest && this.card) this.say(said);
         },
-        put() {
+        async put() {
+            // What it breaks must be known before it is done.
+            await this.asked;
+            if (!this.card) return;
             const form = this.$refs.form;
             const { on, crew } = this.at.dataset;
             if (this.at === this.card.closest('[data-on]')) {

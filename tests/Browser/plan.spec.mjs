@@ -33,10 +33,18 @@ test('a season is asked for, compared, accepted, moved, a day lost to frost, pla
     const changes = page.locator('.changes li');
     const all = await changes.count();
     expect(all).toBeGreaterThan(2);
-    // All but the last: a part is accepted.
-    await changes.last().getByRole('checkbox').uncheck();
+    // What falls in March is left for other tests to find: a part is accepted.
+    let kept = all;
+    for (const change of await changes.all()) {
+        if (/ Mar/.test(await change.locator('.when').innerText())) {
+            await change.getByRole('checkbox').uncheck();
+            kept--;
+        }
+    }
+    expect(kept).toBeGreaterThan(0);
+    expect(kept).toBeLessThan(all);
     await page.getByRole('button', { name: 'Accept what is ticked' }).click();
-    await expect(said(page)).toContainText(`${all - 1} changes are made`);
+    await expect(said(page)).toContainText(kept === 1 ? 'One change is made' : `${kept} changes are made`);
 
     // The first visit of next week, by keyboard alone.
     await page.goto('/plan?week=2027-03-08');
