@@ -12,11 +12,13 @@ enum DraftStatus: string
     case Ready = 'ready';
     case Failed = 'failed';
     case Cancelled = 'cancelled';
+    /** Its changes are being made true. */
+    case Accepting = 'accepting';
     case Accepted = 'accepted';
     case TakenBack = 'taken-back';
 
     public function isUnderWay(): bool
     {
-        return $this === self::Waiting || $this === self::Looking;
+        return $this === self::Waiting || $this === self::Looking || $this === self::Accepting;
     }
 }

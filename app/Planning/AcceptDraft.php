@@ -54,7 +54,8 @@ final readonly class AcceptDraft
             $ours = DB::table('firms')
                 ->where('plan_revision', $draft->revision)
                 ->update(['plan_revision' => DB::raw('plan_revision + 1')]);
-            if ($ours === 0 || $draft->fresh()?->status !== DraftStatus::Ready) {
+            $status = $draft->fresh()?->status;
+            if ($ours === 0 || ! in_array($status, [DraftStatus::Ready, DraftStatus::Accepting], true)) {
                 throw ValidationException::withMessages(['changes' => self::since($draft)]);
             }
             $gardens = array_values(array_unique(array_column($changes, 'garden')));
@@ -64,7 +65,7 @@ final readonly class AcceptDraft
                 $this->inGarden($garden, array_values($its), $by, $today);
             }
             $before['revision'] = (int) DB::table('firms')->value('plan_revision');
-            $draft->update(['status' => DraftStatus::Accepted, 'before' => $before]);
+            $draft->update(['status' => DraftStatus::Accepted, 'says' => null, 'before' => $before]);
 
             return count($changes);
         });

@@ -15,7 +15,9 @@ use App\Models\Plant;
 use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
+use App\Planning\AcceptDraft;
 use App\Planning\MakeDraft;
+use App\Planning\MakeTrue;
 use Illuminate\Support\Facades\DB;
 
 /** The plan over all gardens: asked for, compared, accepted in part or whole, taken back; visits moved by hand. */
@@ -212,6 +214,38 @@ final class PlanTest extends FeatureTestCase
         $this->actingAs($this->lead())->put("/plan/visits/$visit->id", $to)->assertSessionHasNoErrors();
         $jay = Crew::query()->create(['name' => 'Jay crew']);
         $this->put("/plan/visits/$visit->id", [...$to, 'crew' => $jay->id])->assertForbidden();
+    }
+
+    public function test_many_changes_are_made_on_the_queue_all_or_none(): void
+    {
+        $this->roses(2);
+        $draft = $this->asked();
+        $changes = $draft->result['changes'] ?? [];
+        // As if it were a firm of many gardens: the same change, named often enough.
+        $draft->update(['result' => [...$draft->result ?? [], 'changes' => array_fill(0, 61, $changes[0])]]);
+        $this->put("/plan/drafts/$draft->id", ['all' => 1])->assertRedirect("/plan/drafts/$draft->id");
+        self::assertSame(DraftStatus::Accepting, $draft->fresh()?->status);
+        $this->get("/plan/drafts/$draft->id")->assertSee('Making 61 changes')->assertDontSee('Call it off');
+        $this->delete("/plan/drafts/$draft->id");
+        self::assertSame(DraftStatus::Accepting, $draft->fresh()?->status, 'what is being made cannot be called off');
+        self::assertSame(0, Visit::query()->count());
+        $draft->update(['result' => [...$draft->result ?? [], 'changes' => $changes]]);
+        $make = new MakeTrue($draft->id, array_keys($changes), $this->boss->id);
+        $make->handle($this->app->make(AcceptDraft::class));
+        self::assertSame(DraftStatus::Accepted, $draft->fresh()?->status);
+        self::assertSame(count($changes), Visit::query()->count());
+
+        $late = $this->asked();
+        $late->update([
+            'status' => DraftStatus::Accepting,
+            'result' => [...$late->result ?? [], 'changes' => $changes],
+        ]);
+        Visit::query()
+            ->firstOrFail()
+            ->update(['locked' => true]);
+        (new MakeTrue($late->id, [0], null))->handle($this->app->make(AcceptDraft::class));
+        self::assertSame(DraftStatus::Ready, $late->fresh()?->status);
+        $this->get("/plan/drafts/$late->id")->assertSee('Nothing was changed: the plan is no longer the one');
     }
 
     public function test_a_visit_without_a_crew_is_told_and_gets_one(): void

@@ -22,6 +22,8 @@
                 @endcan
             </div>
         @elseif ($draft->status === DraftStatus::TakenBack)<p>This plan was accepted and taken back.</p>@endif
+        @if ($draft->status === DraftStatus::Ready && $draft->says)<p class="wrong-note"
+            role="alert">{{ $draft->says }}</p>@endif
         @error('changes')<p class="wrong-note" role="alert">{{ $message }}</p>@enderror
         <table class="table cost-table"><caption>What it costs, in minutes: less is better</caption>
             <thead><tr><th scope="col">Part</th><th scope="col">as it stands</th><th scope="col">by this

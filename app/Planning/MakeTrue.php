@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\DraftStatus;
+use App\Models\PlanDraft;
+use App\Models\User;
+use App\Support\Today;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Validation\ValidationException;
+use Throwable;
+
+/** Makes many changes of a draft true, on the queue: still in one stroke, and refused for the same reasons. */
+final class MakeTrue implements ShouldQueue
+{
+    use Dispatchable;
+    use Queueable;
+
+    public int $tries = 1;
+
+    public int $timeout = 600;
+
+    /** @param  list<int>  $chosen  places of the changes */
+    public function __construct(
+        private readonly int $draft,
+        private readonly array $chosen,
+        private readonly ?int $by,
+    ) {
+        $this->afterCommit();
+    }
+
+    public function handle(AcceptDraft $accept): void
+    {
+        $draft = PlanDraft::query()->find($this->draft);
+        if ($draft === null || $draft->status !== DraftStatus::Accepting) {
+            return;
+        }
+        try {
+            $accept->accept($draft, $this->chosen, User::query()->find($this->by), Today::day());
+        } catch (ValidationException $refused) {
+            $this->backToReady($refused->getMessage());
+        }
+    }
+
+    public function failed(?Throwable $fault): void
+    {
+        $this->backToReady('Nothing was changed: '.$fault?->getMessage());
+    }
+
+    private function backToReady(string $says): void
+    {
+        PlanDraft::query()
+            ->whereKey($this->draft)
+            ->where('status', DraftStatus::Accepting)
+            ->update(['status' => DraftStatus::Ready, 'says' => $says]);
+    }
+}
