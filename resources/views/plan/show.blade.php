@@ -7,7 +7,8 @@
     </div>
     @error('move')<div class="said wrong" role="alert">{{ $message }}</div>@enderror
     @if ($draft?->status->isUnderWay())
-        <div class="said" role="status"><span>A plan is being made, or made true.</span> <a href="{{ route('drafts.show',
+        <div class="said" role="status"><span>A plan is being made, or made true.</span>
+            <a href="{{ route('drafts.show',
             $draft) }}">See how far it is</a></div>
     @elseif ($draft?->status === App\Models\DraftStatus::Ready)
         <div class="said" role="status"><span>A plan is ready: {{ count($draft->result['changes'] ?? []) }}
