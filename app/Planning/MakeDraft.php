@@ -49,12 +49,13 @@ final class MakeDraft implements ShouldQueue
         $draft->update(['revision' => $revision, 'says' => 'fitting in '.count($firm->brief->tasks).' tasks']);
         $clock = new Patience($draft, $draft->seconds, self::EVERY);
         $plan = Planner::plan($firm->brief, 1, $clock->spent(...));
-        if ($clock->isCalledOff()) {
-            return;
-        }
-        $draft->update([
-            'status' => DraftStatus::Ready, 'share' => 1, 'says' => null, 'result' => Difference::of($firm, $plan),
-        ]);
+        $result = $clock->isCalledOff() ? null : Difference::of($firm, $plan);
+        // Called off at the last moment, it stays called off.
+        DB::transaction(static function () use ($draft, $result): void {
+            if ($result !== null && $draft->refresh()->status === DraftStatus::Looking) {
+                $draft->update(['status' => DraftStatus::Ready, 'share' => 1, 'says' => null, 'result' => $result]);
+            }
+        });
     }
 
     public function failed(?Throwable $fault): void

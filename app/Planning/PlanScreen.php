@@ -296,8 +296,7 @@ final readonly class PlanScreen
     {
         $held = [];
         foreach ($rota->visits as $visit) {
-            $ahead = $today->daysUntil($visit->on);
-            $hold = $ahead === 0 ? $this->outlook->holdAt($visit->garden, $today) : null;
+            $hold = $this->outlook->holdAt($visit->garden, $today, $visit->on);
             if ($hold !== null) {
                 $held[$visit->id] = 'the weather; '.($hold->next === null
                     ? 'no better day within the forecast'

@@ -30,8 +30,11 @@ final class Outlook
 
     private const YEARS = 5;
 
-    /** @var array<int, ?Hold> by garden: one forecast serves all its plants */
+    /** @var array<string, ?Hold> by garden and days ahead: one forecast serves all its plants */
     private array $holds = [];
+
+    /** @var array<int, Forecast> by garden */
+    private array $forecasts = [];
 
     public function __construct(
         private readonly WeatherStation $station,
@@ -67,12 +70,22 @@ final class Outlook
         );
     }
 
-    /** The same, worked out once for a garden. */
-    public function holdAt(Garden $garden, Day $today): ?Hold
+    /** The same of a garden on a day within the forecast, worked out once; null where the forecast does not reach. */
+    public function holdAt(Garden $garden, Day $today, ?Day $on = null): ?Hold
     {
-        return array_key_exists($garden->id, $this->holds)
-            ? $this->holds[$garden->id]
-            : $this->holds[$garden->id] = $this->hold($this->bridge->site($garden), $today);
+        $ahead = $on === null ? 0 : $today->daysUntil($on);
+        if ($ahead < 0 || $ahead > self::FORECAST_DAYS) {
+            return null;
+        }
+        $key = "$garden->id $ahead";
+        if (! array_key_exists($key, $this->holds)) {
+            $this->forecasts[$garden->id] ??= $this->forecast($this->bridge->site($garden), $today);
+            $this->holds[$key] = WorkAdvice::with($this->book->figures)->hold(
+                $this->forecasts[$garden->id], $today->plus($ahead), self::FORECAST_DAYS - $ahead,
+            );
+        }
+
+        return $this->holds[$key];
     }
 
     /** @return list<Advice> */

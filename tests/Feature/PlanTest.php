@@ -216,6 +216,19 @@ final class PlanTest extends FeatureTestCase
         $this->put("/plan/visits/$visit->id", [...$to, 'crew' => $jay->id])->assertForbidden();
     }
 
+    public function test_what_was_not_done_comes_back_with_its_window(): void
+    {
+        $visit = $this->visit('2027-02-18');
+        $task = $visit->tasks()->firstOrFail();
+        $ref = "$task->plant_id:$task->task:$task->season";
+        $planned = fn (): array => array_merge(...array_column($this->asked()->result['changes'] ?? [], 'tasks'));
+        self::assertNotContains($ref, $planned(), 'what waits for its log is not planned again');
+        $this->put("/tasks/$task->id/log", ['outcome' => 'not-done', 'why' => 'weather'])->assertSessionHasNoErrors();
+        self::assertContains($ref, $planned());
+        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 30])->assertSessionHasNoErrors();
+        self::assertNotContains($ref, $planned());
+    }
+
     public function test_many_changes_are_made_on_the_queue_all_or_none(): void
     {
         $this->roses(2);

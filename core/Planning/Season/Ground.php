@@ -33,9 +33,6 @@ final readonly class Ground
     /** @var list<list<int>> by garden, its nearest neighbours */
     public array $near;
 
-    /** @var list<?CrewDay> by crew day */
-    public array $crewDays;
-
     /** @var list<int> minutes of a crew day, overtime aside; 0 where the crew does not work */
     public array $length;
 
@@ -74,19 +71,18 @@ final readonly class Ground
     {
         $this->days = $brief->horizon->days();
         $from = $brief->horizon->from;
-        $crewDays = $length = $most = $fewer = [];
+        $length = $most = $fewer = [];
         foreach ($brief->crews as $crew) {
             for ($day = 0; $day < $this->days; $day++) {
                 $works = $crew->works($from->plus($day));
                 if ($works !== null && $works->people < $crew->people) {
-                    $fewer[count($crewDays)] = $works->people;
+                    $fewer[count($length)] = $works->people;
                 }
-                $crewDays[] = $works;
                 $length[] = $works->length ?? 0;
                 $most[] = $works?->most() ?? 0;
             }
         }
-        [$this->crewDays, $this->length, $this->most, $this->fewer] = [$crewDays, $length, $most, $fewer];
+        [$this->length, $this->most, $this->fewer] = [$length, $most, $fewer];
         $anyone = array_fill(0, $this->days, false);
         foreach ($length as $crewDay => $minutes) {
             $anyone[$crewDay % $this->days] = $anyone[$crewDay % $this->days] || $minutes > 0;

@@ -1,4 +1,4 @@
-@props(['bars', 'says', 'chosen' => null, 'people' => false])
+@props(['bars', 'says', 'chosen' => null])
 {{-- Load against what there is: a column for each stretch of time, the line at what can be done. --}}
 <ol class="load-bars" aria-label="{{ ucfirst($says) }}">
     @foreach ($bars as $bar)

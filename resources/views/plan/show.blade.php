@@ -33,8 +33,7 @@
     @endcan
 
     <h2>The months ahead <span class="soft unit">hours of one person, of those all crews have</span></h2>
-    <x-load-bars :bars="$months" says="hours of one person that are at their best, of those all crews have"
-        :people="true" />
+    <x-load-bars :bars="$months" says="hours of one person that are at their best, of those all crews have" />
 
     <h2>Crews by weeks <span class="soft unit">hours of visits, of those the crew has</span></h2>
     @if ($crews === [])<p>There is no crew yet. <a href="{{ route('crews.create') }}">Add one</a>, and its weeks stand
