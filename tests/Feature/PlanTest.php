@@ -293,6 +293,10 @@ final class PlanTest extends FeatureTestCase
         $minutes = (int) DB::table('season_tasks')->where('done', false)->whereNull('hands_off')->sum('minutes');
         self::assertGreaterThan(0, $minutes);
         self::assertSame($minutes, (int) DB::table('kept_months')->sum('minutes'));
+        $this->get('/plan')->assertDontSee('too much');
+        // Half an hour a week for one: more is at its best in February than there is.
+        $this->crew->update(['people' => 1, 'week' => [1 => [480, 510]]]);
+        $this->get('/plan')->assertSee('too much');
     }
 
     private function roses(int $gardens = 1): void
