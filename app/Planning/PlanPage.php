@@ -8,20 +8,19 @@ use App\Models\PlanDraft;
 use App\Support\Page;
 use App\Support\Pages;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Drawing\LoadBar;
 use PruningHook\Core\Drawing\RoundMap;
 
 /**
  * The plan: months ahead, crews by weeks, and one week in full.
- *
- * @phpstan-type Bar array{label: string, need: int, can: int, share: float, link: ?string}
  */
 final readonly class PlanPage extends Page
 {
     /**
      * @param  list<Day>  $days  of the week shown
      * @param  array<int, string>  $crews  those shown, name by id
-     * @param  list<Bar>  $months  person-minutes wanted and there
-     * @param  array<int, list<Bar>>  $weeks  the same of each crew
+     * @param  list<LoadBar>  $months  person-minutes wanted and there
+     * @param  array<int, list<LoadBar>>  $weeks  the same of each crew
      * @param  list<int>  $full  crews whose visits are shown as cards
      * @param  array<int, array<string, int>>  $visits  how many, by crew and day
      * @param  array<int, array<string, string>>  $off  why a crew does not work, by crew and day

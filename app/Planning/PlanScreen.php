@@ -18,6 +18,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Span;
+use PruningHook\Core\Drawing\LoadBar;
 use PruningHook\Core\Drawing\RoundMap;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Planning\Season\Crew;
@@ -162,7 +163,7 @@ final readonly class PlanScreen
     /**
      * Person-minutes that are at their best in each month, and those all crews have.
      *
-     * @return list<array{label: string, need: int, can: int, share: float, link: ?string}>
+     * @return list<LoadBar>
      */
     private static function months(Day $today): array
     {
@@ -177,9 +178,8 @@ final readonly class PlanScreen
         for ($month = $first; $month < $first + self::MONTHS; $month++) {
             $from = Day::of(intdiv($month, 12), $month % 12 + 1, 1);
             $to = Day::of(intdiv($month + 1, 12), ($month + 1) % 12 + 1, 1)->minus(1);
-            $months[] = self::bar(
+            $months[] = new LoadBar(
                 Say::month($from), (int) ($need[$month] ?? 0), self::canIn($weekdays, Day::latest($from, $today), $to),
-                null,
             );
         }
 
@@ -221,7 +221,7 @@ final readonly class PlanScreen
      * What the visits of each crew take in each week, set-up included, and what the crew has.
      *
      * @param  list<int>  $crews
-     * @return array<int, list<array{label: string, need: int, can: int, share: float, link: ?string}>>
+     * @return array<int, list<LoadBar>>
      */
     private static function weeks(Day $monday, array $crews): array
     {
@@ -248,7 +248,7 @@ final readonly class PlanScreen
         foreach ($works as $id => $crew) {
             for ($week = 0; $week < self::WEEKS; $week++) {
                 $from = $monday->plus(7 * $week);
-                $weeks[$id][] = self::bar(
+                $weeks[$id][] = new LoadBar(
                     Say::date($from), $need[$id][$week] ?? 0, self::minutes($crew, $from), (string) $from,
                 );
             }
@@ -262,15 +262,6 @@ final readonly class PlanScreen
         return array_sum(array_map(
             static fn (int $day): int => $crew->works($monday->plus($day))->length ?? 0, range(0, 6),
         ));
-    }
-
-    /** @return array{label: string, need: int, can: int, share: float, link: ?string} */
-    private static function bar(string $label, int $need, int $can, ?string $link): array
-    {
-        return [
-            'label' => $label, 'need' => $need, 'can' => $can, 'link' => $link,
-            'share' => $can > 0 ? $need / $can : ($need > 0 ? 2.0 : 0.0),
-        ];
     }
 
     /**

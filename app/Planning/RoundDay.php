@@ -61,7 +61,7 @@ final readonly class RoundDay
             self::thickest(
                 self::each($tasks, static fn (VisitTask $task): array => $task->prescribed->kit->tools ?? []),
             ),
-            self::each($tasks, static fn (VisitTask $task): array => $task->prescribed->kit->materials ?? []),
+            self::added($tasks),
             (int) $tasks->sum(static fn (VisitTask $task): int => $task->prescribed->kit->debrisLitres ?? 0),
             self::hazards($stops, $book), self::skills($tasks),
         );
@@ -78,6 +78,28 @@ final readonly class RoundDay
         sort($each);
 
         return $each;
+    }
+
+    /**
+     * Eight ties here and four there are twelve to load.
+     *
+     * @param  Collection<int, VisitTask>  $tasks
+     * @return list<string>
+     */
+    private static function added(Collection $tasks): array
+    {
+        $sums = [];
+        foreach ($tasks as $task) {
+            foreach ($task->prescribed->kit->materials ?? [] as $material) {
+                $counted = preg_match('/^(\d+) (.+)$/', $material, $parts) === 1;
+                $what = $counted ? $parts[2] : $material;
+                $sums[$what] = ($sums[$what] ?? 0) + ($counted ? (int) $parts[1] : 0);
+            }
+        }
+
+        return array_map(
+            static fn (string $what, int $sum): string => $sum > 0 ? "$sum $what" : $what, array_keys($sums), $sums,
+        );
     }
 
     /**
@@ -135,7 +157,7 @@ final readonly class RoundDay
         foreach ($tasks as $task) {
             $kit = $task->prescribed->kit;
             if ($kit !== null && $kit->people > 1) {
-                $skills['Two at once: '.$kit->peopleInWords()][] = $task->plant->label;
+                $skills['Needs '.$kit->peopleInWords()][] = $task->plant->label;
             }
             foreach ($kit->tools ?? [] as $tool) {
                 if (str_contains($tool, 'saw')) {

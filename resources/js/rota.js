@@ -6,6 +6,10 @@ export function rota(address) {
         latest: 0,
         asked: null,
         init() {
+            // What was moved just now is in hand again.
+            const moved = new URLSearchParams(window.location.search).get('visit');
+            const card = moved && this.$el.querySelector(`[data-visit="${CSS.escape(moved)}"] a`);
+            if (card) card.focus();
             this.$el.addEventListener('click', event => {
                 const button = event.target.closest('[data-move]');
                 if (button) this.take(button.closest('[data-visit]'));

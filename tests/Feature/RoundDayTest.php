@@ -40,8 +40,9 @@ final class RoundDayTest extends FeatureTestCase
             ->assertSee('Ring before eight.')
             ->assertSee('Traffic beside the plant')
             ->assertSee('To load')
-            ->assertSee('Two at once: 2: one foots the ladder');
+            ->assertSee('Needs 2: one foots the ladder');
         self::assertSame(1, substr_count((string) $page->getContent(), 'bypass secateurs'), 'each tool once');
+        $page->assertSee('16 soft ties')->assertDontSee('8 soft ties');
     }
 
     public function test_two_visits_to_a_garden_on_a_day_are_both_there(): void
