@@ -26,7 +26,8 @@ use PruningHook\Core\Planning\Season\Work;
  *     seed?: int, seconds?: float|int, iterations?: int, usual_travel?: int, daylight?: bool, stay?: int,
  *     crews: list<array{ref: string, people: int, skills?: list<string>, overtime?: bool,
  *         week: array<string, array{string, string}>, off?: list<string>, fewer?: array<string, int>}>,
- *     gardens: list<array{ref: string, lat?: float|int, lon?: float|int, setup?: int, closed?: list<string>}>,
+ *     gardens: list<array{ref: string, lat?: float|int, lon?: float|int, setup?: int, closed?: list<string>,
+ *         off?: list<string>}>,
  *     tasks: list<GivenTask>,
  *     fixed?: list<GivenVisit>, present?: list<GivenVisit>}
  */
@@ -79,7 +80,7 @@ final class PlanInput
             self::week($crew['week']), $this->days("$at.off", $crew['off'] ?? []), $daylight,
             self::fewer($crew['fewer'] ?? []),
         ));
-        $gardens = $this->all('$.gardens', $given['gardens'], self::garden(...));
+        $gardens = $this->all('$.gardens', $given['gardens'], $this->garden(...));
         $tasks = $this->all('$.tasks', $given['tasks'], self::work(...));
         $fixed = $this->all('$.fixed', $given['fixed'], self::visit(...));
         $present = $this->all('$.present', $given['present'], self::visit(...));
@@ -107,15 +108,17 @@ final class PlanInput
     }
 
     /**
-     * @param  array{ref: string, lat?: float|int, lon?: float|int, setup?: int, closed?: list<string>}  $garden
+     * @param  array{ref: string, lat?: float|int, lon?: float|int, setup?: int, closed?: list<string>,
+     *     off?: list<string>}  $garden
      *
      * @throws Fault
      */
-    private static function garden(array $garden): Garden
+    private function garden(array $garden, string $at): Garden
     {
         return new Garden(
             $garden['ref'], self::place($garden), $garden['setup'] ?? 0,
             array_values(array_intersect_key(self::WEEKDAYS, array_flip($garden['closed'] ?? []))),
+            $this->days("$at.off", $garden['off'] ?? []),
         );
     }
 

@@ -9,6 +9,7 @@ use App\Models\Visit as VisitRow;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Planning\Season\Audit;
 use PruningHook\Core\Planning\Season\Brief;
+use PruningHook\Core\Planning\Season\Garden;
 use PruningHook\Core\Planning\Season\Plan;
 use PruningHook\Core\Planning\Season\Visit;
 
@@ -144,6 +145,10 @@ final readonly class Difference
     {
         $crews = array_column($firm->brief->crews, null, 'ref');
         $crew = $crews[(string) $row->crew_id] ?? null;
+        $shut = array_filter(
+            $firm->brief->gardens,
+            static fn (Garden $garden): bool => $garden->ref === (string) $row->garden_id && $garden->isShut($row->on),
+        ) !== [];
         $some = static fn (int $tasks, string $one, string $more): string => match ($tasks) {
             0 => '',
             1 => "one task $one",
@@ -153,7 +158,8 @@ final readonly class Difference
         return implode('; ', array_filter([
             $moved && $crew === null ? 'it had no crew' : '',
             $moved && $crew !== null && $crew->works($row->on) === null ? 'the crew does not work on that day' : '',
-            $moved && $crew?->works($row->on) !== null ? 'less way, or nearer the best days' : '',
+            $moved && $shut ? 'nobody works there on that day: it is closed, or the forecast holds the work' : '',
+            $moved && ! $shut && $crew?->works($row->on) !== null ? 'less way, or nearer the best days' : '',
             $some($more, 'joins it, so that nobody comes twice', 'join it, so that nobody comes twice'),
             $some($less, 'goes to another visit', 'go to another visit'),
         ], static fn (string $says): bool => $says !== ''));

@@ -7,10 +7,11 @@ namespace App\Planning;
 use App\Models\Crew as CrewRow;
 use App\Models\CrewDayOff;
 use App\Models\Firm;
+use App\Models\Garden as GardenRow;
 use App\Models\Visit as VisitRow;
 use App\Models\VisitTask;
+use App\Weather\Outlook;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Span;
@@ -21,7 +22,6 @@ use PruningHook\Core\Planning\Season\Garden;
 use PruningHook\Core\Planning\Season\Place;
 use PruningHook\Core\Planning\Season\Visit;
 use PruningHook\Core\Planning\Season\Work;
-use stdClass;
 
 /**
  * The firm's season as a brief: what is due from the kept windows, crews and their days, gardens, and the visits there
@@ -37,7 +37,8 @@ final readonly class FirmBrief
     {
     }
 
-    public static function of(Span $horizon, int $stay = 0): self
+    /** Gardens where the forecast holds the work are shut on those days. */
+    public static function of(Span $horizon, Outlook $outlook, Day $today, int $stay = 0): self
     {
         $crews = self::crews($horizon);
         $works = self::work($horizon);
@@ -74,7 +75,7 @@ final readonly class FirmBrief
                 $horizon,
                 self::depot(),
                 array_values($crews),
-                self::gardens($works, $fixed),
+                self::gardens($works, $fixed, self::forecast($horizon, $today), $outlook, $today),
                 array_values($works),
                 $fixed,
                 Firm::ours()->usual_travel,
@@ -198,27 +199,46 @@ final readonly class FirmBrief
     /**
      * @param  array<string, Work>  $works
      * @param  list<Visit>  $fixed
+     * @param  list<Day>  $forecast
      * @return list<Garden>
      */
-    private static function gardens(array $works, array $fixed): array
-    {
-        $worked = array_column($works, 'garden', 'garden') + array_column($fixed, 'garden', 'garden');
+    private static function gardens(
+        array $works,
+        array $fixed,
+        array $forecast,
+        Outlook $outlook,
+        Day $today,
+    ): array {
+        $rows = GardenRow::query();
+        $rows->whereKey(array_unique([...array_column($works, 'garden'), ...array_column($fixed, 'garden')]));
+        $rows->orderBy('id');
+        $gardens = [];
+        foreach ($rows->get() as $row) {
+            $gardens[] = self::garden($row, array_values(array_filter(
+                $forecast, static fn (Day $day): bool => $outlook->holdAt($row, $today, $day) !== null,
+            )));
+        }
 
-        return array_values(array_filter(
-            self::placed(DB::table('gardens')->orderBy('id')),
-            static fn (Garden $garden): bool => isset($worked[$garden->ref]),
-        ));
+        return $gardens;
     }
 
-    /** @return list<Garden> */
-    public static function placed(Builder $gardens): array
+    /** @param  list<Day>  $off */
+    public static function garden(GardenRow $row, array $off = []): Garden
     {
-        $rows = $gardens->get(['id', 'latitude', 'longitude', 'setup_minutes', 'closed_days']);
+        return new Garden(
+            (string) $row->id, new Place($row->latitude, $row->longitude), $row->setup_minutes, $row->closed_days, $off,
+        );
+    }
 
-        return array_values($rows->map(static fn (stdClass $row): Garden => new Garden(
-            (string) $row->id, new Place((float) $row->latitude, (float) $row->longitude), (int) $row->setup_minutes,
-            array_values(array_map(intval(...), (array) json_decode((string) $row->closed_days, true))),
-        ))->all());
+    /** @return list<Day> days of the horizon that the forecast reaches */
+    private static function forecast(Span $horizon, Day $today): array
+    {
+        $days = [];
+        for ($ahead = 0; $ahead <= Outlook::FORECAST_DAYS; $ahead++) {
+            $days[] = $today->plus($ahead);
+        }
+
+        return array_values(array_filter($days, $horizon->holds(...)));
     }
 
     /** @return list<string> */

@@ -7,6 +7,8 @@ namespace App\Planning;
 use App\Due\DueKeeper;
 use App\Models\DraftStatus;
 use App\Models\PlanDraft;
+use App\Support\Today;
+use App\Weather\Outlook;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -33,7 +35,7 @@ final class MakeDraft implements ShouldQueue
         $this->afterCommit();
     }
 
-    public function handle(DueKeeper $keeper): void
+    public function handle(DueKeeper $keeper, Outlook $outlook): void
     {
         $draft = PlanDraft::query()->find($this->draft);
         if ($draft === null || $draft->status !== DraftStatus::Waiting) {
@@ -43,7 +45,7 @@ final class MakeDraft implements ShouldQueue
         $keeper->renewAll();
         // Plan, visits and revision are read in one state of the tables.
         [$firm, $revision] = DB::transaction(static fn (): array => [
-            FirmBrief::of(Span::of($draft->from, $draft->to), $draft->stay),
+            FirmBrief::of(Span::of($draft->from, $draft->to), $outlook, Today::day(), $draft->stay),
             (int) DB::table('firms')->value('plan_revision'),
         ]);
         $draft->update(['revision' => $revision, 'says' => 'fitting in '.count($firm->brief->tasks).' tasks']);

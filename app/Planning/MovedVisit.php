@@ -7,9 +7,11 @@ namespace App\Planning;
 use App\Models\Crew;
 use App\Models\Visit;
 use App\Models\VisitTask;
+use App\Support\Say;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Planning\Season\Audit;
+use PruningHook\Core\Weather\Hold;
 
 /** What moving a visit to another day or crew would cost and break, before anybody does it. */
 final readonly class MovedVisit
@@ -30,7 +32,8 @@ final readonly class MovedVisit
     ) {
     }
 
-    public static function of(Visit $visit, Day $on, Crew $crew): self
+    /** @param  ?Hold  $hold  what the forecast says of that day */
+    public static function of(Visit $visit, Day $on, Crew $crew, ?Hold $hold): self
     {
         $days = Span::of(Day::earliest($visit->on, $on), Day::latest($visit->on, $on));
         $crews = array_values(array_unique([(int) $visit->crew_id, $crew->id]));
@@ -43,7 +46,10 @@ final readonly class MovedVisit
             $on,
             $crew,
             $then->audit->cost->total() - $now->audit->cost->total(),
-            self::told($visit, $crew, $on, $now->audit, $then->audit, $round->length ?? 0),
+            [
+                ...self::told($visit, $crew, $on, $now->audit, $then->audit, $round->length ?? 0),
+                ...($hold === null ? [] : [self::held($hold)]),
+            ],
             $round?->used,
             $round?->length,
         );
@@ -52,6 +58,12 @@ final readonly class MovedVisit
     public function isFree(): bool
     {
         return $this->breaks === [];
+    }
+
+    private static function held(Hold $hold): string
+    {
+        return 'the forecast holds the work that day'
+            .($hold->next === null ? '' : ', better from '.Say::weekday($hold->next));
     }
 
     /** @return list<string> */

@@ -9,6 +9,7 @@ use App\Models\Visit;
 use App\Support\Controller;
 use App\Support\Say;
 use App\Support\Today;
+use App\Weather\Outlook;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -17,6 +18,10 @@ use PruningHook\Core\Calendar\Day;
 
 final class PlanController extends Controller
 {
+    public function __construct(private readonly Outlook $outlook)
+    {
+    }
+
     public function show(Request $request, PlanScreen $screen): View
     {
         return view('plan.show', $screen->show($request, Today::day()));
@@ -28,7 +33,7 @@ final class PlanController extends Controller
         $this->authorize('update', $visit);
         [$on, $crew] = $this->place($request);
 
-        return view('plan.cost', ['moved' => MovedVisit::of($visit->load('tasks.plant', 'garden'), $on, $crew)]);
+        return view('plan.cost', ['moved' => $this->moved($visit, $on, $crew)]);
     }
 
     public function move(Request $request, Visit $visit): RedirectResponse
@@ -38,7 +43,7 @@ final class PlanController extends Controller
         // A lead keeps the visit with the crew: giving it away is the planner's.
         abort_unless($request->user()?->isPlanner() || $crew->id === $visit->crew_id, 403);
         $was = ['on' => (string) $visit->on, 'crew' => $visit->crew_id, 'sure' => 1];
-        $moved = MovedVisit::of($visit->load('tasks.plant', 'garden'), $on, $crew);
+        $moved = $this->moved($visit, $on, $crew);
         if (! $moved->isFree() && ! $request->boolean('sure')) {
             throw ValidationException::withMessages([
                 'move' => "{$visit->garden->name} was not moved: ".implode('; ', $moved->breaks).'.',
@@ -69,6 +74,14 @@ final class PlanController extends Controller
         $visit->update([$request->string('what')->toString() => $request->boolean('is')]);
 
         return redirect()->route('plan', ['week' => (string) $visit->on->monday(), 'visit' => $visit->id]);
+    }
+
+    private function moved(Visit $visit, Day $on, Crew $crew): MovedVisit
+    {
+        return MovedVisit::of(
+            $visit->load('tasks.plant', 'garden'), $on, $crew,
+            $this->outlook->holdAt($visit->garden, Today::day(), $on),
+        );
     }
 
     /** @return array{Day, Crew} */

@@ -15,6 +15,7 @@ use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Planning\Season\Audit;
 use PruningHook\Core\Planning\Season\Brief;
 use PruningHook\Core\Planning\Season\Crew;
+use PruningHook\Core\Planning\Season\Garden;
 use PruningHook\Core\Planning\Season\Place;
 use PruningHook\Core\Planning\Season\Round;
 use PruningHook\Core\Planning\Season\Rounds;
@@ -65,7 +66,9 @@ final readonly class Rota
         }
         $brief = new Brief(
             $days, FirmBrief::depot(), array_values(self::crews($days, $crews, $visits)),
-            FirmBrief::placed(DB::table('gardens')->whereIn('id', $rows->pluck('garden_id')->unique())),
+            array_values(
+                $rows->map(static fn (VisitRow $row): Garden => FirmBrief::garden($row->garden))->unique('ref')->all(),
+            ),
             array_values($works), [], Firm::ours()->usual_travel,
         );
         $audit = Audit::of($brief, array_merge(...array_values(array_map(

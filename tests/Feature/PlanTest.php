@@ -18,7 +18,10 @@ use App\Models\VisitTask;
 use App\Planning\AcceptDraft;
 use App\Planning\MakeDraft;
 use App\Planning\MakeTrue;
+use App\Weather\Outlook;
+use App\Weather\WeatherStation;
 use Illuminate\Support\Facades\DB;
+use Tests\Support\KnownWeather;
 
 /** The plan over all gardens: asked for, compared, accepted in part or whole, taken back; visits moved by hand. */
 final class PlanTest extends FeatureTestCase
@@ -117,6 +120,25 @@ final class PlanTest extends FeatureTestCase
         $this->put("/plan/drafts/$draft->id", ['changes' => [0]])->assertSessionHasErrors('changes');
     }
 
+    public function test_a_plan_keeps_off_days_on_which_the_forecast_holds_the_work(): void
+    {
+        $frost = array_fill_keys(['2027-02-23', '2027-02-24', '2027-02-25', '2027-02-26'], [-8.0, 1.0, 0.0]);
+        $this->app->instance(WeatherStation::class, new KnownWeather($frost));
+        $stands = $this->visit('2027-02-24');
+        $this->roses(4);
+        $draft = $this->asked();
+        $changes = $draft->result['changes'] ?? [];
+        $days = array_column(array_filter(array_column($changes, 'to')), 'on');
+        self::assertNotSame([], $days);
+        self::assertSame([], array_intersect($days, array_keys($frost)));
+        $why = array_column($changes, 'why', 'visit')[$stands->id] ?? 'it stays';
+        self::assertStringContainsString('the forecast holds the work', $why);
+        // By hand it is possible, once it has been said.
+        $to = ['on' => '2027-02-25', 'crew' => $stands->crew_id];
+        $this->get("/plan/visits/$stands->id?".http_build_query($to))
+            ->assertSee('But the forecast holds the work that day, better from');
+    }
+
     public function test_a_plan_is_called_off_and_asking_anew_calls_off_the_one_before(): void
     {
         $first = $this->ask();
@@ -124,7 +146,7 @@ final class PlanTest extends FeatureTestCase
         self::assertSame(DraftStatus::Cancelled, $first->fresh()?->status);
         $this->get("/plan/drafts/$second->id")->assertOk()->assertSee('Call it off');
         $this->delete("/plan/drafts/$second->id")->assertRedirect('/plan');
-        (new MakeDraft($second->id))->handle($this->app->make(DueKeeper::class));
+        $this->make($second);
         self::assertSame(DraftStatus::Cancelled, $second->fresh()?->status);
         $this->get("/plan/drafts/$second->id")->assertSee('It was called off');
     }
@@ -315,6 +337,11 @@ final class PlanTest extends FeatureTestCase
         }
     }
 
+    private function make(PlanDraft $draft): void
+    {
+        (new MakeDraft($draft->id))->handle($this->app->make(DueKeeper::class), $this->app->make(Outlook::class));
+    }
+
     private function ask(string $stay = 'some'): PlanDraft
     {
         $this->actingAs($this->boss)->post('/plan/drafts', ['weeks' => 6, 'stay' => $stay])->assertRedirect();
@@ -328,7 +355,7 @@ final class PlanTest extends FeatureTestCase
     private function asked(string $stay = 'some'): PlanDraft
     {
         $draft = $this->ask($stay);
-        (new MakeDraft($draft->id))->handle($this->app->make(DueKeeper::class));
+        $this->make($draft);
 
         return $draft->fresh() ?? $draft;
     }

@@ -10,9 +10,7 @@ use App\Models\Observation;
 use App\Models\Plant;
 use App\Weather\WeatherStation;
 use PHPUnit\Framework\Attributes\DataProvider;
-use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\Calendar\Site;
-use PruningHook\Core\Weather\DayWeather;
+use Tests\Support\KnownWeather;
 
 /** Signs of spring, the plant book and the house practice, as people meet them. */
 final class SpringAndBookTest extends FeatureTestCase
@@ -87,17 +85,7 @@ final class SpringAndBookTest extends FeatureTestCase
     public function test_the_forecast_stands_on_the_sheet_of_a_visit_that_is_near(): void
     {
         $near = $this->visit('2027-02-22');
-        $cold = new class implements WeatherStation
-        {
-            public function days(Site $site, Day $first, Day $last): array
-            {
-                return array_map(
-                    static fn (int $number): DayWeather => DayWeather::of(Day::fromNumber($number), -6, 1, 0),
-                    range($first->number, $last->number),
-                );
-            }
-        };
-        $this->app->instance(WeatherStation::class, $cold);
+        $this->app->instance(WeatherStation::class, new KnownWeather([], [-6.0, 1.0, 0.0]));
         $this->actingAs($this->hand())
             ->get("/visits/$near->id")
             ->assertSee('Forecast: -6 to 1')

@@ -8,9 +8,8 @@ use App\Models\Plant;
 use App\Weather\Outlook;
 use App\Weather\WeatherStation;
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
-use PruningHook\Core\Weather\DayWeather;
+use Tests\Support\KnownWeather;
 use Tests\Support\Sites;
 
 /** What the forecast does to lists, plants and sheets, with a station whose weather is known. */
@@ -123,25 +122,6 @@ final class WeatherTest extends FeatureTestCase
      */
     private function station(array $days, array $else = [3.0, 9.0, 0.0]): void
     {
-        $this->app->instance(WeatherStation::class, new class($days, $else) implements WeatherStation
-        {
-            /**
-             * @param  array<string, array{float, float, float}>  $days
-             * @param  array{float, float, float}  $else
-             */
-            public function __construct(private array $days, private array $else)
-            {
-            }
-
-            public function days(Site $site, Day $first, Day $last): array
-            {
-                $weather = [];
-                for ($day = $first; ! $day->isAfter($last); $day = $day->plus(1)) {
-                    $weather[] = DayWeather::of($day, ...($this->days[(string) $day] ?? $this->else));
-                }
-
-                return $weather;
-            }
-        });
+        $this->app->instance(WeatherStation::class, new KnownWeather($days, $else));
     }
 }

@@ -64,7 +64,8 @@ function programme(given) {
                     task =>
                         day(task.opens) <= on && on <= day(task.closes) &&
                         (task.skills ?? []).every(skill => (crew.skills ?? []).includes(skill)) &&
-                        !(gardens[task.place].closed ?? []).includes(weekday(on)),
+                        !(gardens[task.place].closed ?? []).includes(weekday(on)) &&
+                        !(gardens[task.place].off ?? []).some(off => day(off) === on),
                 );
             const here = [...new Set(can.map(task => task.place))];
             if (here.length === 0) return;

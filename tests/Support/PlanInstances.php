@@ -43,6 +43,7 @@ final class PlanInstances
                 'lon' => -1.1 + $some(-2500, 2500) / 10_000,
                 'setup' => $some(5, 25),
                 'closed' => $some(0, 3) === 0 ? [['mon', 'wed', 'fri'][$some(0, 2)]] : [],
+                'off' => $some(0, 2) === 0 ? [$date($some(0, $days - 1)), $date($some(0, $days - 1))] : [],
             ];
         }
         $tasks = [];

@@ -80,7 +80,7 @@ final readonly class Audit
     private static function outOfPlace(Brief $brief, Visit $visit, Garden $garden): array
     {
         return [
-            ...(in_array($visit->on->weekday(), $garden->closed, true) ? ["$garden->ref is closed on $visit->on"] : []),
+            ...($garden->isShut($visit->on) ? ["$garden->ref is closed on $visit->on"] : []),
             ...($brief->horizon->holds($visit->on) ? [] : ["$visit->on lies outside the horizon"]),
         ];
     }

@@ -187,7 +187,7 @@ final class Board
             $day = $crewDay % $days;
             $most = $ground->most[$crewDay];
             // Asked in the order of how often each rules a day out.
-            if ($most === 0 || $least <= $wanted->outside[$day] + $setUp || $ground->shut[$garden][$day % 7]) {
+            if ($most === 0 || $least <= $wanted->outside[$day] + $setUp || $ground->shut[$garden][$day]) {
                 continue;
             }
             $inGarden = $wanted->inGarden[intdiv($crewDay, $days)] ?? $most + 1;

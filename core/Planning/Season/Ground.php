@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Planning\Season;
 
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Fault;
 
 /**
@@ -51,7 +52,7 @@ final readonly class Ground
     /** @var list<int> by garden */
     public array $setUp;
 
-    /** @var list<list<bool>> by garden and day of the horizon modulo 7: whether nobody may come */
+    /** @var list<list<bool>> by garden and day of the horizon: whether nobody may come */
     public array $shut;
 
     /** @var list<array{int, int}> crew day and garden of each fixed visit */
@@ -91,10 +92,7 @@ final readonly class Ground
         $this->people = array_map(static fn (Crew $crew): int => $crew->people, $brief->crews);
         $this->setUp = array_map(static fn (Garden $garden): int => $garden->setUp, $brief->gardens);
         $this->shut = array_map(
-            static fn (Garden $garden): array => array_map(
-                static fn (int $day): bool => in_array($from->plus($day)->weekday(), $garden->closed, true),
-                range(0, 6),
-            ),
+            static fn (Garden $garden): array => self::shut($garden, $brief->horizon),
             $brief->gardens,
         );
         $this->travel = self::travel($brief);
@@ -116,7 +114,7 @@ final readonly class Ground
 
     public function isShut(int $garden, int $day): bool
     {
-        return $this->shut[$garden][$day % 7];
+        return $this->shut[$garden][$day];
     }
 
     /** How many come on a crew day. */
@@ -185,6 +183,25 @@ final readonly class Ground
         }
 
         return false;
+    }
+
+    /** @return list<bool> by day */
+    private static function shut(Garden $garden, Span $horizon): array
+    {
+        $shut = [];
+        for ($day = 0; $day < 7; $day++) {
+            $shut[] = in_array($horizon->from->plus($day)->weekday(), $garden->closed, true);
+        }
+        for ($day = 7, $days = $horizon->days(); $day < $days; $day++) {
+            $shut[] = $shut[$day - 7];
+        }
+        foreach ($garden->off as $off) {
+            if ($horizon->holds($off)) {
+                $shut[$horizon->from->daysUntil($off)] = true;
+            }
+        }
+
+        return array_values($shut);
     }
 
     /**

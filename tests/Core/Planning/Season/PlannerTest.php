@@ -104,6 +104,24 @@ final class PlannerTest extends TestCase
         self::assertSame(8.0, $plan->cost->outsideBest);
     }
 
+    public function test_nobody_comes_on_a_day_on_which_a_garden_is_off(): void
+    {
+        $garden = new Garden('g', new Place(51.3, -1.1), 15, [], [TestBrief::day(4), TestBrief::day(12)]);
+        $plan = TestBrief::plan(TestBrief::of(
+            [TestBrief::crew()], [$garden],
+            [TestBrief::work('a', 'g', 60, 4, 4, 4, 6), TestBrief::work('b', 'g', 60, 12, 12, 12, 12)],
+        ));
+        self::assertSame(['g c 5 a'], TestBrief::told($plan));
+        self::assertStringStartsWith('no open day', $plan->leftOut[0]->because);
+        $there = new Visit('g', 'c', TestBrief::day(12), ['b']);
+        self::assertSame(
+            ['g is closed on 2027-01-12'],
+            Audit::of(
+                TestBrief::of([TestBrief::crew()], [$garden], [TestBrief::work('b', 'g', 60, 12)]), [$there],
+            )->breaks,
+        );
+    }
+
     public function test_overtime_is_taken_where_it_is_allowed_and_worth_it(): void
     {
         // 480 minutes, of which 48 on the road and 15 of set-up: 417 are left, an hour more with overtime.
