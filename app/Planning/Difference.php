@@ -145,10 +145,7 @@ final readonly class Difference
     {
         $crews = array_column($firm->brief->crews, null, 'ref');
         $crew = $crews[(string) $row->crew_id] ?? null;
-        $shut = array_filter(
-            $firm->brief->gardens,
-            static fn (Garden $garden): bool => $garden->ref === (string) $row->garden_id && $garden->isShut($row->on),
-        ) !== [];
+        $shut = self::shut($firm->brief, $row);
         $some = static fn (int $tasks, string $one, string $more): string => match ($tasks) {
             0 => '',
             1 => "one task $one",
@@ -158,11 +155,25 @@ final readonly class Difference
         return implode('; ', array_filter([
             $moved && $crew === null ? 'it had no crew' : '',
             $moved && $crew !== null && $crew->works($row->on) === null ? 'the crew does not work on that day' : '',
-            $moved && $shut ? 'nobody works there on that day: it is closed, or the forecast holds the work' : '',
-            $moved && ! $shut && $crew?->works($row->on) !== null ? 'less way, or nearer the best days' : '',
+            $moved ? $shut : '',
+            $moved && $shut === '' && $crew?->works($row->on) !== null ? 'less way, or nearer the best days' : '',
             $some($more, 'joins it, so that nobody comes twice', 'join it, so that nobody comes twice'),
             $some($less, 'goes to another visit', 'go to another visit'),
         ], static fn (string $says): bool => $says !== ''));
+    }
+
+    /** Why nobody may work in its garden on its day; empty where they may. */
+    private static function shut(Brief $brief, VisitRow $row): string
+    {
+        foreach ($brief->gardens as $garden) {
+            if ($garden->ref === (string) $row->garden_id && $garden->isShut($row->on)) {
+                return in_array($row->on->weekday(), $garden->closed, true)
+                    ? 'the garden is closed on that day'
+                    : 'the forecast holds the work on that day';
+            }
+        }
+
+        return '';
     }
 
     /** Which of its windows closes first. */
