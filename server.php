@@ -16,10 +16,12 @@ if ($file === false || ! is_file($file) || ! str_starts_with($file, $public.'/')
 
     return true;
 }
-$types = ['js' => 'text/javascript', 'css' => 'text/css', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2', 'json' => 'application/json', 'ico' => 'image/x-icon', 'png' => 'image/png', 'txt' => 'text/plain'];
+$types = ['js' => 'text/javascript', 'css' => 'text/css', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2', 'json' => 'application/json', 'ico' => 'image/x-icon', 'png' => 'image/png', 'txt' => 'text/plain', 'webmanifest' => 'application/manifest+json'];
 header('Content-Type: '.($types[pathinfo($file, PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
 $built = str_starts_with($file, $public.'/build/assets/');
-header('Cache-Control: '.($built ? 'public, max-age=31536000, immutable' : 'public, max-age=3600'));
+// The service worker decides what a phone keeps: the phone asks for it anew each time.
+$kept = $built ? 'public, max-age=31536000, immutable' : ($path === '/sw.js' ? 'no-cache' : 'public, max-age=3600');
+header("Cache-Control: $kept");
 $accepts = $_SERVER['HTTP_ACCEPT_ENCODING'] ?? '';
 foreach ($built ? ['br' => 'br', 'gz' => 'gzip'] : [] as $ending => $encoding) {
     if (preg_match("/\\b$encoding\\b/", $accepts) === 1 && is_file("$file.$ending")) {

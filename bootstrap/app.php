@@ -3,12 +3,14 @@
 declare(strict_types=1);
 
 use App\Support\Compressed;
+use App\Support\KeepsSession;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession;
 use PruningHook\Core\Fault;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -17,6 +19,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Same-origin only, and the package it needs is one of those replaced (packages/README.md).
         $middleware->remove(HandleCors::class);
         $middleware->append(Compressed::class);
+        $middleware->web(replace: [StartSession::class => KeepsSession::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo(static fn (Request $request): string => $request->user()?->home() ?? '/');
     })

@@ -17,11 +17,13 @@ use App\Plants\BloomController;
 use App\Plants\DrawingController;
 use App\Plants\PlantController;
 use App\Practice\PracticeController;
+use App\Record\EntryController;
+use App\Record\PhotoController;
+use App\Record\WorkLogController;
 use App\Season\SearchController;
 use App\Season\SeasonController;
 use App\Stems\StemController;
 use App\Visits\VisitController;
-use App\Visits\WorkLogController;
 use App\Weather\ObservationController;
 use Illuminate\Support\Facades\Route;
 
@@ -35,6 +37,9 @@ Route::middleware('guest')->group(function (): void {
     Route::get('new-password/{token}', [ResetPasswordController::class, 'showResetForm'])->name('password.reset');
     Route::post('new-password', [ResetPasswordController::class, 'reset'])->name('password.update');
 });
+
+// What a phone shows of a page it does not hold, without signal.
+Route::view('offline', 'offline')->name('offline');
 
 Route::middleware('auth')->group(function (): void {
     Route::post('sign-out', [LoginController::class, 'logout'])->name('logout');
@@ -103,6 +108,11 @@ Route::middleware('auth')->group(function (): void {
     Route::get('house-practice', [PracticeController::class, 'edit'])->name('practice.edit');
     Route::put('house-practice', [PracticeController::class, 'update'])->name('practice.update');
 
+    Route::get('entries/who', [EntryController::class, 'who'])->name('entries.who');
+    Route::post('entries', [EntryController::class, 'store'])->name('entries.store');
+    Route::post('photos', [PhotoController::class, 'store'])->name('photos.store');
+    Route::get('photos/{photo}', [PhotoController::class, 'show'])->name('photos.show');
+    Route::delete('photos/{photo}', [PhotoController::class, 'destroy'])->name('photos.destroy');
     Route::put('tasks/{task}/log', [WorkLogController::class, 'store'])->name('logs.store');
     Route::delete('tasks/{task}/log', [WorkLogController::class, 'destroy'])->name('logs.destroy');
 });

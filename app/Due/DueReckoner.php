@@ -134,7 +134,7 @@ final readonly class DueReckoner
             'hands_off' => $task->handsOff,
             'outcome' => $due->outcome?->value,
             'logged_on' => $due->loggedOn?->number,
-            'done' => $due->outcome === Outcome::Done,
+            'done' => $due->outcome?->isDone() === true,
         ];
     }
 

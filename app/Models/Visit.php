@@ -28,6 +28,7 @@ use PruningHook\Core\Calendar\Day;
  * @property-read Garden $garden
  * @property-read ?Crew $crew
  * @property-read Collection<int, VisitTask> $tasks
+ * @property-read Collection<int, Entry> $entries
  */
 final class Visit extends Model
 {
@@ -83,6 +84,12 @@ final class Visit extends Model
     public function isLogged(): bool
     {
         return $this->tasks->every(static fn (VisitTask $task): bool => $task->log !== null);
+    }
+
+    /** @return HasMany<Entry, $this> what was said of it as a whole */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(Entry::class)->whereNull('visit_task_id')->orderBy('id');
     }
 
     public function isTouched(): bool

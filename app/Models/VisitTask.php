@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsSnapshot;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use PruningHook\Core\Prescription\Snapshot;
 use PruningHook\Core\Structure\Judgement;
@@ -32,6 +34,8 @@ use PruningHook\Core\Structure\Judgement;
  * @property-read Visit $visit
  * @property-read Plant $plant
  * @property-read ?WorkLog $log
+ * @property-read Collection<int, Entry> $entries
+ * @property-read Collection<int, Photo> $photos
  */
 final class VisitTask extends Model
 {
@@ -53,6 +57,18 @@ final class VisitTask extends Model
     public function plant(): BelongsTo
     {
         return $this->belongsTo(Plant::class)->withTrashed();
+    }
+
+    /** @return HasMany<Entry, $this> all that was ever said of it, as it arrived */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(Entry::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Photo, $this> */
+    public function photos(): HasMany
+    {
+        return $this->hasMany(Photo::class)->orderBy('taken_at');
     }
 
     /** @return HasOne<WorkLog, $this> */

@@ -30,6 +30,9 @@ use PruningHook\Core\Plant\Outcome;
  * @property list<string> $findings  keys of `Finding`
  * @property ?string $note
  * @property ?string $left_for_next_year
+ * @property ?string $left_stem  ref of the stem in the survey that is left for then
+ * @property ?bool $blades disinfected; null where nobody said
+ * @property ?string $told who was told of what stopped the work
  * @property-read VisitTask $visitTask
  * @property-read ?User $loggedBy
  */
@@ -39,7 +42,8 @@ final class WorkLog extends Model
 
     protected $fillable = [
         'visit_task_id', 'plant_id', 'task', 'recipe', 'season', 'on', 'outcome', 'why', 'minutes', 'removed_percent',
-        'over_cap_reason', 'amounts', 'findings', 'note', 'left_for_next_year', 'logged_by',
+        'over_cap_reason', 'amounts', 'findings', 'note', 'left_for_next_year', 'left_stem',
+        'blades', 'told', 'logged_by',
     ];
 
     /** @return array<string, string> */
@@ -47,7 +51,7 @@ final class WorkLog extends Model
     {
         return [
             'on' => AsDay::class, 'outcome' => Outcome::class, 'why' => Hindrance::class, 'amounts' => 'array',
-            'findings' => 'array',
+            'findings' => 'array', 'blades' => 'boolean',
         ];
     }
 

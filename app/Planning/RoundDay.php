@@ -155,14 +155,8 @@ final readonly class RoundDay
     {
         $skills = [];
         foreach ($tasks as $task) {
-            $kit = $task->prescribed->kit;
-            if ($kit !== null && $kit->people > 1) {
-                $skills['Needs '.$kit->peopleInWords()][] = $task->plant->label;
-            }
-            foreach ($kit->tools ?? [] as $tool) {
-                if (str_contains($tool, 'saw')) {
-                    $skills['A saw, with the lead'][] = $task->plant->label;
-                }
+            foreach ($task->prescribed->kit?->asks() ?? [] as $asked) {
+                $skills[ucfirst($asked)][] = $task->plant->label;
             }
         }
 

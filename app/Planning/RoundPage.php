@@ -21,6 +21,7 @@ final readonly class RoundPage extends Page
      * @param  Collection<int, Visit>  $coming
      * @param  Collection<int, Visit>  $past
      * @param  array<int, array{plants: list<string>, tasks: int, minutes: int}>  $work  by visit
+     * @param  list<string>  $pocket  pages that the phone of the crew keeps, today's and tomorrow's
      * @param  ?RoundDay  $day  of the crew that is chosen; null where it has no visit today
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class RoundPage extends Page
         public Collection $past,
         public array $work,
         public ?RoundDay $day,
+        public array $pocket,
     ) {
     }
 }

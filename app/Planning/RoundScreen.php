@@ -27,6 +27,9 @@ final readonly class RoundScreen
 
     private const PAST = 4;
 
+    /** More sheets than a crew works through in two days are not put on a phone. */
+    private const POCKET = 24;
+
     public function __construct(private PlantBook $book)
     {
     }
@@ -72,7 +75,26 @@ final readonly class RoundScreen
             past: $lists['past'],
             work: self::work($shown),
             day: $crew === null ? null : RoundDay::of($crew, $today, $this->book),
+            pocket: $crew === null || $crew !== $user->crew_id ? [] : self::pocket($crew, $today),
         );
+    }
+
+    /**
+     * What the crew must be able to read without signal. The round's own address is the bare one, as it is opened.
+     *
+     * @return list<string>
+     */
+    private static function pocket(int $crew, Day $today): array
+    {
+        $visits = Visit::query()->where('crew_id', $crew);
+        $visits->whereIn('on', [(string) $today, (string) $today->plus(1)])->orderBy('on')->orderBy('id');
+
+        $pages = [route('round', [], false)];
+        foreach ($visits->limit(self::POCKET)->pluck('id') as $visit) {
+            $pages[] = route('visits.show', $visit, false);
+        }
+
+        return $pages;
     }
 
     /**

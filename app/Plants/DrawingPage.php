@@ -6,9 +6,6 @@ namespace App\Plants;
 
 use App\Models\Plant;
 use App\Support\Page;
-use PruningHook\Core\Drawing\Elevation;
-use PruningHook\Core\Drawing\VineArm;
-use PruningHook\Core\Drawing\Wall;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Regrowth\Course;
@@ -29,9 +26,7 @@ final readonly class DrawingPage extends Page
         public Kind $kind,
         public ?Task $task,
         public array $tasks,
-        public ?Elevation $elevation,
-        public ?Wall $wall,
-        public ?VineArm $arm,
+        public ?Drawn $drawn,
         public array $schools,
         public array $courses,
         public int $tallest,

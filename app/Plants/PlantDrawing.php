@@ -11,6 +11,8 @@ use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Drawing\Elevation;
 use PruningHook\Core\Drawing\VineArm;
 use PruningHook\Core\Drawing\Wall;
+use PruningHook\Core\Plant\Plant as CorePlant;
+use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
@@ -55,6 +57,7 @@ final readonly class PlantDrawing
             $core, $years->season($season), $this->bridge->practice($plant->garden),
         )->tasks;
         $task = $this->task($tasks, $taskKey, $today);
+        $drawn = $task === null ? null : $this->drawn($core, $kind, $task, $tasks);
 
         $schools = $task === null
             ? []
@@ -67,16 +70,7 @@ final readonly class PlantDrawing
             kind: $kind,
             task: $task,
             tasks: $tasks,
-            elevation: $task === null ? null : Elevation::of($core, $kind, $task),
-            wall: $task !== null && Wall::isOn($core, $kind)
-                    ? Wall::of($core, $kind, $task, $this->book->figures)
-                    : null,
-            arm: $task !== null && VineArm::isFor($task)
-                    ? VineArm::of(
-                        $this->pass($tasks, 'rough-pass') ?? $task,
-                        $this->pass($tasks, 'final-pass') ?? $task,
-                    )
-                    : null,
+            drawn: $drawn,
             schools: $schools,
             courses: $courses,
             tallest: max([
@@ -86,6 +80,36 @@ final readonly class PlantDrawing
                     [...$courses, ...$schools],
                 ),
             ]),
+        );
+    }
+
+    /** One task of a plant, without what else could be done; null where the plant has no such task this season. */
+    public function ofTask(Plant $plant, string $taskKey, Day $today): ?Drawn
+    {
+        if (! $this->book->has($plant->kind)) {
+            return null;
+        }
+        $core = $this->bridge->plant($plant, $today);
+        $years = $this->bridge->years($plant->garden);
+        $prescription = Prescriber::with($this->book)->prescribe(
+            $core, $years->season(SiteYear::seasonOn($years->site, $today)), $this->bridge->practice($plant->garden),
+        );
+        $task = $prescription->task($taskKey);
+
+        return $task === null
+            ? null
+            : $this->drawn($core, $this->book->kind($plant->kind), $task, $prescription->tasks);
+    }
+
+    /** @param  list<Task>  $tasks */
+    private function drawn(CorePlant $core, Kind $kind, Task $task, array $tasks): Drawn
+    {
+        return new Drawn(
+            Elevation::of($core, $kind, $task),
+            Wall::isOn($core, $kind) ? Wall::of($core, $kind, $task, $this->book->figures) : null,
+            VineArm::isFor($task)
+                ? VineArm::of($this->pass($tasks, 'rough-pass') ?? $task, $this->pass($tasks, 'final-pass') ?? $task)
+                : null,
         );
     }
 

@@ -5,15 +5,22 @@ declare(strict_types=1);
 namespace App\Visits;
 
 use App\Bridge\CorePlants;
+use App\Due\DueKeeper;
+use App\Models\Entry;
 use App\Models\Role;
 use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
+use App\Plants\PlantDrawing;
 use App\Plants\PlantForm;
+use App\Record\SeasonBudget;
+use App\Record\Standing;
 use App\Stems\CutPlan;
 use App\Weather\Outlook;
+use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Sun;
+use PruningHook\Core\PlantBook\PlantBook;
 
 /** What the sheet of a visit shows. */
 final readonly class SheetScreen
@@ -23,29 +30,98 @@ final readonly class SheetScreen
         private Outlook $outlook,
         private PlantForm $form,
         private CutPlan $plans,
+        private PlantDrawing $drawing,
+        private SeasonBudget $budgets,
+        private PlantBook $book,
+        private DueKeeper $keeper,
     ) {
     }
 
     public function show(Visit $visit, Day $today): SheetPage
     {
-        $visit->load(['garden', 'crew', 'tasks' => ['plant', 'log', 'visit']]);
+        $visit->load(['garden', 'crew', 'entries.saidBy', 'tasks' => [
+            'plant' => ['workLogs', 'bloomNotes'], 'log.loggedBy', 'visit', 'entries.saidBy', 'photos',
+        ]]);
+        $visit->tasks->each(static fn (VisitTask $task) => $task->plant->setRelation('garden', $visit->garden));
         $site = $this->bridge->site($visit->garden);
         $sun = Sun::on($visit->on, $site->latitude, $site->longitude);
         $people = $visit->crew_id === null ? null : $this->people($visit->crew_id);
+        $again = $this->again($visit, $today);
 
         return new SheetPage(
             visit: $visit,
-            says: $visit->tasks->mapWithKeys(
-                fn (VisitTask $task): array => [$task->plant_id => $this->form->taps($task->plant)],
-            )->all(),
             sun: $sun,
             weather: $this->outlook->on($site, $visit->on, $today),
             advice: $this->outlook->advice($site, $visit->on, $today),
-            plans: $visit->tasks->mapWithKeys(
-                fn (VisitTask $task): array => [$task->id => $this->plans->drawn($task)],
-            )->all(),
+            sheets: array_values($visit->tasks->map(fn (VisitTask $task): SheetTask => new SheetTask(
+                $task,
+                $this->plans->drawn($task),
+                $this->drawing->ofTask($task->plant, $task->task, $today),
+                Standing::of($task->entries),
+                $this->budgets->before($task)?->leftPercent(),
+                $again[$task->id],
+                $this->form->taps($task->plant),
+                $task->prescribed->kit?->asks() ?? [],
+            ))->all()),
             tooLong: $people !== null && $visit->minutes() > $people * $sun->daylight ? $people : null,
+            hazards: $this->hazards($visit),
+            tools: array_values(array_unique(array_merge(...array_values($visit->tasks->map(
+                static fn (VisitTask $task): array => $task->prescribed->kit->tools ?? [],
+            )->all())))),
+            words: array_column(array_map(
+                static fn (Entry $entry): array => [$entry->kind->value, $entry], Standing::of($visit->entries),
+            ), 1, 0),
         );
+    }
+
+    /** @return list<string> what to look out for in the garden, each with the plants it is said of */
+    private function hazards(Visit $visit): array
+    {
+        $plants = [];
+        foreach ($visit->tasks as $task) {
+            foreach ($task->plant->hazards as $hazard) {
+                $plants[$hazard][$task->plant->label] = true;
+            }
+        }
+
+        return array_map(
+            fn (string $hazard, array $labels): string => implode(', ', array_keys($labels)).': '
+                .lcfirst($this->book->cautions[$hazard] ?? $hazard),
+            array_keys($plants), $plants,
+        );
+    }
+
+    /**
+     * When else each task could be done, for whoever must stop.
+     *
+     * @return array<int, string> by task
+     */
+    private function again(Visit $visit, Day $today): array
+    {
+        $this->keeper->ensure([$visit->garden_id]);
+        $rows = DB::table('season_tasks')
+            ->whereIn('plant_id', $visit->tasks->pluck('plant_id')->unique()->all())
+            ->where('done', false)
+            ->where('opens', '>', $today->number)
+            ->orderBy('opens')
+            ->get(['plant_id', 'name', 'opens'])
+            ->groupBy('plant_id');
+        $again = [];
+        foreach ($visit->tasks as $task) {
+            $closes = $task->prescribed->window->closes;
+            $next = $rows->get($task->plant_id)?->first();
+            $again[$task->id] = implode(' ', array_filter([
+                $closes->isAfter($today)
+                    ? "It can still be done until {$closes->inWords()}."
+                    : 'Its days end today.',
+                $next === null ? '' : sprintf(
+                    'After that comes: %s, from %s.', lcfirst((string) $next->name),
+                    Day::fromNumber((int) $next->opens)->inWords(),
+                ),
+            ]));
+        }
+
+        return $again;
     }
 
     /** Leads and hands of a crew; one at least, or nobody would come. */

@@ -11,6 +11,8 @@ enum Effect: string
 {
     case OldStemsOut = 'old-stems-out';
     case StemsOut = 'stems-out';
+    /** Of this year and the last. */
+    case YoungStemsOut = 'young-stems-out';
     /** A share of the stems, where nobody has counted them. */
     case StemsShare = 'stems-share';
     /** The height it is cut to, so that it flowers at another. */

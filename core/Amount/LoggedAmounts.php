@@ -12,18 +12,19 @@ final readonly class LoggedAmounts
     /** @param  list<array{effect?: string, what: string, unit: string, value: int}>  $amounts */
     public static function taken(array $amounts): Taken
     {
-        $old = $any = 0;
+        $old = $any = $young = 0;
         $height = null;
         foreach ($amounts as $amount) {
             match (self::effect($amount)) {
                 Effect::OldStemsOut => $old += $amount['value'],
                 Effect::StemsOut => $any += $amount['value'],
+                Effect::YoungStemsOut => $young += $amount['value'],
                 Effect::CutHeight, Effect::HeightAfter => $height = $amount['value'],
                 default => null,
             };
         }
 
-        return new Taken($old, $any, $height);
+        return new Taken($old, $any, $height, $young);
     }
 
     /**

@@ -62,6 +62,17 @@ final readonly class Kit
         };
     }
 
+    /** @return list<string> who may do it, where not everyone may alone */
+    public function asks(): array
+    {
+        $saw = array_filter($this->tools, static fn (string $tool): bool => str_contains($tool, 'saw'));
+
+        return [
+            ...($this->people > 1 ? ["needs {$this->peopleInWords()}"] : []),
+            ...($saw === [] ? [] : ['a saw is used: with the lead']),
+        ];
+    }
+
     /** @return array<string, mixed> the shape of docs/formats/prescription.schema.json */
     public function toArray(): array
     {

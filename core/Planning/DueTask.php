@@ -55,7 +55,7 @@ final readonly class DueTask
 
     private static function urgency(SeasonTask $task, ?Outcome $outcome, Day $today): Urgency
     {
-        return $outcome === Outcome::Done
+        return $outcome?->isDone() === true
             ? Urgency::Done
             : self::pressing($today->daysUntil($task->window->closes), $today->daysUntil($task->window->opens));
     }

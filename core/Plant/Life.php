@@ -47,9 +47,11 @@ final readonly class Life
                 $new = min($growing->basalShoots, $outThisYear + 1);
                 [$old, $young] = [$old + $older, $young - $older + $new];
                 [$grown, $came, $outThisYear] = [$grown + $older, $came + $new, 0];
-            } elseif ($event->taken !== null && $event->taken->old + $event->taken->any > 0) {
+            } elseif ($event->taken !== null && $event->taken->stems() > 0) {
                 $oldOut = min($old, $event->taken->old + $event->taken->any);
-                $youngOut = min($young, max(0, $event->taken->any - max(0, $oldOut - $event->taken->old)));
+                $youngOut = min(
+                    $young, $event->taken->young + max(0, $event->taken->any - max(0, $oldOut - $event->taken->old)),
+                );
                 [$old, $young] = [$old - $oldOut, $young - $youngOut];
                 $out += $oldOut + $youngOut;
                 $outThisYear += $oldOut + $youngOut;

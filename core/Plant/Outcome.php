@@ -8,6 +8,8 @@ namespace PruningHook\Core\Plant;
 enum Outcome: string
 {
     case Done = 'done';
+    /** Done, though otherwise than prescribed. */
+    case Changed = 'changed';
     case Partly = 'partly';
     case NotDone = 'not-done';
 
@@ -17,10 +19,17 @@ enum Outcome: string
         return $this !== self::NotDone;
     }
 
+    /** True where nothing of it is left to do. */
+    public function isDone(): bool
+    {
+        return $this === self::Done || $this === self::Changed;
+    }
+
     public function inWords(): string
     {
         return match ($this) {
             self::Done => 'done',
+            self::Changed => 'done otherwise',
             self::Partly => 'partly done',
             self::NotDone => 'not done',
         };

@@ -10,9 +10,19 @@ final readonly class Taken
     /**
      * @param  int  $old  old stems
      * @param  int  $any  stems of any age, old ones before young
+     * @param  int  $young  stems of this year and the last, told apart from the others
      * @param  ?int  $heightMm  it was cut to; null where it was not shortened
      */
-    public function __construct(public int $old = 0, public int $any = 0, public ?int $heightMm = null)
+    public function __construct(
+        public int $old = 0,
+        public int $any = 0,
+        public ?int $heightMm = null,
+        public int $young = 0,
+    ) {
+    }
+
+    public function stems(): int
     {
+        return $this->old + $this->any + $this->young;
     }
 }

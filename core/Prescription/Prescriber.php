@@ -21,7 +21,6 @@ use PruningHook\Core\Method\Packing;
 use PruningHook\Core\Method\Steps;
 use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\Plant\Keeping;
-use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Conditional;
 use PruningHook\Core\PlantBook\HardCutting;
@@ -324,7 +323,7 @@ final readonly class Prescriber
         }
         $of = $rule->pair->seasonBefore ? $season - 1 : $season;
         $other = $plant->logged($rule->pair->task, $of);
-        if ($other?->outcome === Outcome::Done || ($other === null && ! $plant->hasRecordOf($of))) {
+        if ($other?->outcome->isDone() === true || ($other === null && ! $plant->hasRecordOf($of))) {
             return null;
         }
 

@@ -10,9 +10,9 @@ use App\Models\Plant;
 use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
+use App\Record\LogWork;
 use App\Season\TaskChoice;
 use App\Support\Today;
-use App\Visits\LogWork;
 use App\Visits\PlanVisit;
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Calendar\Anchor;
@@ -221,10 +221,10 @@ final readonly class DemoWork
             default => 'done',
         };
         $amounts = array_map(
-            static fn (Amount $amount): int => min(
+            static fn (Amount $amount): array => $amount->logged(min(
                 $amount->max,
                 max($amount->min, $amount->target + ($seed % 3) - 1),
-            ),
+            )),
             $task->prescribed->amounts,
         );
         $this->logger->log(

@@ -56,6 +56,7 @@ final class LayersTest
         'Weather',
         'Stems',
         'Season',
+        'Record',
         'Plants',
         'Gardens',
         'Visits',

@@ -9,9 +9,9 @@ use App\Models\BloomNote;
 use App\Models\Plant;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
+use App\Record\LogWork;
 use App\Season\TaskChoice;
 use App\Support\Today;
-use App\Visits\LogWork;
 use App\Visits\PlanVisit;
 use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\Day;
@@ -263,7 +263,9 @@ final class DrawingTest extends FeatureTestCase
             ]);
             $this->app
                 ->make(LogWork::class)
-                ->log($task, ['outcome' => 'done', 'minutes' => 30, 'amounts' => [3]], null);
+                ->log($task, [
+                    'outcome' => 'done', 'minutes' => 30, 'amounts' => [$task->prescribed->amounts[0]->logged(3)],
+                ], null);
         }
         $lilac->update(['aim' => 'renewal']);
         $this->app->forgetInstance(CorePlants::class);

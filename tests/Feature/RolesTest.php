@@ -8,10 +8,13 @@ use App\Models\BloomNote;
 use App\Models\CrewDayOff;
 use App\Models\Observation;
 use App\Models\OwnKind;
+use App\Models\Photo;
 use App\Models\PlanDraft;
 use App\Models\Plant;
 use App\Models\Visit;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Every route for every role: who may see it, who may do it, and that guests are sent to sign in. */
@@ -58,6 +61,12 @@ final class RolesTest extends FeatureTestCase
         ['visits.destroy', 'delete', 302, 302, 403, 403, 403],
         ['logs.store', 'put', 302, 302, 403, 302, 403],
         ['logs.destroy', 'delete', 302, 302, 403, 302, 403],
+        ['entries.who', 'get', 200, 200, 200, 200, 200],
+        // Whose visit it is, is asked of each entry and each photo by itself: EntriesTest.
+        ['entries.store', 'post', 302, 302, 302, 302, 302],
+        ['photos.store', 'post', 302, 302, 302, 302, 302],
+        ['photos.show', 'get', 404, 404, 404, 404, 404],
+        ['photos.destroy', 'delete', 200, 403, 403, 403, 403],
         ['observations.index', 'get', 200, 200, 200, 200, 200],
         ['observations.store', 'post', 302, 302, 403, 302, 403],
         ['observations.destroy', 'delete', 302, 302, 403, 302, 403],
@@ -93,7 +102,9 @@ final class RolesTest extends FeatureTestCase
         ['logout', 'post', 302, 302, 302, 302, 302],
     ];
 
-    private const FOR_GUESTS = ['login', 'password.request', 'password.email', 'password.reset', 'password.update'];
+    private const FOR_GUESTS = [
+        'offline', 'login', 'password.request', 'password.email', 'password.reset', 'password.update',
+    ];
 
     /** @param  array{string, string, int, int, int, int, int}  $row */
     #[DataProvider('routes')]
@@ -177,12 +188,20 @@ final class RolesTest extends FeatureTestCase
             ? OwnKind::query()->create(['kind' => 'lilac', 'entry' => ['vigour' => 'weak'], 'note' => 'Shade.'])
             : null;
 
+        $photo = in_array('photo', $needs, true)
+            ? Photo::query()->create([
+                'uuid' => Str::uuid()->toString(), 'visit_task_id' => $this->visitTask()->id, 'moment' => 'before',
+                'taken_at' => Carbon::now(), 'width' => 2, 'height' => 1, 'bytes' => 80,
+            ])
+            : null;
+
         return route(
             $name,
             array_intersect_key(
                 [
                     'garden' => $this->garden->id,
                     'plant' => $this->wisteria->id,
+                    'photo' => $photo?->uuid,
                     'visit' => $visit?->id,
                     'task' => $task?->id,
                     'observation' => $seen?->id,

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Support\ResetPasswordNotification;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Notification;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Str;
 
 final class SignInTest extends FeatureTestCase
 {
@@ -26,6 +30,23 @@ final class SignInTest extends FeatureTestCase
         $this->post('/sign-out');
         $this->get('/gardens?q=mill');
         $this->post('/sign-in', $right)->assertRedirect('/gardens?q=mill');
+    }
+
+    public function test_a_session_that_was_ended_is_not_brought_back_by_a_request_under_way(): void
+    {
+        // Files bear the true time.
+        Carbon::setTestNow();
+        $folder = sys_get_temp_dir().'/'.Str::uuid()->toString();
+        mkdir($folder);
+        config(['session.driver' => 'file', 'session.files' => $folder]);
+        $cookie = (string) config('session.cookie');
+        // Somebody signs out while it runs.
+        Route::middleware('web')->get('slow', static fn (Request $request): string => $request->session()->getHandler()
+            ->destroy($request->session()->getId()) ? 'done' : '');
+        $id = $this->get('/sign-in')->getCookie($cookie)?->getValue();
+        self::assertCount(1, (array) glob("$folder/*"));
+        $this->withCookie($cookie, (string) $id)->get('/slow')->assertSee('done')->assertCookieMissing($cookie);
+        self::assertSame([], glob("$folder/*"));
     }
 
     public function test_a_wrong_password_says_so_beside_the_field(): void

@@ -135,7 +135,7 @@ final class StemsTest extends FeatureTestCase
             "/visits/$visit->id",
         );
         $this->tap(['op' => 'fault', 'ref' => 'B', 'fault' => 'dead']);
-        $this->get("/visits/$visit->id")->assertSee('Cut plan, stem by stem')->assertSee('it is dead');
+        $this->get("/visits/$visit->id")->assertSee('The plant from above')->assertSee('it is dead');
         // Five were surveyed, all of last year, and one is dead.
         self::assertSame([0, 4], [$this->rose->fresh()?->stems_old, $this->rose->fresh()?->stems_young]);
         self::assertSame(

@@ -8,9 +8,9 @@ use App\Bridge\CorePlants;
 use App\Models\Plant;
 use App\Models\Visit;
 use App\Models\VisitTask;
+use App\Record\LogWork;
 use App\Season\TaskChoice;
 use App\Support\Today;
-use App\Visits\LogWork;
 use App\Visits\PlanVisit;
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Calendar\Day;
@@ -234,7 +234,7 @@ final class TenYearsTest extends FeatureTestCase
             $this->app->make(LogWork::class)->log($row, [
                 'outcome' => 'done', 'minutes' => $now->minutes, 'removed_percent' => $share,
                 'amounts' => array_map(
-                    static fn (Amount $amount): int => $amount->target,
+                    static fn (Amount $amount): array => $amount->logged($amount->target),
                     $now->amounts,
                 ), 'findings' => ['all-well'],
             ], null);

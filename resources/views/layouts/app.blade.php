@@ -5,13 +5,15 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <title>{{ $title }} · Pruning Hook</title>
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    <link rel="manifest" href="/manifest.webmanifest">
+    <meta name="theme-color" content="#f7f3e8">
     @foreach (['zilla-slab/files/zilla-slab-latin-600-normal', 'source-sans-3/files/source-sans-3-latin-400-normal',
         'source-sans-3/files/source-sans-3-latin-600-normal'] as $font)<link rel="preload" as="font" type="font/woff2"
         crossorigin href="{{ Vite::asset("node_modules/@fontsource/$font.woff2") }}">
     @endforeach
     @vite(['resources/sass/app.scss', 'resources/js/app.js'])
 </head>
-<body x-data="keys" @keydown.window="press($event)">
+<body x-data="keys" @keydown.window="press($event)" data-user="{{ auth()->id() }}">
 <a class="skip" href="#main">To the page</a>
 <x-patterns />
 <header class="mast">
@@ -43,6 +45,7 @@
         @endauth
     </div>
 </header>
+<div id="signal" class="signal no-print" role="status" hidden></div>
 <main id="main">
     @if (session('said'))
         <div class="said" role="status">

@@ -1,10 +1,8 @@
 @if ($task === null)
     <p>There is nothing to draw: no task is open to it this season.</p>
 @else
-    @if ($arm)<x-vine-arm :arm="$arm" />
-    @elseif ($wall)<x-wall-picture :w="$wall" />
-    @else<x-elevation :e="$elevation" />@endif
-    <p class="soft mb-1">{{ ucfirst($arm ? $arm->says : ($wall ? $wall->says : $elevation->says)) }}. Drawn for
+    <x-drawn :drawn="$drawn" />
+    <p class="soft mb-1">{{ $drawn->says() }}. Drawn for
         {{ lcfirst($task->name) }}, to scale.</p>
     @foreach ($task->reasons as $reason)@if ($reason->rule === 'The wish cannot be met')<p
         class="wrong-note mb-1"><b>{{ $reason->rule }}:</b> {{ $reason->because }}.</p>@endif @endforeach

@@ -8,6 +8,7 @@
             <button class="btn btn-quiet">Show</button>
         </form>
     </div>
+    @if ($pocket !== [])<p class="soft mb-2" data-day="{{ json_encode($pocket) }}" hidden></p>@endif
     @if ($day)<x-round-day :day="$day" :work="$work" />@endif
     @php($lists = ['Today' => [$now, 'No visit today.', $pages['now']], 'Still to be logged' => [$unlogged, null,
         $pages['unlogged']], 'Coming' => [$coming, 'No visit is planned ahead.', null], 'Lately' => [$past, null,

@@ -1,31 +1,38 @@
+@use('App\Support\Say')
 <x-layout :title="'Visit to '.$visit->garden->name" quiet>
-    <div class="sheet">
+    <div class="sheet" data-field data-visit="{{ $visit->id }}" data-by="{{ auth()->id() }}"
+        data-name="{{ auth()->user()->name }}">
         <p class="crumbs"><a href="{{ route('round') }}">Round</a> / <a href="{{ route('gardens.show',
-            $visit->garden) }}">{{ $visit->garden->name }}</a></p>
-        <h1>{{ $visit->garden->name }}</h1>
-        <p>{{ \App\Support\Say::longDate($visit->on) }}, {{ $visit->crew?->name ?? 'no crew yet' }}.
-            {{ $visit->tasks->count() }} {{ $visit->tasks->count() === 1 ? 'task' : 'tasks' }}, about
-            {{ \App\Support\Say::minutes($visit->minutes()) }}; {{ $visit->tasks->whereNotNull('log')->count() }}
-            logged.@if ($visit->garden->notes)<br><em>{{ $visit->garden->notes }}</em>@endif</p>
-        @if ($visit->outside_reason)<div class="said wrong">Outside the common days:
-            {{ $visit->outside_reason }}</div>@endif
-        <p class="mb-2">Daylight {{ \App\Support\Say::clock($sun->rise, $visit->on) }} to
-            {{ \App\Support\Say::clock($sun->set, $visit->on) }},
-            {{ \App\Support\Say::minutes($sun->daylight) }}.@if ($tooLong)
-            {{ $tooLong === 1 ? 'One person' : $tooLong.' people' }} cannot do it all by daylight.@endif</p>
-        @if ($weather)
-            <p class="mb-2">Forecast: {{ round($weather->min) }} to {{ round($weather->max) }} °C,
-                {{ $weather->rainMm > 0 ? round($weather->rainMm, 1).' mm of rain' : 'dry' }}.
-                <span class="soft">(simulated station)</span></p>
-        @endif
-        @if ($advice !== [])<ul class="cautions">@foreach ($advice as $each)<li><b>{{ $each->reason->rule }}.</b>
-            {{ ucfirst($each->reason->because) }}.</li>@endforeach</ul>@endif
-        @php($next = $visit->tasks->first(fn ($task) => $task->log === null)?->id)
-        @foreach ($visit->tasks as $task)<x-job :task="$task" :plan="$plans[$task->id]"
-            :says="$says[$task->plant_id] ?? []" :number="$loop->iteration" :open="$task->id === $next" />@endforeach
+            $visit->garden) }}">{{ $visit->garden->name }}</a> · <span data-progress>{{
+            $visit->tasks->whereNotNull('log')->count() }} of {{ $visit->tasks->count() }} logged</span></p>
+        <div class="said" data-told role="status" hidden></div>
+        <section class="leaf" data-leaf id="arrive" aria-labelledby="arrive-title">
+            <h1 id="arrive-title">{{ $visit->garden->name }}</h1>
+            <p class="mb-2">{{ Say::longDate($visit->on) }}, {{ $visit->crew?->name ?? 'no crew yet' }}.
+                {{ count($sheets) }} {{ count($sheets) === 1 ? 'task' : 'tasks' }}, about
+                {{ Say::minutes($visit->minutes()) }}.</p>
+            @if ($visit->outside_reason)<div class="said wrong">Outside the common days:
+                {{ $visit->outside_reason }}</div>@endif
+            <p class="mb-2">Daylight {{ Say::clock($sun->rise, $visit->on) }} to
+                {{ Say::clock($sun->set, $visit->on) }}, {{ Say::minutes($sun->daylight) }}.@if ($tooLong)
+                {{ $tooLong === 1 ? 'One person' : $tooLong.' people' }} cannot do it all by daylight.@endif
+                @if ($weather) Forecast: {{ round($weather->min) }} to {{ round($weather->max) }} °C,
+                {{ $weather->rainMm > 0 ? round($weather->rainMm, 1).' mm of rain' : 'dry' }}
+                <span class="soft">(simulated station)</span>.@endif</p>
+            @if ($advice !== [])<ul class="cautions">@foreach ($advice as $each)<li><b>{{ $each->reason->rule }}.</b>
+                {{ ucfirst($each->reason->because) }}.</li>@endforeach</ul>@endif
+            <x-arrive :visit="$visit" :hazards="$hazards" :tools="$tools" :word="$words['arrive'] ?? null" />
+        </section>
+        @foreach ($sheets as $sheet)<x-job :sheet="$sheet" :number="$loop->iteration" />@endforeach
+        <x-leave :visit="$visit" :sheets="$sheets" :words="$words" />
+        <nav class="turn no-print" aria-label="Pages of the sheet">
+            <button type="button" data-back>Back</button>
+            <button type="button" data-to-log><span data-at></span><b>Log</b></button>
+            <button type="button" data-next>Next</button>
+        </nav>
 
         @can('update', $visit)
-            <details class="no-print" @if ($errors->hasAny(['on', 'outside_reason', 'visit'])) open
+            <details class="no-print mt-4" @if ($errors->hasAny(['on', 'outside_reason', 'visit'])) open
                 @endif><summary>Move or cancel this visit</summary>
                 <form method="post" action="{{ route('visits.update', $visit) }}" novalidate>
                     @csrf @method('put')

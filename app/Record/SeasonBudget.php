@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Visits;
+namespace App\Record;
 
 use App\Bridge\CorePlants;
 use App\Models\VisitTask;
@@ -23,7 +23,7 @@ final readonly class SeasonBudget
      */
     public function before(VisitTask $task): ?Budget
     {
-        $plant = $task->plant->load(['workLogs', 'bloomNotes']);
+        $plant = clone $task->plant->loadMissing(['workLogs', 'bloomNotes']);
         $plant->setRelation(
             'workLogs',
             $plant->workLogs->reject(static fn (WorkLog $log): bool => $log->visit_task_id === $task->id)->values(),

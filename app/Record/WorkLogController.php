@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Visits;
+namespace App\Record;
 
 use App\Models\VisitTask;
 use App\Support\Controller;
@@ -13,7 +13,7 @@ final class WorkLogController extends Controller
 {
     public function store(LogRequest $request, VisitTask $task, LogWork $work): RedirectResponse
     {
-        $work->log($task, $request->said($task), $request->user());
+        $work->log($task, $request->said(), $request->user());
 
         return redirect()->to(route('visits.show', $task->visit_id)."#task-$task->id")
             ->with('said', "{$task->plant->label}: logged.")

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A picture of a plant before or after the work. The file lies on disk under its name, out of reach of the web.
+ *
+ * @property int $id
+ * @property string $uuid the name it was given on the phone
+ * @property int $visit_task_id
+ * @property string $moment before or after
+ * @property ?int $taken_by
+ * @property Carbon $taken_at
+ * @property int $width in pixels
+ * @property int $height
+ * @property int $bytes
+ * @property-read VisitTask $task
+ */
+final class Photo extends Model
+{
+    public const UPDATED_AT = null;
+
+    public const MOMENTS = ['before', 'after'];
+
+    protected $fillable = ['uuid', 'visit_task_id', 'moment', 'taken_by', 'taken_at', 'width', 'height', 'bytes'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['taken_at' => 'datetime'];
+    }
+
+    public function getRouteKeyName(): string
+    {
+        return 'uuid';
+    }
+
+    public function path(): string
+    {
+        return "photos/$this->uuid.jpg";
+    }
+
+    /** @return BelongsTo<VisitTask, $this> */
+    public function task(): BelongsTo
+    {
+        return $this->belongsTo(VisitTask::class, 'visit_task_id');
+    }
+}

@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Models\Entry;
+use App\Models\EntryKind;
+use App\Models\User;
+use App\Models\Visit;
+use App\Models\VisitTask;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Validator;
+use Illuminate\Validation\Rule;
+
+/**
+ * Takes what phones have kept, word by word: each is kept once, however often it is sent, or refused with a reason
+ * while the others go on.
+ *
+ * @phpstan-type Answer array{id: string, state: 'kept'|'refused', because?: string, fields?: array<string, string>}
+ */
+final readonly class Entries
+{
+    /** A phone that knows more sends it in portions. */
+    public const AT_ONCE = 50;
+
+    /** A clock that is off by no more is not spoken of, in seconds. */
+    private const CLOCK_OFF = 120;
+
+    /** What is ticked on arriving and leaving. */
+    public const ARRIVE = ['hazards', 'nests', 'tools', 'wishes'];
+
+    public const CLOSE = ['debris', 'diseased', 'aftercare', 'ties', 'client'];
+
+    public function __construct(private LogRules $rules)
+    {
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $sent
+     * @param  ?Carbon  $phone  what the phone's clock said when it sent them
+     * @return Answer
+     */
+    public function keep(array $sent, User $by, ?Carbon $phone): array
+    {
+        $id = is_string($sent['id'] ?? null) ? $sent['id'] : '';
+        $form = Validator::make($sent, [
+            'id' => ['required', 'uuid'],
+            'kind' => ['required', Rule::enum(EntryKind::class)],
+            'visit' => ['required', 'integer'],
+            'task' => ['nullable', 'integer'],
+            'said_at' => ['required', 'date'],
+            'corrects' => ['array', 'max:50'],
+            'corrects.*' => ['uuid'],
+            'body' => ['array'],
+        ]);
+        if ($form->fails()) {
+            return self::refused($id, 'It is no word of a visit: '.$form->errors()->first());
+        }
+        $digest = hash('sha256', json_encode(
+            [array_diff_key($sent, ['v' => 0]), $by->id], JSON_THROW_ON_ERROR,
+        ));
+        $kept = Entry::query()->where('uuid', $id)->first();
+        if ($kept !== null) {
+            return $kept->digest === $digest
+                ? ['id' => $id, 'state' => 'kept']
+                : self::refused($id, 'Something else was kept under this name.');
+        }
+        $refusal = $this->refusal($sent, $by);
+        if ($refusal !== null) {
+            return $refusal;
+        }
+
+        return DB::transaction(fn (): array => $this->write($sent, $by, $digest, $phone));
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $sent
+     * @return ?Answer null where it may be kept
+     */
+    private function refusal(array $sent, User $by): ?array
+    {
+        $id = (string) $sent['id'];
+        $visit = Visit::query()->find((int) $sent['visit']);
+        if ($visit === null) {
+            return self::refused($id, 'That visit is no longer planned.');
+        }
+        if (! Gate::forUser($by)->allows('log', $visit)) {
+            return self::refused($id, 'That visit is another crew\'s.');
+        }
+        $kind = EntryKind::from((string) $sent['kind']);
+        $task = self::task($sent);
+        if ($task === null && ($kind->isOfATask() || isset($sent['task']))) {
+            return self::refused($id, 'That task is not on the visit.');
+        }
+        if ($kind === EntryKind::SignOff && ! $by->isPlanner() && ! $by->leads($visit->crew_id)) {
+            return self::refused($id, 'The lead signs a visit off.');
+        }
+        if (self::pointsAstray($sent, $visit, $task)) {
+            return self::refused($id, 'What it corrects has not arrived, or is of something else.');
+        }
+
+        return $kind === EntryKind::Log && $task !== null ? $this->wrong($id, $task, $sent) : null;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $sent
+     * @return ?Answer what is wrong with it, by field
+     */
+    private function wrong(string $id, VisitTask $task, array $sent): ?array
+    {
+        $body = (array) ($sent['body'] ?? []);
+        $validator = Validator::make($body, LogRules::rules(), LogRules::messages());
+        $validator->after(fn () => $this->rules->look($validator, $task, $body));
+        if ($validator->passes()) {
+            return null;
+        }
+        $fields = array_map(
+            static fn (array $messages): string => (string) $messages[0], $validator->errors()->messages(),
+        );
+
+        return [...self::refused($id, implode(' ', array_unique($fields))), 'fields' => $fields];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $sent
+     * @return Answer
+     */
+    private function write(array $sent, User $by, string $digest, ?Carbon $phone): array
+    {
+        $task = self::task($sent);
+        $kind = EntryKind::from((string) $sent['kind']);
+        $now = Carbon::now();
+        $off = $phone === null ? 0 : (int) $phone->diffInSeconds($now);
+        $off = abs($off) > self::CLOCK_OFF ? $off : 0;
+        $body = (array) ($sent['body'] ?? []);
+        $new = Entry::query()->insertOrIgnore([
+            'uuid' => $sent['id'], 'kind' => $kind->value, 'visit_id' => (int) $sent['visit'],
+            'visit_task_id' => $task?->id, 'corrects' => json_encode($sent['corrects'] ?? [], JSON_THROW_ON_ERROR),
+            'body' => json_encode(
+                $kind === EntryKind::Log && $task !== null ? LogRules::said($task, $body) : self::ticked($kind, $body),
+                JSON_THROW_ON_ERROR,
+            ),
+            'digest' => $digest, 'said_by' => $by->id, 'clock_off_s' => $off, 'created_at' => $now,
+            // No word is of tomorrow, whatever the phone thinks.
+            'said_at' => Carbon::parse((string) $sent['said_at'])->utc()->addSeconds($off)->min($now),
+        ]);
+        // Sent twice at the same moment: the other one has written it.
+        if ($new === 1 && $task !== null) {
+            LogWork::settle($task, $by);
+        }
+
+        return ['id' => (string) $sent['id'], 'state' => 'kept'];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $body
+     * @return array<string, bool|string>
+     */
+    private static function ticked(EntryKind $kind, array $body): array
+    {
+        $known = match ($kind) {
+            EntryKind::Arrive => self::ARRIVE,
+            EntryKind::Close => self::CLOSE,
+            default => [],
+        };
+        $ticked = array_map(
+            static fn (mixed $so): bool => filter_var($so, FILTER_VALIDATE_BOOL),
+            array_intersect_key($body, array_flip($known)),
+        );
+        $note = is_string($body['note'] ?? null) ? mb_substr(trim($body['note']), 0, 2000) : '';
+
+        return [...$ticked, ...($note === '' ? [] : ['note' => $note])];
+    }
+
+    /** @param  array<array-key, mixed>  $sent */
+    private static function task(array $sent): ?VisitTask
+    {
+        return isset($sent['task'])
+            ? VisitTask::query()->where('visit_id', (int) $sent['visit'])->find((int) $sent['task'])
+            : null;
+    }
+
+    /** @param  array<array-key, mixed>  $sent */
+    private static function pointsAstray(array $sent, Visit $visit, ?VisitTask $task): bool
+    {
+        $corrects = array_unique((array) ($sent['corrects'] ?? []));
+        $known = Entry::query()->where('visit_id', $visit->id)->where('visit_task_id', $task?->id)
+            ->whereIn('uuid', $corrects)->count();
+
+        return $known !== count($corrects)
+            || ($sent['kind'] === EntryKind::Withdraw->value && $corrects === []);
+    }
+
+    /** @return Answer */
+    private static function refused(string $id, string $because): array
+    {
+        return ['id' => $id, 'state' => 'refused', 'because' => $because];
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Models\Entry;
+use App\Models\EntryKind;
+use App\Models\User;
+use App\Models\VisitTask;
+use App\Models\WorkLog;
+use App\Stems\LoggedCuts;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use PruningHook\Core\Plant\Outcome;
+
+/**
+ * Writes the record of one task: a word is added to those of before, and the record's line is what stands of them all.
+ *
+ * @phpstan-import-type Said from LogRules
+ */
+final readonly class LogWork
+{
+    /**
+     * Said at the desk, or by whoever sees what stands: it takes the place of all of it.
+     *
+     * @param  Said  $said
+     */
+    public function log(VisitTask $task, array $said, ?User $by): WorkLog
+    {
+        return DB::transaction(static function () use ($task, $said, $by): WorkLog {
+            $before = array_column(Standing::of($task->entries()->get()), 'uuid');
+            self::write($task, EntryKind::Log, $before, $said, $by);
+
+            return self::settle($task, $by) ?? throw new \LogicException('what was just said stands');
+        });
+    }
+
+    /** What was said last is taken back: what stood before it stands again. */
+    public function takeBack(VisitTask $task, ?User $by): void
+    {
+        DB::transaction(static function () use ($task, $by): void {
+            $standing = Standing::of($task->entries()->get());
+            $last = end($standing);
+            if ($last !== false) {
+                self::write($task, EntryKind::Withdraw, [$last->uuid], [], $by);
+            }
+            self::settle($task, $by);
+        });
+    }
+
+    /** The record's line as the words stand now. */
+    public static function settle(VisitTask $task, ?User $by): ?WorkLog
+    {
+        $standing = Standing::of($task->entries()->get());
+        $log = null;
+        if ($standing === []) {
+            $task->log()->first()?->delete();
+        } else {
+            $said = Standing::together($standing);
+            $log = WorkLog::query()->updateOrCreate(
+                ['visit_task_id' => $task->id], self::line($task, $said, end($standing)->said_by),
+            );
+        }
+        LoggedCuts::mark($task, $log, $by);
+
+        return $log;
+    }
+
+    /**
+     * @param  list<string>  $corrects
+     * @param  array<string, mixed>  $body
+     */
+    private static function write(VisitTask $task, EntryKind $kind, array $corrects, array $body, ?User $by): void
+    {
+        Entry::query()->create([
+            'uuid' => (string) Str::uuid(), 'kind' => $kind, 'visit_id' => $task->visit_id,
+            'visit_task_id' => $task->id,
+            'corrects' => $corrects, 'body' => $body, 'said_by' => $by?->id, 'said_at' => Carbon::now(),
+        ]);
+    }
+
+    /**
+     * @param  Said  $said
+     * @return array<string, mixed>
+     */
+    private static function line(VisitTask $task, array $said, ?int $by): array
+    {
+        return [
+            'plant_id' => $task->plant_id,
+            'task' => $task->task,
+            'recipe' => $task->prescribed->recipe,
+            'season' => $task->season,
+            'on' => $task->visit->on,
+            'outcome' => $said['outcome'],
+            'why' => $said['why'] ?? null,
+            'told' => $said['told'] ?? null,
+            'minutes' => $said['minutes'] ?? null,
+            'removed_percent' => $said['removed_percent'] ?? null,
+            'over_cap_reason' => $said['over_cap_reason'] ?? null,
+            'amounts' => LoggedCuts::counted($task, Outcome::from($said['outcome']), $said['amounts'] ?? []),
+            'findings' => $said['findings'] ?? [],
+            'blades' => $said['blades'] ?? null,
+            'note' => $said['note'] ?? null,
+            'left_for_next_year' => $said['left_for_next_year'] ?? null,
+            'left_stem' => $said['left_stem'] ?? null,
+            'logged_by' => $by,
+        ];
+    }
+}

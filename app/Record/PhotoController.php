@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Models\Photo;
+use App\Models\User;
+use App\Models\VisitTask;
+use App\Support\Controller;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+
+/** Pictures come last and one by one: what was said of the plant never waits for them. */
+final class PhotoController extends Controller
+{
+    private const MOST_KB = 15 * 1024;
+
+    public function store(Request $request, KeepPhoto $photos): JsonResponse
+    {
+        $this->validate($request, [
+            'id' => ['required', 'uuid'],
+            'task' => ['required', 'integer'],
+            'moment' => ['required', Rule::in(Photo::MOMENTS)],
+            'taken_at' => ['required', 'date'],
+            'photo' => ['required', 'file', 'max:'.self::MOST_KB],
+        ], [
+            'photo.max' => 'The picture is over 15 MB.', 'photo.uploaded' => 'The picture is too large to be sent.',
+        ]);
+        $task = VisitTask::query()->with('visit')->find($request->integer('task'))
+            ?? throw ValidationException::withMessages(['task' => 'That task is no longer planned.']);
+        $this->authorize('log', $task->visit);
+        /** @var User $user */
+        $user = $request->user();
+        /** @var UploadedFile $file */
+        $file = $request->file('photo');
+        $photos->keep($task, $user, [
+            'uuid' => $request->string('id')->toString(), 'moment' => $request->string('moment')->toString(),
+            'taken_at' => Carbon::parse($request->string('taken_at')->toString())->utc(),
+        ], $file->getPathname());
+
+        return response()->json(['state' => 'kept']);
+    }
+
+    public function show(Photo $photo): BinaryFileResponse
+    {
+        $disk = Storage::disk('local');
+        abort_unless($disk->exists($photo->path()), 404);
+
+        return response()->file($disk->path($photo->path()), [
+            'Cache-Control' => 'private, max-age=31536000, immutable', 'X-Content-Type-Options' => 'nosniff',
+        ]);
+    }
+
+    /** Whoever took it takes it back, and the planner. */
+    public function destroy(Request $request, Photo $photo): JsonResponse
+    {
+        $this->authorize('log', $photo->task->visit);
+        /** @var User $user */
+        $user = $request->user();
+        abort_unless($photo->taken_by === $user->id || $user->isPlanner(), 403);
+        $photo->delete();
+        Storage::disk('local')->delete($photo->path());
+
+        return response()->json(['state' => 'gone']);
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Models\Entry;
+use App\Models\EntryKind;
+
+/**
+ * What stands of all that was said. A word falls when another corrects it, and stands again when that one is taken
+ * back. Two phones that did not know of each other leave two words standing: both are shown, and the record's line is
+ * put together from them.
+ *
+ * @phpstan-import-type Said from LogRules
+ */
+final readonly class Standing
+{
+    /**
+     * @param  iterable<Entry>  $entries  of one task or one visit
+     * @return list<Entry> those that stand, as they were said; withdrawals are not among them
+     */
+    public static function of(iterable $entries): array
+    {
+        $entries = [...$entries];
+        usort($entries, static fn (Entry $a, Entry $b): int => $b->id <=> $a->id);
+        $back = $corrected = $standing = [];
+        // A word can only point at those before it: from the last one back, each is settled when it is reached.
+        foreach ($entries as $entry) {
+            if (isset($back[$entry->uuid])) {
+                continue;
+            }
+            if ($entry->kind === EntryKind::Withdraw) {
+                $back += array_fill_keys($entry->corrects, true);
+
+                continue;
+            }
+            if (! isset($corrected[$entry->uuid])) {
+                $standing[] = $entry;
+            }
+            $corrected += array_fill_keys($entry->corrects, true);
+        }
+        usort($standing, static fn (Entry $a, Entry $b): int => [$a->said_at, $a->id] <=> [$b->said_at, $b->id]);
+
+        return $standing;
+    }
+
+    /**
+     * One line from all that stands of a task: what was said last counts, what it is silent on is taken from those
+     * before, findings and notes are everybody's, and of minutes the most that anybody said.
+     *
+     * @param  non-empty-list<Entry>  $standing  as they were said
+     * @return Said
+     */
+    public static function together(array $standing): array
+    {
+        $words = array_map(static function (Entry $entry): array {
+            /** @var Said $said */
+            $said = $entry->body;
+
+            return $said;
+        }, $standing);
+        $last = array_pop($words);
+        $notes = [$last['note'] ?? null];
+        foreach (array_reverse($words) as $before) {
+            $notes[] = $before['note'] ?? null;
+            if ($last['outcome'] !== 'not-done') {
+                $last['amounts'] = array_values(array_column(
+                    [...($before['amounts'] ?? []), ...($last['amounts'] ?? [])], null, 'what',
+                ));
+                $last['removed_percent'] ??= $before['removed_percent'] ?? null;
+                $last['minutes'] = max($last['minutes'] ?? null, $before['minutes'] ?? null);
+            }
+            $last['findings'] = array_values(array_unique([
+                ...($last['findings'] ?? []), ...($before['findings'] ?? []),
+            ]));
+            $last['left_for_next_year'] ??= $before['left_for_next_year'] ?? null;
+            $last['left_stem'] ??= $before['left_stem'] ?? null;
+            $last['over_cap_reason'] ??= $before['over_cap_reason'] ?? null;
+            $last['blades'] ??= $before['blades'] ?? null;
+        }
+        $last['note'] = implode(' / ', array_unique(array_filter($notes, is_string(...)))) ?: null;
+
+        return $last;
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Illuminate\Contracts\Session\Session;
+use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * A session that somebody ended stays ended: a request that was under way while they signed out would else write it
+ * again. Phones have some under way at any time.
+ */
+final class KeepsSession extends StartSession
+{
+    /** The session that was there when the request began; null where there was none. */
+    private ?string $began = null;
+
+    /**
+     * @param  Session  $session
+     * @return mixed
+     */
+    protected function handleStatefulRequest(Request $request, $session, \Closure $next)
+    {
+        $this->began = $this->isThere($session) ? $session->getId() : null;
+
+        return parent::handleStatefulRequest($request, $session, $next);
+    }
+
+    protected function addCookieToResponse(Response $response, Session $session): void
+    {
+        if (! $this->hasEnded($session)) {
+            parent::addCookieToResponse($response, $session);
+        }
+    }
+
+    /** @param  Request  $request */
+    protected function saveSession($request): void
+    {
+        if (! $this->hasEnded($request->session())) {
+            parent::saveSession($request);
+        }
+    }
+
+    private function hasEnded(Session $session): bool
+    {
+        return $this->began === $session->getId() && ! $this->isThere($session);
+    }
+
+    private function isThere(Session $session): bool
+    {
+        return (string) $session->getHandler()->read($session->getId()) !== '';
+    }
+}

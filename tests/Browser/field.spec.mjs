@@ -1,0 +1,242 @@
+import { chromium as browsers } from '@playwright/test';
+import { appendFileSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, TODAY } from '../../playwright.config.mjs';
+import { expect, signIn, test } from './people.mjs';
+
+/** The visit in the hand: read and logged without signal, sent once when it is back. */
+test.describe.configure({ mode: 'serial' });
+test.beforeEach(({ viewport }) => test.skip(viewport.width > 700, 'a phone matter'));
+
+/** A photo as large as a phone takes it. */
+const picture = page => page.evaluate(() => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 3000, height: 2000 });
+    canvas.getContext('2d').fillRect(0, 0, 1500, 2000);
+    return canvas.toDataURL('image/png').split(',')[1];
+}).then(text => Buffer.from(text, 'base64'));
+
+/** The day in the pocket: the sheets that are put on the phone, today's first. */
+async function opened(page, who = 'hand') {
+    await signIn(page, who);
+    await page.goto('/round');
+    await expect(page.getByText('Today and tomorrow are on this phone')).toBeVisible();
+    return JSON.parse(await page.locator('[data-day]').getAttribute('data-day')).slice(1);
+}
+
+const signal = page => page.locator('#signal');
+const leaf = page => page.locator('.leaf.is-at');
+const turn = page => page.getByRole('button', { name: 'Next' }).tap();
+
+/** Logs the plant that is turned to; says how many taps that took. */
+async function log(page) {
+    await page.locator('[data-to-log]').tap();
+    await leaf(page).getByRole('radio', { name: 'Done as planned' }).tap();
+    await leaf(page).getByRole('button', { name: 'Log it' }).tap();
+    await expect(leaf(page).locator('[data-here] .here-note, [data-said] .outcome-said').first()).toBeVisible();
+    return 3;
+}
+
+/** A visit of so many plants today, planned at the desk. */
+async function planned(browser, baseURL, plants) {
+    const desk = await browser.newPage({ baseURL, viewport: { width: 1280, height: 800 } });
+    await signIn(desk, 'planner');
+    await desk.goto('/gardens/1/visits/plan');
+    const boxes = desk.getByRole('checkbox', { disabled: false });
+    for (let plant = 0; plant < plants; plant++) await boxes.nth(plant).check();
+    await desk.getByLabel('Day of the visit').fill(TODAY);
+    const reason = desk.getByLabel(/^Reason/);
+    if (await reason.isVisible()) await reason.fill('all in one go');
+    await desk.getByRole('button', { name: 'Plan the visit' }).click();
+    await expect(desk.getByRole('status')).toContainText('The visit is planned');
+    const sheet = new URL(desk.url()).pathname;
+    await desk.close();
+    return sheet;
+}
+
+test('a visit is logged without signal, the browser closed and opened, and all arrives once', async ({
+    browser,
+    baseURL,
+}) => {
+    test.setTimeout(120_000);
+    const pocket = mkdtempSync(join(tmpdir(), 'phone-'));
+    const phone = more => browsers.launchPersistentContext(pocket, {
+        ...chromium, baseURL, viewport: { width: 390, height: 844 }, hasTouch: true, reducedMotion: 'reduce', ...more,
+    });
+    let context = await phone();
+    let page = context.pages()[0];
+    const plants = 8;
+    const sheet = await planned(browser, baseURL, plants);
+    expect(await opened(page)).toContain(sheet);
+    await context.setOffline(true);
+    await page.goto(sheet);
+    await expect(page.locator('.leaf.job')).toHaveCount(plants);
+    for (let plant = 0; plant < plants; plant++) {
+        const took = await page.evaluate(async () => {
+            const before = performance.now();
+            document.querySelector('[data-next]').click();
+            await new Promise(done => requestAnimationFrame(() => setTimeout(done)));
+            return performance.now() - before;
+        });
+        // A plant with its drawing is there at once: it was on the phone before it was asked for.
+        await expect(leaf(page).locator('svg').first()).toBeVisible();
+        test.info().annotations.push({ type: 'page turned', description: `${Math.round(took)} ms` });
+        expect(took).toBeLessThan(300);
+        expect(1 + await log(page)).toBeLessThanOrEqual(4);
+    }
+    const id = await leaf(page).getAttribute('id');
+    const chooser = leaf(page).locator('input[type=file][data-moment=before]');
+    await chooser.setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: await picture(page) });
+    await expect(signal(page)).toContainText('1 photo saved here');
+    await chooser.setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no') });
+    await expect(leaf(page).getByText('That is no picture and was not kept.')).toBeVisible();
+    await page.reload();
+    await expect(signal(page)).toContainText(`${plants} entries saved here`);
+    await context.close();
+
+    context = await phone({ offline: true });
+    page = context.pages()[0];
+    await page.goto('/round');
+    await page.locator(`a[href$="${sheet}"]`).first().tap();
+    await expect(signal(page)).toContainText(`${plants} entries saved here`);
+    await expect(signal(page)).toContainText('1 photo saved here');
+    await context.setOffline(false);
+    await expect(signal(page)).toContainText(`${plants} entries sent`);
+    await expect(page.locator('[data-progress]')).toHaveText(`${plants} of ${plants} logged`);
+    await page.reload();
+    await expect(page.locator('.leaf.job.is-done')).toHaveCount(plants);
+    const photo = page.locator(`#${id} [data-said] .pictures img`);
+    await expect(photo).toHaveCount(1);
+    expect([await photo.getAttribute('width'), await photo.getAttribute('height')]).toEqual(['1600', '1067']);
+    await context.close();
+    rmSync(pocket, { recursive: true });
+});
+
+test('a page that is not on the phone says so, and what was half filled in is still there', async ({
+    page,
+    context,
+}) => {
+    const sheet = (await opened(page)).at(-1);
+    await context.setOffline(true);
+    await page.goto('/plant-book');
+    await expect(page.getByRole('heading', { name: 'No signal' })).toBeVisible();
+    await page.goto(sheet);
+    await turn(page);
+    await page.locator('[data-to-log]').tap();
+    await leaf(page).getByRole('radio', { name: 'Partly' }).tap();
+    await leaf(page).getByRole('button', { name: 'Minutes: more' }).tap();
+    const minutes = await leaf(page).getByRole('spinbutton', { name: 'Minutes' }).inputValue();
+    await leaf(page).locator('[data-step]').first().check();
+    await page.reload();
+    await expect(leaf(page).getByRole('radio', { name: 'Partly' })).toBeChecked();
+    await expect(leaf(page).getByRole('spinbutton', { name: 'Minutes' })).toHaveValue(minutes);
+    await expect(leaf(page).locator('[data-step]').first()).toBeChecked();
+    // Half-done work needs a why; a stop needs somebody who knows of it.
+    await leaf(page).getByRole('button', { name: 'Log it' }).tap();
+    await expect(leaf(page).getByText('Tap why it was not all done.')).toBeVisible();
+    await leaf(page).getByRole('radio', { name: 'Nest found' }).tap();
+    await expect(leaf(page).getByText('Stop the work here.')).toBeVisible();
+    await leaf(page).getByRole('button', { name: 'Log it' }).tap();
+    await expect(leaf(page).getByText('Tap who knows of it.')).toBeVisible();
+    await leaf(page).getByRole('radio', { name: 'The office' }).tap();
+    await leaf(page).getByRole('button', { name: 'Log it' }).tap();
+    await expect(leaf(page).locator('[data-here]')).toContainText('Partly');
+    // Taken back while nothing is sent: both words go, in order.
+    await page.locator('[data-told]').getByRole('button', { name: 'Undo' }).tap();
+    await expect(page.locator('[data-told]')).toContainText('taken back');
+    await context.setOffline(false);
+    await expect(signal(page)).toContainText('2 entries sent');
+    await page.reload();
+    await expect(page.locator('.leaf.job.is-done')).toHaveCount(0);
+});
+
+test('what the office asks about stands beside its field until it is said again', async ({ page }) => {
+    const sheet = (await opened(page)).at(-1);
+    await page.goto(sheet);
+    await turn(page);
+    await turn(page);
+    await page.locator('[data-to-log]').tap();
+    await leaf(page).getByRole('radio', { name: 'Done as planned' }).tap();
+    await leaf(page).getByRole('spinbutton', { name: 'Minutes' }).fill('1400');
+    await leaf(page).getByRole('button', { name: 'Log it' }).tap();
+    await expect(leaf(page).locator('[data-wrong=minutes]')).toContainText('1400 minutes? Prescribed were');
+    await expect(signal(page)).toContainText('1 was not taken');
+    await page.reload();
+    await expect(signal(page)).toContainText('1 was not taken');
+    await expect(leaf(page).getByRole('spinbutton', { name: 'Minutes' })).toHaveValue('1400');
+    await signal(page).getByRole('button', { name: 'Look' }).tap();
+    await expect(page.getByRole('dialog')).toContainText('Prescribed were');
+    await page.getByRole('dialog').getByRole('button', { name: 'Close' }).tap();
+    await leaf(page).getByRole('checkbox', { name: 'It is so' }).tap();
+    await leaf(page).getByRole('button', { name: 'Log it' }).tap();
+    await expect(signal(page)).toContainText('1 entry sent');
+    await expect(leaf(page).locator('[data-said]')).toContainText('1400 min');
+});
+
+test('two phones on one visit lose nothing, and who said what is seen', async ({ page, context, browser, baseURL }) => {
+    const [sheet] = await opened(page);
+    const other = await browser.newContext({ baseURL, viewport: { width: 390, height: 844 }, hasTouch: true });
+    const second = await other.newPage();
+    await opened(second, 'lead');
+    for (const [one, phone] of [[page, context], [second, other]]) {
+        await phone.setOffline(true);
+        await one.goto(sheet);
+        await turn(one);
+        await turn(one);
+        await log(one);
+    }
+    await context.setOffline(false);
+    await expect(signal(page)).toContainText('1 entry sent');
+    await other.setOffline(false);
+    await expect(signal(second)).toContainText('1 entry sent');
+    await expect(leaf(second).locator('[data-said] .plain li')).toHaveCount(2);
+    await expect(leaf(second).locator('[data-said]')).toContainText('Isla Fenn');
+    await other.close();
+});
+
+test('an expired session keeps what waits, and so does a phone that is handed on', async ({ page, context }) => {
+    const [sheet] = await opened(page);
+    await page.goto(sheet);
+    await context.clearCookies();
+    await turn(page);
+    await turn(page);
+    await turn(page);
+    await log(page);
+    await expect(signal(page)).toContainText('1 entry saved here: sign in to send');
+    // Somebody else signs in on this phone: what waits is not theirs and is not sent as theirs.
+    await signIn(page, 'lead');
+    await expect(signal(page)).toContainText('1 entry of Isla Fenn wait');
+    await page.goto(sheet);
+    await expect(page.locator('.leaf.job.is-done')).toHaveCount(1);
+    await page.goto('/round');
+    await page.getByRole('button', { name: 'Sign out' }).tap();
+    await page.getByLabel('Password').waitFor();
+    await signIn(page, 'hand');
+    await expect(signal(page)).toContainText('1 entry sent');
+    await page.goto(sheet);
+    await expect(page.locator('.leaf.job.is-done')).toHaveCount(2);
+});
+
+test('a new version of the application sends what the one before kept', async ({ page, context }) => {
+    const sheet = (await opened(page)).at(-1);
+    const worker = readFileSync('public/sw.js', 'utf8');
+    await context.setOffline(true);
+    await page.goto(sheet);
+    await turn(page);
+    await log(page);
+    try {
+        appendFileSync('public/sw.js', '\n// a version later\n');
+        await context.setOffline(false);
+        await page.evaluate(async () => {
+            const registration = await navigator.serviceWorker.ready;
+            const changed = new Promise(done => navigator.serviceWorker.addEventListener('controllerchange', done));
+            await registration.update();
+            await changed;
+        });
+        await page.reload();
+        await expect(page.locator('.leaf.job.is-done')).toHaveCount(2);
+        await expect(signal(page)).toContainText('1 entry sent');
+    } finally {
+        writeFileSync('public/sw.js', worker);
+    }
+});

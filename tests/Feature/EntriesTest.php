@@ -1,0 +1,296 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Bridge\CorePlants;
+use App\Models\Entry;
+use App\Models\Photo;
+use App\Models\User;
+use App\Models\Visit;
+use App\Models\VisitTask;
+use App\Models\WorkLog;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Plant\Outcome;
+use Symfony\Component\HttpFoundation\Response;
+
+/** What phones keep in the garden and send when they can: each word once, in whatever order and however often. */
+final class EntriesTest extends FeatureTestCase
+{
+    private VisitTask $task;
+
+    private User $isla;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->task = $this->visitTask();
+        $this->isla = $this->hand();
+    }
+
+    public function test_a_word_is_kept_once_however_often_it_is_sent(): void
+    {
+        $word = $this->word(['minutes' => 35, 'findings' => ['dead-wood']]);
+        $this->send($word)->assertOk()->assertJsonPath('results.0.state', 'kept');
+        $this->send($word, $word)->assertJsonPath('results.0.state', 'kept')->assertJsonPath('results.1.state', 'kept');
+        self::assertSame(1, Entry::query()->count());
+        $log = WorkLog::query()->sole();
+        self::assertSame(
+            [Outcome::Done, 35, ['dead-wood'], $this->isla->id],
+            [$log->outcome, $log->minutes, $log->findings, $log->logged_by],
+        );
+        $this->send([...$word, 'body' => ['outcome' => 'done', 'minutes' => 5]])
+            ->assertJsonPath('results.0.because', 'Something else was kept under this name.');
+        $this->actingAs($this->hand());
+        $this->postJson('/entries', ['entries' => [$word]])->assertJsonPath('results.0.state', 'refused');
+        self::assertSame(35, WorkLog::query()->sole()->minutes);
+    }
+
+    public function test_a_correction_takes_the_place_of_the_old_and_taken_back_the_old_stands_again(): void
+    {
+        $first = $this->word(['minutes' => 35]);
+        $second = $this->word(['minutes' => 50], [$first['id']]);
+        $this->send($first, $second);
+        self::assertSame(50, WorkLog::query()->sole()->minutes);
+        $this->send($back = $this->word([], [$second['id']], 'withdraw'));
+        self::assertSame(35, WorkLog::query()->sole()->minutes);
+        $this->send($this->word([], [$back['id']], 'withdraw'));
+        self::assertSame(50, WorkLog::query()->sole()->minutes);
+        $this->send($this->word([], [$second['id']], 'withdraw'), $this->word([], [$first['id']], 'withdraw'));
+        self::assertSame(0, WorkLog::query()->count());
+        self::assertSame(6, Entry::query()->count(), 'nothing that was said is lost');
+    }
+
+    public function test_two_phones_on_one_visit_lose_nothing_and_who_said_what_stays_visible(): void
+    {
+        $tam = User::factory()->create(['name' => 'Tam Reed', 'role' => 'hand', 'crew_id' => $this->crew->id]);
+        $this->send($this->word(
+            ['minutes' => 40, 'findings' => ['dead-wood'], 'note' => 'north side', 'removed_percent' => 10],
+        ));
+        $this->send(...[...$this->as($tam), $this->word(
+            ['outcome' => 'changed', 'minutes' => 25, 'findings' => ['suckers'], 'note' => 'south side'],
+            said: '2027-02-20T09:50:00Z',
+        )]);
+        $log = WorkLog::query()->sole();
+        self::assertSame(Outcome::Changed, $log->outcome, 'said last');
+        self::assertSame([40, 10], [$log->minutes, $log->removed_percent]);
+        self::assertEqualsCanonicalizing(['dead-wood', 'suckers'], $log->findings);
+        self::assertSame('south side / north side', $log->note);
+        $this->actingAs($this->planner())->get("/visits/{$this->task->visit_id}")
+            ->assertSee($this->isla->name)->assertSee('Tam Reed')->assertSee('north side');
+        // Whoever sees both and says it anew takes the place of both.
+        $this->send($this->word(
+            ['minutes' => 60], array_values(Entry::query()->pluck('uuid')->all()), said: '2027-02-20T09:55:00Z',
+        ));
+        self::assertSame([60, null], [WorkLog::query()->sole()->minutes, WorkLog::query()->sole()->note]);
+    }
+
+    public function test_what_is_wrong_is_refused_by_itself_and_the_good_ones_are_kept(): void
+    {
+        $other = Visit::query()->create([
+            'garden_id' => $this->garden->id, 'crew_id' => $this->hand(false)->crew_id, 'on' => '2027-02-21',
+        ]);
+        $theirs = $other->tasks()->create(
+            $this->task->only(['plant_id', 'task', 'season', 'position', 'minutes', 'prescribed']),
+        );
+        $good = $this->word(['minutes' => 20]);
+        $this->send(
+            $this->word(['outcome' => 'partly', 'minutes' => null]),
+            [...$this->word([]), 'visit' => $theirs->visit_id, 'task' => $theirs->id],
+            [...$this->word([]), 'task' => $theirs->id],
+            [...$this->word([]), 'visit' => 99999],
+            $this->word([], [Str::uuid()->toString()]),
+            $this->word([], [], 'withdraw'),
+            [...$this->word([]), 'kind' => 'shout'],
+            ['id' => 'no uuid'],
+            $this->word([], [], 'sign-off', ofTask: false),
+            $good,
+        )->assertJsonPath('results.0.fields.why', 'Tap why it was not all done.')
+            ->assertJsonPath('results.0.fields.minutes', 'How many minutes did it take?')
+            ->assertJsonPath('results.1.because', 'That visit is another crew\'s.')
+            ->assertJsonPath('results.2.because', 'That task is not on the visit.')
+            ->assertJsonPath('results.3.because', 'That visit is no longer planned.')
+            ->assertJsonPath('results.4.because', 'What it corrects has not arrived, or is of something else.')
+            ->assertJsonPath('results.5.state', 'refused')
+            ->assertJsonPath('results.6.state', 'refused')
+            ->assertJsonPath('results.7.state', 'refused')
+            ->assertJsonPath('results.8.because', 'The lead signs a visit off.')
+            ->assertJsonPath('results.9.state', 'kept');
+        self::assertSame([$good['id']], Entry::query()->pluck('uuid')->all());
+    }
+
+    public function test_one_visits_word_does_not_correct_anothers(): void
+    {
+        $this->send($first = $this->word(['minutes' => 10]));
+        $other = $this->visit('2027-02-22')->tasks()->firstOrFail();
+        $this->send([...$this->word([], [$first['id']]), 'visit' => $other->visit_id, 'task' => $other->id])
+            ->assertJsonPath('results.0.state', 'refused');
+    }
+
+    /** @param  array<string, mixed>  $body */
+    #[DataProvider('doubtful')]
+    public function test_what_is_hard_to_believe_is_asked_about_first(array $body, string $field): void
+    {
+        $this->task->update(['prescribed' => $this->prescription(['amounts' => [
+            ['what' => 'buds left', 'unit' => 'buds', 'min' => 2, 'target' => 2, 'max' => 3],
+        ]])]);
+        $answer = $this->send($this->word($body))->assertJsonPath('results.0.state', 'refused')->json('results.0');
+        self::assertSame([$field, 'sure'], array_keys($answer['fields']));
+        $this->send($this->word([...$body, 'sure' => true]))->assertJsonPath('results.0.state', 'kept');
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function doubtful(): iterable
+    {
+        yield 'a plant that is taller after the cut' => [
+            ['more' => ['height_before' => 120, 'height_after' => 150]], 'more.height_after',
+        ];
+        yield 'fifty buds where two were asked for' => [['amounts' => [50]], 'amounts.0'];
+        yield 'ten hours for half an hour' => [['minutes' => 600], 'minutes'];
+    }
+
+    public function test_a_stop_says_why_and_who_was_told(): void
+    {
+        $stop = ['outcome' => 'not-done', 'why' => 'nest', 'minutes' => null];
+        $this->send($this->word($stop))->assertJsonPath('results.0.state', 'refused')
+            ->assertJsonPath('results.0.fields.told', 'A stop is told to somebody. Tap who knows of it.');
+        $this->send($this->word([...$stop, 'told' => 'the office']))->assertJsonPath('results.0.state', 'kept');
+        $log = WorkLog::query()->sole();
+        self::assertSame(['nest', 'the office'], [$log->why?->value, $log->told]);
+    }
+
+    public function test_a_phones_wrong_clock_is_put_right(): void
+    {
+        $this->actingAs($this->isla)->postJson('/entries', [
+            'now' => '2027-02-20T13:00:00Z', 'entries' => [$this->word([], said: '2027-02-20T12:30:00Z')],
+        ])->assertJsonPath('results.0.state', 'kept');
+        $entry = Entry::query()->sole();
+        self::assertSame('09:30', $entry->said_at->format('H:i'));
+        self::assertSame(-3 * 3600, $entry->clock_off_s);
+        // A word of tomorrow is of now.
+        $this->send($this->word([], said: '2027-02-23T12:30:00Z'));
+        self::assertSame('2027-02-20 10:00', Entry::query()->orderByDesc('id')->first()?->said_at->format('Y-m-d H:i'));
+    }
+
+    public function test_heights_and_stems_by_age_become_what_the_plant_is(): void
+    {
+        $this->wisteria->update(['height_mm' => 3000, 'stems_old' => 6, 'stems_young' => 4]);
+        $this->send($this->word(['more' => [
+            'height_before' => 300, 'height_after' => 240, 'stems_old' => 2, 'stems_young' => 1,
+        ], 'blades' => true, 'left_stem' => 'C', 'left_for_next_year' => 'the oldest']));
+        $log = WorkLog::query()->sole();
+        self::assertSame([true, 'C', 'the oldest'], [$log->blades, $log->left_stem, $log->left_for_next_year]);
+        self::assertSame(
+            [3000, 2400, 2, 1], array_column($log->amounts, 'value'),
+        );
+        $this->app->make(CorePlants::class)->forget();
+        $plant = $this->app->make(CorePlants::class)->plant(
+            $this->wisteria->fresh() ?? $this->wisteria, Day::parse('2027-02-21'),
+        );
+        self::assertSame([2400, 4, 3], [$plant->heightMm, $plant->stems?->old, $plant->stems?->young]);
+    }
+
+    public function test_arriving_leaving_and_the_leads_signature_are_words_of_the_visit(): void
+    {
+        $this->send(
+            $this->word(['nests' => true, 'rubbish' => true], [], 'arrive', ofTask: false),
+            $this->word(['debris' => '1', 'note' => ' all gone '], [], 'close', ofTask: false),
+        );
+        self::assertSame(
+            [['nests' => true], ['debris' => true, 'note' => 'all gone']], Entry::query()->orderBy('id')->get()
+                ->map(static fn (Entry $entry): array => $entry->body)->all(),
+        );
+        $this->send(...[...$this->as($this->lead()), $this->word([], [], 'sign-off', ofTask: false)])
+            ->assertJsonPath('results.0.state', 'kept');
+    }
+
+    public function test_guests_are_told_to_sign_in_and_the_token_comes_with_who_asks(): void
+    {
+        $this->getJson('/entries/who')->assertUnauthorized();
+        $this->postJson('/entries', ['entries' => [$this->word([])]])->assertUnauthorized();
+        $this->actingAs($this->isla)->getJson('/entries/who')->assertOk()->assertJsonPath('user', $this->isla->id)
+            ->assertJsonStructure(['token', 'now', 'name']);
+    }
+
+    public function test_a_photo_is_kept_once_and_seen_by_the_firm_alone(): void
+    {
+        Storage::fake('local');
+        $photo = fn (array $more = []): array => [
+            'id' => '0b7a2f0e-1111-4222-8333-444455556666', 'task' => $this->task->id, 'moment' => 'before',
+            'taken_at' => '2027-02-20T09:00:00Z', 'photo' => self::picture(), ...$more,
+        ];
+        $send = fn (array $said) => $this->actingAs($this->isla)
+            ->post('/photos', $said, ['Accept' => 'application/json']);
+        $send($photo())->assertOk();
+        $send($photo())->assertOk();
+        self::assertSame(1, Photo::query()->count());
+        $kept = Photo::query()->sole();
+        self::assertSame([2, 1, 'before'], [$kept->width, $kept->height, $kept->moment]);
+        $this->get("/photos/$kept->uuid")->assertOk()->assertHeader('X-Content-Type-Options', 'nosniff');
+        $new = static fn (): array => ['id' => Str::uuid()->toString()];
+        $send($photo([...$new(), 'photo' => UploadedFile::fake()->createWithContent('a.jpg', 'no')]))
+            ->assertUnprocessable()->assertJsonValidationErrors(['photo' => 'That is no picture.']);
+        $send($photo([...$new(), 'photo' => UploadedFile::fake()->create('a.jpg', 15361)]))
+            ->assertUnprocessable()->assertJsonValidationErrors(['photo' => 'The picture is over 15 MB.']);
+        $send($photo(['moment' => 'after', 'task' => 99999]))->assertUnprocessable();
+        $this->actingAs($this->hand(false))->post('/photos', $photo($new()))->assertForbidden();
+        $this->actingAs($this->lead())->deleteJson("/photos/$kept->uuid")->assertForbidden();
+        $this->actingAs($this->isla)->deleteJson("/photos/$kept->uuid")->assertOk();
+        self::assertSame([], Storage::disk('local')->allFiles());
+        $this->app->make('auth')->forgetGuards();
+        $this->get("/photos/$kept->uuid")->assertRedirect('/sign-in');
+    }
+
+    /** The smallest PNG: two pixels beside each other, as GD is not there to draw one. */
+    private static function picture(): UploadedFile
+    {
+        $chunk = static fn (string $type, string $data): string => pack('N', strlen($data)).$type.$data
+            .pack('N', crc32($type.$data));
+
+        return UploadedFile::fake()->createWithContent(
+            'a.png', "\x89PNG\r\n\x1a\n".$chunk('IHDR', pack('NNC5', 2, 1, 8, 0, 0, 0, 0))
+                .$chunk('IDAT', (string) gzcompress("\0\0\0")).$chunk('IEND', ''),
+        );
+    }
+
+    /** @return array{} what follows is sent by somebody else */
+    private function as(User $user): array
+    {
+        $this->isla = $user;
+
+        return [];
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @param  list<string>  $corrects
+     * @return array<string, mixed>
+     */
+    private function word(
+        array $body,
+        array $corrects = [],
+        string $kind = 'log',
+        string $said = '2027-02-20T09:00:00Z',
+        bool $ofTask = true,
+    ): array {
+        return [
+            'id' => Str::uuid()->toString(), 'kind' => $kind, 'visit' => $this->task->visit_id,
+            'task' => $ofTask ? $this->task->id : null, 'said_at' => $said, 'corrects' => $corrects,
+            'body' => $kind === 'log' ? ['outcome' => 'done', 'minutes' => 30, ...$body] : $body,
+        ];
+    }
+
+    /** @param  array<string, mixed>  ...$words @return TestResponse<Response> */
+    private function send(array ...$words): TestResponse
+    {
+        return $this->actingAs($this->isla)
+            ->postJson('/entries', ['now' => Carbon::now()->toIso8601String(), 'entries' => $words]);
+    }
+}
