@@ -141,11 +141,24 @@ final readonly class LogRules
                 $amounts[] = $amount->logged(LengthField::kept($amount, $value));
             }
         }
-        $effects = array_column($amounts, 'effect');
+
+        return [...$amounts, ...self::more((array) ($given['more'] ?? []), array_column($amounts, 'effect'))];
+    }
+
+    /**
+     * What was counted beside what was asked for.
+     *
+     * @param  array<array-key, mixed>  $counted
+     * @param  list<string>  $effects  of what was asked for and counted
+     * @return list<array{effect?: string, what: string, unit: string, value: int}>
+     */
+    private static function more(array $counted, array $effects): array
+    {
+        $more = [];
         foreach (self::MORE as $field => [$what, $unit, $effect]) {
-            $value = self::number(((array) ($given['more'] ?? []))[$field] ?? null);
+            $value = self::number($counted[$field] ?? null);
             if ($value !== null && ! in_array($effect?->value, $effects, true)) {
-                $amounts[] = [
+                $more[] = [
                     ...($effect === null ? [] : ['effect' => $effect->value]),
                     'what' => $what, 'unit' => $unit === 'cm' ? 'mm' : $unit,
                     'value' => $unit === 'cm' ? (int) LengthField::mm($value) : $value,
@@ -153,7 +166,7 @@ final readonly class LogRules
             }
         }
 
-        return $amounts;
+        return $more;
     }
 
     /**

@@ -16,6 +16,9 @@ use App\Models\EntryKind;
  */
 final readonly class Standing
 {
+    /** What the last is silent on, and somebody said before. */
+    private const FILLED = ['left_for_next_year', 'left_stem', 'over_cap_reason', 'blades'];
+
     /**
      * @param  iterable<Entry>  $entries  of one task or one visit
      * @return list<Entry> those that stand, as they were said; withdrawals are not among them
@@ -60,26 +63,45 @@ final readonly class Standing
 
             return $said;
         }, $standing);
-        $last = array_pop($words);
-        $notes = [$last['note'] ?? null];
+        $together = array_pop($words);
+        $notes = [$together['note'] ?? null];
         foreach (array_reverse($words) as $before) {
             $notes[] = $before['note'] ?? null;
-            if ($last['outcome'] !== 'not-done') {
-                $last['amounts'] = array_values(array_column(
-                    [...($before['amounts'] ?? []), ...($last['amounts'] ?? [])], null, 'what',
-                ));
-                $last['removed_percent'] ??= $before['removed_percent'] ?? null;
-                $last['minutes'] = max($last['minutes'] ?? null, $before['minutes'] ?? null);
-            }
-            $last['findings'] = array_values(array_unique([
-                ...($last['findings'] ?? []), ...($before['findings'] ?? []),
-            ]));
-            $last['left_for_next_year'] ??= $before['left_for_next_year'] ?? null;
-            $last['left_stem'] ??= $before['left_stem'] ?? null;
-            $last['over_cap_reason'] ??= $before['over_cap_reason'] ?? null;
-            $last['blades'] ??= $before['blades'] ?? null;
+            $together = self::filled($together, $before);
         }
-        $last['note'] = implode(' / ', array_unique(array_filter($notes, is_string(...)))) ?: null;
+        $together['note'] = implode(' / ', array_unique(array_filter($notes, is_string(...)))) ?: null;
+
+        return $together;
+    }
+
+    /**
+     * @param  Said  $last
+     * @param  Said  $before  said before it, by somebody who did not know of it
+     * @return Said
+     */
+    private static function filled(array $last, array $before): array
+    {
+        $last = $last['outcome'] === 'not-done' ? $last : self::measured($last, $before);
+        $last['findings'] = array_values(array_unique([...($last['findings'] ?? []), ...($before['findings'] ?? [])]));
+        $silent = array_filter(
+            array_intersect_key($last, array_flip(self::FILLED)), static fn (mixed $value): bool => $value === null,
+        );
+
+        return [...$last, ...array_intersect_key($before, $silent)];
+    }
+
+    /**
+     * @param  Said  $last
+     * @param  Said  $before
+     * @return Said
+     */
+    private static function measured(array $last, array $before): array
+    {
+        $last['amounts'] = array_values(array_column(
+            [...($before['amounts'] ?? []), ...($last['amounts'] ?? [])], null, 'what',
+        ));
+        $last['minutes'] = max($last['minutes'] ?? null, $before['minutes'] ?? null);
+        $last['removed_percent'] ??= $before['removed_percent'] ?? null;
 
         return $last;
     }

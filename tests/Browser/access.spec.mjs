@@ -13,7 +13,7 @@ const PAGES = [
     '/house-practice', '/plants/2/stems?stem=A', '/plants/3/stems', '/plants/8', '/plants/32', '/plants/8/courses',
     '/plant-book/anchors', '/plant-book/new', '/plant-book/wisteria/own', '/?by=urgency&zoom=week', '/?q=a&groups=2',
     '/plan', '/plan?week=2027-03-15', '/crews', '/crews/create', '/crews/1/edit',
-    '/round?crew=1', '/gardens?q=lane', '/gardens/1?visits=2',
+    '/round?crew=1', '/gardens?q=lane', '/gardens/1?visits=2', '/offline',
 ];
 
 const FULL = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
@@ -90,7 +90,14 @@ test('pages for guests, a page that is not there, a sheet being logged, a form w
         await page.emulateMedia({ colorScheme: scheme });
         await page.goto('/round');
         await page.locator('.what a').first().click();
-        await page.getByRole('radio', { name: 'Partly' }).first().check();
+        const next = page.getByRole('button', { name: 'Next' });
+        if (page.viewportSize().width < 700) await next.click();
+        const leaf = page.locator('.leaf.job').first();
+        await leaf.getByRole('radio', { name: 'Not done' }).check();
+        await leaf.getByRole('radio', { name: 'Nest found' }).check();
+        await scan(page, scheme, 'a sheet being stopped');
+        await leaf.getByRole('radio', { name: 'Done as planned' }).check();
+        await leaf.getByText('Heights, stems, next year, a note').click();
         await scan(page, scheme, 'a sheet being logged');
         await page.goto('/gardens/create');
         await page.getByRole('button', { name: 'Save' }).click();

@@ -8,7 +8,8 @@
             <button class="btn btn-quiet">Show</button>
         </form>
     </div>
-    @if ($pocket !== [])<p class="soft mb-2" data-day="{{ json_encode($pocket) }}" hidden></p>@endif
+    @if ($pocket !== [])<p class="soft mb-2" data-day="{{ json_encode($pocket) }}">Today and
+        tomorrow are being put on this phone.</p>@endif
     @if ($day)<x-round-day :day="$day" :work="$work" />@endif
     @php($lists = ['Today' => [$now, 'No visit today.', $pages['now']], 'Still to be logged' => [$unlogged, null,
         $pages['unlogged']], 'Coming' => [$coming, 'No visit is planned ahead.', null], 'Lately' => [$past, null,
