@@ -73,7 +73,9 @@ final readonly class Entries
             return $refusal;
         }
 
-        return DB::transaction(fn (): array => $this->write($sent, $by, $digest, $phone));
+        $task = self::task($sent);
+
+        return DB::transaction(static fn (): array => self::write($sent, $task, $by, $digest, $phone));
     }
 
     /**
@@ -125,12 +127,13 @@ final readonly class Entries
     }
 
     /**
+     * It begins by writing: of two that come at the same moment one then waits for the other, and neither is turned away.
+     *
      * @param  array<array-key, mixed>  $sent
      * @return Answer
      */
-    private function write(array $sent, User $by, string $digest, ?Carbon $phone): array
+    private static function write(array $sent, ?VisitTask $task, User $by, string $digest, ?Carbon $phone): array
     {
-        $task = self::task($sent);
         $kind = EntryKind::from((string) $sent['kind']);
         $now = Carbon::now();
         $off = $phone === null ? 0 : (int) $phone->diffInSeconds($now);
