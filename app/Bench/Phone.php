@@ -114,7 +114,8 @@ final class Phone
     /** @param  list<string>  $headers */
     private function text(string $path, ?string $body, array $headers): ?string
     {
-        curl_setopt_array($this->line, [CURLOPT_URL => $this->office.$path, CURLOPT_HTTPHEADER => $headers]);
+        curl_setopt($this->line, CURLOPT_URL, "$this->office/".ltrim($path, '/'));
+        curl_setopt($this->line, CURLOPT_HTTPHEADER, $headers);
         if ($body === null) {
             curl_setopt($this->line, CURLOPT_HTTPGET, true);
         } else {

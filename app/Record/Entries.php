@@ -127,7 +127,8 @@ final readonly class Entries
     }
 
     /**
-     * It begins by writing: of two that come at the same moment one then waits for the other, and neither is turned away.
+     * It begins by writing: of two that come at the same moment one then waits for the other, and neither is turned
+     * away.
      *
      * @param  array<array-key, mixed>  $sent
      * @return Answer

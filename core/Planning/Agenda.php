@@ -40,7 +40,14 @@ final readonly class Agenda
             if ($plant->planted !== null && $plant->planted->isAfter($year->end())) {
                 continue;
             }
-            foreach ($this->prescriber->windows($plant, $year, $practice, Span::of($from, $to)) as $task) {
+            $span = Span::of($from, $to);
+            $tasks = $this->prescriber->windows($plant, $year, $practice, $span);
+            foreach ($this->prescriber->followUps($plant, $year, $practice) as $task) {
+                if ($span->touches($task->window->opens, $task->window->closes)) {
+                    $tasks[] = $task;
+                }
+            }
+            foreach ($tasks as $task) {
                 // A window that was over before the plant was in the ground is not its own.
                 if ($plant->planted === null || ! $task->window->closes->isBefore($plant->planted)) {
                     $due[] = DueTask::of($task, $plant->logged($task->key, $year->season), $today);

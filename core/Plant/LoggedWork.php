@@ -9,6 +9,9 @@ use PruningHook\Core\Calendar\Day;
 /** One line of a plant's record, as far as it bears on what is prescribed next. */
 final readonly class LoggedWork
 {
+    /** The recipe of what only looks after an earlier cut. */
+    public const FOLLOW_UP = 'follow-up';
+
     public function __construct(
         public string $task,
         public int $season,
@@ -26,5 +29,11 @@ final readonly class LoggedWork
         /** true where disease was found on the plant */
         public bool $diseased = false,
     ) {
+    }
+
+    /** True where nothing was pruned: somebody came back and looked. */
+    public function isFollowUp(): bool
+    {
+        return $this->recipe === self::FOLLOW_UP;
     }
 }

@@ -162,6 +162,7 @@ final readonly class Plant
         foreach ($this->history as $work) {
             if (
                 $work->outcome->isSomething()
+                && ! $work->isFollowUp()
                 && ($this->state->seen === null || ! $work->on->isBefore($this->state->seen))
             ) {
                 $worked[$work->season][$work->recipe ?? ''] = true;
@@ -242,7 +243,7 @@ final readonly class Plant
     public function hasRecordOf(int $season): bool
     {
         foreach ($this->history as $work) {
-            if ($work->season === $season) {
+            if ($work->season === $season && ! $work->isFollowUp()) {
                 return true;
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\PlantBook;
 
+use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Fault;
 
 /** The recipes the plant book may name, read from their files with the lines they share. */
@@ -97,7 +98,7 @@ final readonly class Recipes
             gear: $entry->strings('gear'),
             followUps: array_map(
                 static fn (string $key): Conditional => self::followUp(
-                    self::shared($shared, 'follow_ups', $entry, $key),
+                    self::shared($shared, 'follow_ups', $entry, $key), $key,
                 ),
                 $entry->strings('follow_ups'),
             ),
@@ -110,12 +111,25 @@ final readonly class Recipes
     }
 
     /** @return Conditional<FollowUp> */
-    private static function followUp(Entry $entry): Conditional
+    private static function followUp(Entry $entry, string $key): Conditional
     {
-        return Conditional::of(
-            Condition::fromEntry($entry->entry('when')),
-            new FollowUp($entry->int('after_days'), $entry->string('says')),
+        $follow = new FollowUp(
+            $key,
+            $entry->int('after_days'),
+            $entry->string('says'),
+            $entry->has('name') ? $entry->string('name') : null,
+            $entry->has('at') ? $entry->one('at', Anchor::class) : null,
+            $entry->int('lasts') ?? 0,
+            $entry->int('minutes') ?? 0,
         );
+        if ($follow->name !== null && ($follow->lasts < 1 || $follow->minutes < 1)) {
+            throw $entry->fault('name', 'a follow-up with a name needs `lasts` and `minutes`');
+        }
+        if ($follow->name !== null && ($follow->at === null) === ($follow->afterDays === null)) {
+            throw $entry->fault('name', 'a follow-up with a name comes either `after_days` or `at` an anchor');
+        }
+
+        return Conditional::of(Condition::fromEntry($entry->entry('when')), $follow);
     }
 
     private static function shared(Entry $shared, string $what, Entry $asking, string $key): Entry

@@ -34,7 +34,8 @@ final readonly class RemovalCaps
      */
     public function for(Kind $kind, ?string $recipe): array
     {
-        return ($recipe === null ? null : $this->recipes->get($recipe)->cap)
+        // What only looks after a cut is no recipe of the book.
+        return ($recipe === null || ! $this->recipes->has($recipe) ? null : $this->recipes->get($recipe)->cap)
             ?? $kind->removalCap
             ?? $this->byHabit[$kind->habit->value]
             ?? throw new Fault(sprintf('removal_caps.by_habit: nothing is said of a %s', $kind->habit->value));

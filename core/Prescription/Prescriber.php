@@ -68,7 +68,12 @@ final readonly class Prescriber
             $tasks[] = $this->task($rule, $timing, $window, $plant, $kind, $kindYear, $circumstances);
         }
 
-        return new Prescription($plant->ref, $kind, $year->season, $tasks, self::closed($kind, $year));
+        return new Prescription(
+            $plant->ref, $kind, $year->season, $tasks, self::closed($kind, $year),
+            $plant->history === []
+                ? []
+                : FollowUps::with($this->book)->inFull($plant, $kind, $year, $circumstances),
+        );
     }
 
     /**
@@ -117,6 +122,23 @@ final readonly class Prescriber
         }
 
         return $tasks;
+    }
+
+    /**
+     * What the record asks for in a season, beside what the kind does.
+     *
+     * @return list<SeasonTask> by opening
+     */
+    public function followUps(Plant $plant, SiteYear $year, Practice $practice): array
+    {
+        if ($plant->history === []) {
+            return [];
+        }
+        $kind = $this->book->kind($plant->kind);
+
+        return FollowUps::with($this->book)->in(
+            $plant, $kind, $year, self::circumstances($plant, $kind, $year, $practice, $this->book->keeping),
+        );
     }
 
     /**

@@ -13,6 +13,7 @@ final readonly class Prescription
     /**
      * @param  list<Task>  $tasks  by the opening of their windows
      * @param  list<Closure>  $closed
+     * @param  list<Task>  $followUps  what the record asks for in this season, beside what the kind does
      */
     public function __construct(
         public string $ref,
@@ -20,12 +21,13 @@ final readonly class Prescription
         public int $season,
         public array $tasks,
         public array $closed,
+        public array $followUps = [],
     ) {
     }
 
     public function task(string $key): ?Task
     {
-        foreach ($this->tasks as $task) {
+        foreach ([...$this->tasks, ...$this->followUps] as $task) {
             if ($task->key === $key) {
                 return $task;
             }

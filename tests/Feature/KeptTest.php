@@ -474,16 +474,14 @@ final class KeptTest extends FeatureTestCase
             $core = $bridge->plant($plant, Today::day());
             foreach (range(2026, 2028) as $season) {
                 try {
-                    $tasks = Prescriber::with($book)->prescribe(
-                        $core,
-                        $years->season($season),
-                        $bridge->practice($garden),
-                    )->tasks;
+                    $prescribed = Prescriber::with($book)->prescribe(
+                        $core, $years->season($season), $bridge->practice($garden),
+                    );
                 } catch (Fault) {
                     // Not in the ground in that season.
                     continue;
                 }
-                foreach ($tasks as $task) {
+                foreach ([...$prescribed->tasks, ...$prescribed->followUps] as $task) {
                     $window = $task->window;
                     if (
                         $window->closes->number < $covers->covers_from
@@ -508,7 +506,7 @@ final class KeptTest extends FeatureTestCase
                         json_encode($task->kit->skills),
                         $log?->outcome->value,
                         $log?->on->number,
-                        (int) ($log?->outcome->value === 'done'),
+                        (int) ($log?->outcome->isDone() === true),
                     ]);
                 }
             }

@@ -19,13 +19,20 @@ final class BenchPhoneCommand extends Command
     public function handle(): int
     {
         /** @var list<array{visit: int, task: int}> $tasks */
-        $tasks = json_decode((string) $this->argument('tasks'), true, 8, JSON_THROW_ON_ERROR);
-        $phone = new Phone((string) $this->argument('office'));
+        $tasks = json_decode($this->text('tasks'), true, 8, JSON_THROW_ON_ERROR);
+        $phone = new Phone($this->text('office'));
         $this->line(json_encode(
-            $phone->say((string) $this->argument('email'), $tasks, (int) $this->argument('words')),
+            $phone->say($this->text('email'), $tasks, (int) $this->argument('words')),
             JSON_THROW_ON_ERROR,
         ));
 
         return self::SUCCESS;
+    }
+
+    private function text(string $argument): string
+    {
+        $text = $this->argument($argument);
+
+        return is_string($text) ? $text : '';
     }
 }

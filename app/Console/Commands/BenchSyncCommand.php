@@ -60,15 +60,16 @@ final class BenchSyncCommand extends Command
         }
         $kept = array_keys($answered, 'kept', true);
         $database = new PDO("sqlite:$file");
-        $names = $database->query('select uuid from entries where digest is not null')?->fetchAll(PDO::FETCH_COLUMN);
-        $there = array_count_values(array_map(strval(...), $names ?: []));
+        $names = array_column(self::rows($database, 'select uuid from entries where digest is not null'), 'uuid');
+        $there = array_count_values(array_map(strval(...), $names));
         $lost = count(array_diff($kept, array_keys($there)));
         $doubled = array_sum($there) - count($there) + count(array_diff(array_keys($there), array_keys($answered)));
-        $sound = (string) $database->query('pragma integrity_check')?->fetchColumn();
-        $astray = (int) $database->query(
-            'select count(*) from (select distinct visit_task_id from entries where digest is not null) e'
+        $sound = (string) self::rows($database, 'pragma integrity_check')[0]['integrity_check'];
+        $astray = count(self::rows(
+            $database,
+            'select e.visit_task_id from (select distinct visit_task_id from entries where digest is not null) e'
             .' left join work_logs w on w.visit_task_id = e.visit_task_id where w.id is null',
-        )?->fetchColumn();
+        ));
         $this->line(sprintf(
             '%d phones, %d words each, the server killed %d times: %d kept, %d refused, %d lost, %d doubled, '
                 .'%d tasks without their line of the record, integrity_check %s',
@@ -101,17 +102,31 @@ final class BenchSyncCommand extends Command
     /** @return list<array{visit: int, task: int}> of visits of the crew of all who send */
     private static function tasks(string $file): array
     {
-        $rows = (new PDO("sqlite:$file"))->query(
+        $rows = self::rows(
+            new PDO("sqlite:$file"),
             'select t.visit_id as visit, t.id as task from visit_tasks t join visits v on v.id = t.visit_id'
             .' join users u on u.crew_id = v.crew_id where u.email = \'hand@hollowbrook.test\''
             .' and v."on" >= \''.self::DAY.'\'',
-        )?->fetchAll(PDO::FETCH_ASSOC);
+        );
         $tasks = [];
-        foreach ($rows ?: [] as $row) {
+        foreach ($rows as $row) {
             $tasks[] = ['visit' => (int) $row['visit'], 'task' => (int) $row['task']];
         }
 
         return $tasks;
+    }
+
+    /** @return list<array<string, scalar>> */
+    private static function rows(PDO $database, string $sql): array
+    {
+        $found = $database->query($sql);
+        if ($found === false) {
+            throw new RuntimeException("no answer to: $sql");
+        }
+        /** @var list<array<string, scalar>> $rows */
+        $rows = $found->fetchAll(PDO::FETCH_ASSOC);
+
+        return $rows;
     }
 
     private function serve(string $file): Process
