@@ -19,6 +19,7 @@ use App\Plants\PlantController;
 use App\Practice\PracticeController;
 use App\Record\EntryController;
 use App\Record\PhotoController;
+use App\Record\RecordController;
 use App\Record\WorkLogController;
 use App\Season\SearchController;
 use App\Season\SeasonController;
@@ -108,6 +109,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('house-practice', [PracticeController::class, 'edit'])->name('practice.edit');
     Route::put('house-practice', [PracticeController::class, 'update'])->name('practice.update');
 
+    Route::get('record', [RecordController::class, 'index'])->name('record');
     Route::get('entries/who', [EntryController::class, 'who'])->name('entries.who');
     Route::post('entries', [EntryController::class, 'store'])->name('entries.store');
     Route::post('photos', [PhotoController::class, 'store'])->name('photos.store');

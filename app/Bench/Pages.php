@@ -53,6 +53,8 @@ final readonly class Pages
             'courses' => "/plants/$plant/courses",
             'stems' => "/plants/$plant/stems",
             'record' => "/plants/$plant/record",
+            'record of the firm' => '/record',
+            'record, a word' => '/record?q=rose',
             'plan' => '/plan',
             'crews' => '/crews',
             'plan a visit' => "/gardens/$garden/visits/plan",

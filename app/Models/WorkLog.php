@@ -34,6 +34,7 @@ use PruningHook\Core\Plant\Outcome;
  * @property ?bool $blades disinfected; null where nobody said
  * @property ?string $told who was told of what stopped the work
  * @property-read VisitTask $visitTask
+ * @property-read Plant $plant
  * @property-read ?User $loggedBy
  */
 final class WorkLog extends Model
@@ -69,6 +70,20 @@ final class WorkLog extends Model
             static fn (string $finding): string => Finding::tryFrom($finding)?->inWords() ?? $finding,
             $this->findings,
         ));
+    }
+
+    /** "stem C, the oldest at the back"; empty where nothing was left */
+    public function leftInWords(): string
+    {
+        return implode(', ', array_filter([
+            $this->left_stem === null ? '' : "stem $this->left_stem", (string) $this->left_for_next_year,
+        ], static fn (string $said): bool => $said !== ''));
+    }
+
+    /** @return BelongsTo<Plant, $this> also where the plant has been taken out of the book since */
+    public function plant(): BelongsTo
+    {
+        return $this->belongsTo(Plant::class)->withTrashed();
     }
 
     /** @return BelongsTo<VisitTask, $this> */

@@ -40,13 +40,16 @@ final class PlantController extends Controller
 
     public function record(Plant $plant, PlantBook $book): View
     {
-        $plant->load(['garden', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id']]);
+        $plant->load([
+            'garden', 'bloomNotes', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id', 'visitTask.photos'],
+        ]);
 
         return view('plants.record', [
             'plant' => $plant,
             'kind' => $book->has($plant->kind)
                 ? $book->kind($plant->kind)
                 : new KindNames($plant->kind, $book->nameOf($plant->kind), '', [], ''),
+            'blooms' => $plant->bloomNotes->keyBy('season'),
             'seasons' => $plant->workLogs->sortByDesc('on')->groupBy('season')->sortKeysDesc(),
         ]);
     }

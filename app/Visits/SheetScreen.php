@@ -11,6 +11,7 @@ use App\Models\Role;
 use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
+use App\Models\WorkLog;
 use App\Plants\PlantDrawing;
 use App\Plants\PlantForm;
 use App\Record\SeasonBudget;
@@ -62,6 +63,7 @@ final readonly class SheetScreen
                 $again[$task->id],
                 $this->form->taps($task->plant),
                 $task->prescribed->kit?->asks() ?? [],
+                self::left($task),
             ))->all()),
             tooLong: $people !== null && $visit->minutes() > $people * $sun->daylight ? $people : null,
             hazards: $this->hazards($visit),
@@ -72,6 +74,15 @@ final readonly class SheetScreen
                 static fn (Entry $entry): array => [$entry->kind->value, $entry], Standing::of($visit->entries),
             ), 1, 0),
         );
+    }
+
+    /** @return list<string> what the plant's record of the season before left for this one */
+    private static function left(VisitTask $task): array
+    {
+        return array_values($task->plant->workLogs
+            ->filter(static fn (WorkLog $log): bool => $log->season === $task->season - 1)
+            ->map(static fn (WorkLog $log): string => $log->leftInWords())
+            ->filter(static fn (string $left): bool => $left !== '')->unique()->all());
     }
 
     /** @return list<string> what to look out for in the garden, each with the plants it is said of */

@@ -16,20 +16,22 @@ final readonly class SheetTask
     /**
      * @param  ?array{bowl: Bowl, judged: Judgement}  $plan  stem by stem, where one was put on the sheet
      * @param  list<Entry>  $standing  what stands of what was said of it, as it was said
-     * @param  ?int  $left  per cent of live growth that may still go this season; null where nobody knows the cap
+     * @param  ?int  $mayGo  per cent of live growth that may still go this season; null where nobody knows the cap
      * @param  string  $again  when else it could be done, in words
      * @param  array<string, mixed>  $says  what can be said of the plant with a tap
      * @param  list<string>  $asks  who may do it, where not everyone may alone
+     * @param  list<string>  $left  what was left for this year the last time
      */
     public function __construct(
         public VisitTask $task,
         public ?array $plan,
         public ?Drawn $drawn,
         public array $standing,
-        public ?int $left,
+        public ?int $mayGo,
         public string $again,
         public array $says,
         public array $asks,
+        public array $left,
     ) {
     }
 

@@ -43,15 +43,18 @@ return new class extends Migration
             $table->boolean('blades')->nullable();
             $table->string('told')->nullable();
             $table->string('left_stem', 16)->nullable();
+            // The record of the firm is read from its end.
+            $table->index(['on', 'id']);
         });
         self::wordsOfBefore();
     }
 
     public function down(): void
     {
-        Schema::table(
-            'work_logs', static fn (Blueprint $table) => $table->dropColumn(['blades', 'told', 'left_stem']),
-        );
+        Schema::table('work_logs', static function (Blueprint $table): void {
+            $table->dropIndex(['on', 'id']);
+            $table->dropColumn(['blades', 'told', 'left_stem']);
+        });
         Schema::dropIfExists('photos');
         Schema::dropIfExists('entries');
     }

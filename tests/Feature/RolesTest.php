@@ -32,6 +32,7 @@ final class RolesTest extends FeatureTestCase
         ['gardens.show', 'get', 200, 200, 200, 200, 200],
         ['plants.show', 'get', 200, 200, 200, 200, 200],
         ['plants.record', 'get', 200, 200, 200, 200, 200],
+        ['record', 'get', 200, 200, 200, 200, 200],
         ['visits.show', 'get', 200, 200, 200, 200, 200],
         ['frost', 'get', 200, 200, 200, 403, 403],
         ['gardens.create', 'get', 200, 403, 403, 403, 403],

@@ -4,11 +4,12 @@
 @php($log = $task->log)
 @php($bag = $errors->getBag('task'.$task->id))
 <section class="leaf job {{ $log ? 'is-done' : '' }}" data-leaf id="task-{{ $task->id }}"
-    aria-labelledby="job-{{ $task->id }}" data-label="{{ $task->plant->label }}" data-left="{{ $sheet->left }}"
+    aria-labelledby="job-{{ $task->id }}" data-label="{{ $task->plant->label }}" data-left="{{ $sheet->mayGo }}"
     data-standing="{{ json_encode($sheet->names()) }}" data-known="{{ json_encode($sheet->known()) }}">
     <h2 id="job-{{ $task->id }}" tabindex="-1">{{ $number }}. {{ $task->plant->label }}</h2>
     <p class="mb-0">{{ $task->prescribed->name }}{{ $task->plant->bed ? ' · '.$task->plant->bed : '' }} ·
         {{ Say::minutes($task->prescribed->minutes) }} · plant {{ $task->plant_id }}</p>
+    @foreach ($sheet->left as $left)<p class="mb-0"><b>Left for this year:</b> {{ $left }}</p>@endforeach
     @foreach ($sheet->asks as $asked)<p class="asks">Before you start: {{ $asked }}.</p>@endforeach
     <x-amounts :amounts="$task->prescribed->amounts" />
     @if ($task->prescribed->cautions !== [])

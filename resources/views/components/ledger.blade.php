@@ -14,8 +14,9 @@
             <td data-th="Amounts">@foreach ($log->amounts as $amount){{ $loop->first ? ''
                 : '; ' }}{{ $amount['what'] }}: {{ \App\Support\Say::value($amount['value'],
                 $amount['unit']) }}@endforeach</td>
-            <td data-th="Found">{{ $log->findingsInWords() }}{{ $log->note ? '. '.$log->note : '' }}</td>
-            <td data-th="Left for next year">{{ $log->left_for_next_year }}</td>
+            <td data-th="Found">{{ $log->findingsInWords() }}{{ $log->note ? '. '.$log->note : '' }}{{ $log->told
+                ? '. Told to '.$log->told : '' }}</td>
+            <td data-th="Left for next year">{{ $log->leftInWords() }}</td>
             <td class="num" data-th="Minutes">{{ $log->minutes }}</td>
         </tr>
     @endforeach

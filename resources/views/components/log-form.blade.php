@@ -49,7 +49,7 @@
                 clock</button>
             <x-stepper :id="'removed-'.$task->id" name="removed_percent" label="Live growth taken off, %" :by="5"
                 :value="$said('removed_percent', $log?->removed_percent)" :bag="$bag"
-                :help="($sheet->left === null ? '' : $sheet->left.' % may still go this season. ')
+                :help="($sheet->mayGo === null ? '' : $sheet->mayGo.' % may still go this season. ')
                     .'By eye, of what stood there; dead and diseased wood does not count.'" />
             <div class="log-field" x-show="over" x-cloak>
                 <label class="form-label" for="over-{{ $task->id }}">Why more than may go</label><input

@@ -6,6 +6,7 @@
             @can('plan', $garden)<a class="btn btn-primary" data-key="p" href="{{ route('visits.create',
                 $garden) }}">Plan a visit</a>@endcan
             <a class="btn btn-quiet" href="{{ route('observations.index', $garden) }}">Signs of the season</a>
+            <a class="btn btn-quiet" href="{{ route('record', ['garden' => $garden->name]) }}">Record</a>
             @can('update', $garden)
                 <a class="btn btn-quiet" href="{{ route('gardens.plants.create', $garden) }}">Add a plant</a>
                 <a class="btn btn-quiet" data-key="e" href="{{ route('gardens.edit', $garden) }}">Edit</a>

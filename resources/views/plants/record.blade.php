@@ -7,7 +7,16 @@
     @forelse ($seasons as $season => $logs)
         <h2>Season {{ $season }}</h2>
         <x-ledger :logs="$logs" :kind="$kind" />
-        <p class="soft mt-2">{{ $logs->sum('minutes') }} minutes in all.</p>
+        <p class="soft mt-2">{{ $logs->sum('minutes') }} minutes in all{{ $logs->sum('removed_percent') > 0 ? '; about '
+            .$logs->sum('removed_percent').' % of its live growth taken' : '' }}.@isset($blooms[$season])
+            It flowered at {{ \App\Support\Say::length($blooms[$season]->flowering_height_mm) }}{{
+            $blooms[$season]->score ? ', '.App\Models\BloomNote::SCORES[$blooms[$season]->score] : '' }}.@endisset</p>
+        @php($photos = $logs->flatMap(fn ($log) => $log->visitTask->photos))
+        @if ($photos->isNotEmpty())
+            <ul class="pictures">@foreach ($photos as $photo)<li><a href="{{ route('photos.show', $photo) }}"><img
+                src="{{ route('photos.show', $photo) }}" alt="{{ $plant->label }} {{ $photo->moment }} the work"
+                width="{{ $photo->width }}" height="{{ $photo->height }}" loading="lazy"></a></li>@endforeach</ul>
+        @endif
     @empty
         <p>Nothing is logged yet. The record begins with the first visit;
             <a href="{{ route('plants.show', $plant) }}">the plant's page</a> shows what is due.</p>

@@ -70,7 +70,7 @@
                 class="said wrong"><span>{{ $says }}</span></div>@endforeach
             @if ($left->isNotEmpty())
                 <div class="said"><div><b>Left for this year</b>@foreach ($left as $log)<br>
-                    {{ $log->left_for_next_year }}
+                    {{ $log->leftInWords() }}
                     <span class="soft">({{ \App\Support\Say::date($log->on) }})</span>@endforeach</div></div>
             @endif
             @if ($task)

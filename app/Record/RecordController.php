@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Models\WorkLog;
+use App\Support\Controller;
+use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\Request;
+
+final class RecordController extends Controller
+{
+    private const LINES = 40;
+
+    /** Pages follow each other by day and line: nobody counts a record of many years to show forty lines of it. */
+    public function index(Request $request): View
+    {
+        $filter = RecordFilter::from($request);
+        $logs = WorkLog::query()->with([
+            'plant.garden', 'visitTask' => ['photos'], 'loggedBy',
+        ]);
+        $filter->narrow($logs);
+        if (preg_match('/^(\d{4}-\d\d-\d\d) (\d+)$/', $request->string('before')->toString(), $before) === 1) {
+            $logs->where(static fn (Builder $any) => $any->where('on', '<', $before[1])->orWhere(
+                static fn (Builder $same) => $same->where('on', $before[1])->where('id', '<', (int) $before[2]),
+            ));
+        }
+        $logs->orderByDesc('on')->orderByDesc('id')->limit(self::LINES + 1);
+        $found = $logs->get();
+        $shown = $found->take(self::LINES);
+        $last = $shown->last();
+
+        return view('record.index', new RecordPage(
+            $filter, $shown, $found->count() > self::LINES && $last !== null ? "$last->on $last->id" : null,
+        ));
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Models\Finding;
+use App\Models\Garden;
+use App\Search\SearchTables;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Plant\Outcome;
+
+/** Which lines of the record are looked at; all of it stands in the address, so that it can be shared. */
+final readonly class RecordFilter
+{
+    private function __construct(
+        public string $text,
+        public ?Garden $garden,
+        public ?int $season,
+        public ?Outcome $outcome,
+        public ?Finding $found,
+        public bool $left,
+    ) {
+    }
+
+    public static function from(Request $request): self
+    {
+        return new self(
+            $request->string('q')->trim()->toString(),
+            Garden::called($request->string('garden')->trim()->toString()),
+            $request->integer('season') ?: null,
+            Outcome::tryFrom($request->string('outcome')->toString()),
+            Finding::tryFrom($request->string('found')->toString()),
+            $request->boolean('left'),
+        );
+    }
+
+    /**
+     * @template M of \Illuminate\Database\Eloquent\Model
+     *
+     * @param  Builder<M>  $logs
+     */
+    public function narrow(Builder $logs): void
+    {
+        if ($this->garden !== null) {
+            $logs->whereIn('plant_id', DB::table('plants')->select('id')->where('garden_id', $this->garden->id));
+        }
+        if ($this->season !== null) {
+            $logs->where('season', $this->season);
+        }
+        if ($this->outcome !== null) {
+            $logs->where('outcome', $this->outcome->value);
+        }
+        if ($this->found !== null) {
+            $logs->whereJsonContains('findings', $this->found->value);
+        }
+        if ($this->left) {
+            $logs->whereNotNull('left_for_next_year');
+        }
+        if ($this->text !== '') {
+            $logs->where(fn (Builder $any) => $any
+                ->whereIn('plant_id', SearchTables::ids('plants', $this->text))
+                ->orWhereIn('plant_id', DB::table('plants')->select('id')->whereIn(
+                    'garden_id', SearchTables::ids('gardens', $this->text),
+                )));
+        }
+    }
+
+    public function isOn(): bool
+    {
+        return $this->text !== '' || $this->garden !== null || $this->season !== null || $this->outcome !== null
+            || $this->found !== null || $this->left;
+    }
+}

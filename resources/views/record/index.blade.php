@@ -1,0 +1,57 @@
+@use('App\Support\Say')
+<x-layout title="Record">
+    <p class="crumbs">@if ($filter->garden)<a href="{{ route('gardens.show', $filter->garden) }}">{{
+        $filter->garden->name }}</a> / @endif Record</p>
+    <h1>What was done</h1>
+    <form class="filters no-print" action="{{ route('record') }}">
+        <div><label for="q">Plant, place or client</label><input class="form-control" id="q" name="q" type="search"
+            value="{{ $filter->text }}"></div>
+        <x-garden-field :garden="$filter->garden" />
+        <div><label for="season-of">Season</label><input class="form-control" id="season-of" name="season" type="number"
+            inputmode="numeric" min="1990" max="2100" value="{{ $filter->season }}"></div>
+        <div><label for="outcome">Outcome</label><select class="form-select" id="outcome" name="outcome"><option
+            value="">any</option>@foreach (PruningHook\Core\Plant\Outcome::cases() as $outcome)<option value="{{
+            $outcome->value }}" @selected($filter->outcome === $outcome)>{{ $outcome->inWords()
+            }}</option>@endforeach</select></div>
+        <div><label for="found">Found</label><select class="form-select" id="found" name="found"><option
+            value="">anything</option>@foreach (App\Models\Finding::cases() as $finding)<option value="{{
+            $finding->value }}" @selected($filter->found === $finding)>{{ $finding->inWords()
+            }}</option>@endforeach</select></div>
+        <div><label for="left">Left for later</label><select class="form-select" id="left" name="left"><option
+            value="">with or without</option><option value="1" @selected($filter->left)>only
+            with</option></select></div>
+        <button class="btn btn-primary">Show</button>
+        @if ($filter->isOn())<a class="btn btn-quiet" href="{{ route('record') }}">Show all</a>@endif
+    </form>
+    @if ($logs->isEmpty())
+        <p>{{ $filter->isOn() ? 'No line of the record is like that.'
+            : 'Nothing is logged yet. The record begins with the first visit.' }}</p>
+    @else
+        <table class="ledger">
+            <thead><tr><th scope="col">Day</th><th scope="col">Plant</th><th scope="col">Task</th><th
+                scope="col">Outcome</th><th scope="col">Found</th><th scope="col">Left for next year</th><th
+                scope="col" class="num">Minutes</th></tr></thead>
+            <tbody>
+            @foreach ($logs as $log)
+                <tr>
+                    <td><a href="{{ route('visits.show', $log->visitTask->visit_id) }}#task-{{ $log->visit_task_id
+                        }}">{{ Say::date($log->on) }}</a></td>
+                    <td data-th="Plant"><a href="{{ route('plants.record', $log->plant_id) }}">{{ $log->plant->label
+                        }}</a>@if (! $filter->garden), {{ $log->plant->garden->name }}@endif</td>
+                    <td data-th="Task">{{ $log->visitTask->prescribed->name }}</td>
+                    <td data-th="Outcome"><span class="outcome-said">{{ ucfirst($log->outcome->inWords())
+                        }}</span>{{ $log->why ? ': '.lcfirst($log->why->inWords()) : '' }}{{ $log->told ? ', told to '
+                        .$log->told : '' }}</td>
+                    <td data-th="Found">{{ $log->findingsInWords() }}{{ $log->note ? '. '.$log->note : '' }}{{
+                        $log->visitTask->photos->isEmpty() ? ''
+                        : '. '.$log->visitTask->photos->count().' photos' }}</td>
+                    <td data-th="Left for next year">{{ $log->leftInWords() }}</td>
+                    <td class="num" data-th="Minutes">{{ $log->minutes }}</td>
+                </tr>
+            @endforeach
+            </tbody>
+        </table>
+        @if ($older)<p class="mt-3"><a class="btn btn-quiet" href="{{ route('record', [...request()->query(), 'before'
+            => $older]) }}">Earlier</a></p>@endif
+    @endif
+</x-layout>

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\BloomNote;
+use App\Models\Garden;
+use App\Models\Plant;
+use App\Models\VisitTask;
+use App\Record\LogWork;
+
+/** The record of the firm: searched, narrowed, read from its end; and what it says on the sheets of the next year. */
+final class FirmRecordTest extends FeatureTestCase
+{
+    public function test_it_is_searched_and_narrowed_and_kept_as_a_link(): void
+    {
+        $this->log($this->visitTask(), ['findings' => ['disease'], 'left_for_next_year' => 'the oldest arm']);
+        $garden = Garden::factory()->create(['name' => 'Weir House', 'crew_id' => $this->crew->id]);
+        $rose = Plant::factory()->create(['garden_id' => $garden->id, 'kind' => 'bush-rose', 'label' => 'Red bed']);
+        $visit = $garden->visits()->create(['crew_id' => $this->crew->id, 'on' => '2027-02-10']);
+        $task = $visit->tasks()->create([
+            'plant_id' => $rose->id, 'task' => 'main-pruning', 'season' => 2027, 'position' => 0, 'minutes' => 20,
+            'prescribed' => $this->prescription(['name' => 'Main pruning']),
+        ]);
+        $this->log($task, ['outcome' => 'not-done', 'why' => 'nest', 'told' => 'the office']);
+        $see = fn (string $query) => $this->actingAs($this->hand())->get("/record?$query")->assertOk();
+        $see('')->assertSeeInOrder(['20 Feb', 'Wisteria', '10 Feb', 'Red bed']);
+        $see('q=red')->assertSee('Red bed')->assertDontSee('the oldest arm')->assertSee('told to the office');
+        $see('q=weir')->assertSee('Red bed')->assertDontSee('the oldest arm');
+        $see('outcome=not-done')->assertSee('Red bed')->assertDontSee('the oldest arm');
+        $see('found=disease')->assertSee('the oldest arm')->assertDontSee('Red bed');
+        $see('left=1')->assertSee('the oldest arm')->assertDontSee('Red bed');
+        $see('garden=Weir+House')->assertSee('Red bed')->assertDontSee('the oldest arm');
+        $see('season=2020')->assertSee('No line of the record is like that.');
+        $see('before=2027-02-20+1')->assertSee('Red bed')->assertDontSee('the oldest arm');
+        $see('before=nonsense')->assertSee('Red bed');
+    }
+
+    public function test_it_is_read_in_pages_from_its_end(): void
+    {
+        $task = $this->visitTask();
+        for ($day = 1; $day <= 41; $day++) {
+            $visit = $this->garden->visits()->create(['on' => sprintf('2026-%02d-%02d', 1 + $day % 12, 1 + $day % 28)]);
+            $this->log($visit->tasks()->create([
+                ...$task->only(['plant_id', 'task', 'position', 'minutes', 'prescribed']), 'season' => 1900 + $day,
+            ]), []);
+        }
+        $page = $this->actingAs($this->planner())->get('/record')->assertOk()->assertSee('Earlier');
+        $page->assertDontSee(' 2 Jan ');
+        preg_match('/before=([^"]+)"/', (string) $page->getContent(), $before);
+        $rest = $this->get('/record?before='.html_entity_decode($before[1]))->assertOk()->assertDontSee('Earlier');
+        self::assertSame(41, substr_count((string) $page->getContent(), '#task-')
+            + substr_count((string) $rest->getContent(), '#task-'));
+    }
+
+    public function test_what_was_left_stands_on_next_years_sheet_and_a_season_tells_of_its_bloom(): void
+    {
+        config(['hook.today' => '2026-02-10']);
+        $visit = $this->garden->visits()->create(['crew_id' => $this->crew->id, 'on' => '2026-02-10']);
+        $this->log($visit->tasks()->create([
+            'plant_id' => $this->wisteria->id, 'task' => 'winter-pass', 'season' => 2026, 'position' => 0,
+            'minutes' => 20, 'prescribed' => $this->prescription(),
+        ]), ['left_for_next_year' => 'at the back', 'left_stem' => 'C', 'removed_percent' => 10]);
+        BloomNote::query()->create([
+            'plant_id' => $this->wisteria->id, 'season' => 2026, 'flowering_height_mm' => 2400, 'score' => 4,
+        ]);
+        config(['hook.today' => '2027-02-20']);
+        $next = $this->visit();
+        $this->actingAs($this->hand())->get("/visits/$next->id")
+            ->assertSee('<b>Left for this year:</b> stem C, at the back', false);
+        $this->get("/plants/{$this->wisteria->id}/record")
+            ->assertSee('about 10 % of its live growth taken')->assertSee('It flowered at 2.4 m, many.');
+    }
+
+    /** @param  array<string, mixed>  $said */
+    private function log(VisitTask $task, array $said): void
+    {
+        // @phpstan-ignore argument.type (what a test is about, and the rest as it usually is)
+        $this->app->make(LogWork::class)->log($task, ['outcome' => 'done', 'minutes' => 30, ...$said], $this->hand());
+    }
+}
