@@ -87,7 +87,9 @@ final readonly class LogRules
     public function look(Validator $validator, VisitTask $task, array $given): void
     {
         $this->cap($validator, $task, $given);
-        $why = Hindrance::tryFrom(self::text($given, 'why') ?? '');
+        // What was tapped before it was done after all stops nothing.
+        $outcome = Outcome::tryFrom(self::text($given, 'outcome') ?? '');
+        $why = $outcome?->isDone() === true ? null : Hindrance::tryFrom(self::text($given, 'why') ?? '');
         if ($why?->isStop() === true && self::text($given, 'told') === null) {
             $validator->errors()->add('told', 'A stop is told to somebody. Tap who knows of it.');
         }

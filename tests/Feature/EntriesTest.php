@@ -164,6 +164,10 @@ final class EntriesTest extends FeatureTestCase
         $this->send($this->word([...$stop, 'told' => 'the office']))->assertJsonPath('results.0.state', 'kept');
         $log = WorkLog::query()->sole();
         self::assertSame(['nest', 'the office'], [$log->why?->value, $log->told]);
+        // Done after all, what was tapped before it stops nothing.
+        $this->send($this->word(['why' => 'nest'], [Entry::query()->sole()->uuid]))
+            ->assertJsonPath('results.0.state', 'kept');
+        self::assertNull($log->fresh()?->why);
     }
 
     public function test_a_phones_wrong_clock_is_put_right(): void

@@ -2,6 +2,7 @@ import { send } from './send';
 import { add, drop, words } from './store';
 
 const DONE_ONLY = ['minutes', 'removed_percent', 'amounts', 'more'];
+const STOPPED_ONLY = ['why', 'told'];
 
 /** Fields of the form as what is said: `amounts[0]` and `findings[]` become lists, an empty field is silent. */
 export function said(form) {
@@ -14,7 +15,8 @@ export function said(form) {
         else (body[base] ??= {})[key] = value;
     }
     // What stands in fields that are put away was never said.
-    if (body.outcome === 'not-done') for (const field of DONE_ONLY) delete body[field];
+    const away = { done: STOPPED_ONLY, changed: STOPPED_ONLY, 'not-done': DONE_ONLY }[body.outcome] ?? [];
+    for (const field of away) delete body[field];
     return body;
 }
 

@@ -120,6 +120,7 @@ async function paint(root) {
         if (last.state === 'refused' && last.fields && form && leaf.dataset.shown !== last.id) {
             leaf.dataset.shown = last.id;
             form.closest('details').open = true;
+            root.querySelector('[data-told]').hidden = true;
             Alpine$(form)?.wrong(last.fields);
         }
     }

@@ -34,7 +34,7 @@ export function inWords(word) {
 export const whereabouts = word => ({
     waiting: 'saved on this phone',
     sent: 'sent',
-    refused: `not taken: ${word.because}`,
+    refused: `not taken: ${(word.because ?? '').replace(/\.$/, '')}`,
 })[word.state];
 
 /** The line that says what is saved here, sent, and not taken. */

@@ -29,7 +29,7 @@
     <p class="links no-print"><a href="{{ route('stems.show', $task->plant) }}">Judge its stems</a><a
         href="{{ route('plants.show', $task->plant) }}">The plant</a></p>
     @unless ($log)<x-seen :plant="$task->plant" :says="$sheet->says" />@endunless
-    @if ($task->prescribed->kit)<details><summary>What to bring, and after</summary><x-kit
+    @if ($task->prescribed->kit?->tools)<details><summary>What to bring, and after</summary><x-kit
         :kit="$task->prescribed->kit" /></details>@endif
     <details><summary>Why</summary>
         <dl class="reasons">@foreach ($task->prescribed->reasons as $reason)

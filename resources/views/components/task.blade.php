@@ -11,8 +11,8 @@
         {{ \App\Support\Say::minutes($task->minutes) }}.@endif</p>
     <x-amounts :amounts="$task->amounts" />
     <ul class="cautions">@foreach ($task->cautions as $caution)<li>{{ $caution }}</li>@endforeach</ul>
-    @unless ($task->handsOff)<details><summary>What to bring, and after</summary><x-kit
-        :kit="$task->kit" /></details>@endunless
+    @if (! $task->handsOff && $task->kit->tools !== [])<details><summary>What to bring, and after</summary><x-kit
+        :kit="$task->kit" /></details>@endif
     <details @if ($task->handsOff || ($loop_first ?? false)) open @endif><summary>{{
         $task->handsOff ? 'What to ask for' : 'Steps' }}</summary>
         <ol class="steps">@foreach ($task->steps as $step)<li>{{ $step }}</li>@endforeach</ol></details>
