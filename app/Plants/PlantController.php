@@ -41,7 +41,7 @@ final class PlantController extends Controller
     public function record(Plant $plant, PlantBook $book): View
     {
         $plant->load([
-            'garden', 'bloomNotes', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id', 'visitTask.photos'],
+            'garden', 'bloomNotes', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id,prescribed', 'visitTask.photos'],
         ]);
 
         return view('plants.record', [

@@ -45,7 +45,8 @@ final readonly class PlantScreen
     public function show(Plant $plant, Day $today, Day $cut): PlantPage
     {
         $plant->load([
-            'garden.crew', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id'], 'bloomNotes', 'visitTasks.visit',
+            'garden.crew', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id,prescribed'], 'bloomNotes',
+            'visitTasks.visit',
         ]);
         $kind = $this->book->kind($plant->kind);
         $core = $this->bridge->plant($plant, $today);

@@ -19,7 +19,7 @@ const PICTURES = [
         }
         await page.getByText('2 tasks, about').waitFor();
     }],
-    ['record', DESK, 'planner', '/plants/1/record'],
+    ['record', DESK, 'planner', '/record'],
     ['plant-book', DESK, 'planner', '/plant-book'],
     ['kind', DESK, 'planner', '/plant-book/lilac'],
     ['house-practice', DESK, 'planner', '/house-practice'],
@@ -30,9 +30,8 @@ const PICTURES = [
     ['visit-phone', PHONE, 'hand', async (page) => openSheet(page)],
     ['log-phone', PHONE, 'hand', async (page) => {
         await openSheet(page);
-        const partly = page.getByRole('radio', { name: 'Partly' }).first();
-        await partly.check();
-        await partly.evaluate((input) => input.scrollIntoView({ block: 'start', behavior: 'instant' }));
+        await page.locator('[data-to-log]').click();
+        await page.locator('.is-at').getByRole('radio', { name: 'Done as planned' }).check();
     }],
     ['signs-phone', PHONE, 'hand', '/gardens/1/signs'],
     ['plant-phone', PHONE, 'hand', '/plants/1'],
@@ -58,6 +57,7 @@ async function openSheet(page) {
     await page.goto(`${AT}/round`);
     await page.locator('.what a').first().click();
     await page.waitForURL(/visits/);
+    await page.getByRole('button', { name: 'Next' }).click();
 }
 
 const server = spawn('./hook', ['demo', '--fresh', '--port', String(PORT), '--today', DAY], {

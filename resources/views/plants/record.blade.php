@@ -6,7 +6,7 @@
         {{ \App\Support\Say::date($plant->planted_on) }}@endif.</p>
     @forelse ($seasons as $season => $logs)
         <h2>Season {{ $season }}</h2>
-        <x-ledger :logs="$logs" :kind="$kind" />
+        <x-ledger :logs="$logs" />
         <p class="soft mt-2">{{ $logs->sum('minutes') }} minutes in all{{ $logs->sum('removed_percent') > 0 ? '; about '
             .$logs->sum('removed_percent').' % of its live growth taken' : '' }}.@isset($blooms[$season])
             It flowered at {{ \App\Support\Say::length($blooms[$season]->flowering_height_mm) }}{{

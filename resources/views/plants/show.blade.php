@@ -135,7 +135,7 @@
             @if ($logs->isEmpty())
                 <p>Nothing is logged yet. The record begins with the first visit.</p>
             @else
-                <x-ledger :logs="$logs" :kind="$kind" />
+                <x-ledger :logs="$logs" />
                 <p class="mt-2"><a href="{{ route('plants.record', $plant) }}">The whole record</a></p>
             @endif
         </div>

@@ -1,4 +1,3 @@
-@use('App\Support\Say')
 <x-layout title="Record">
     <p class="crumbs">@if ($filter->garden)<a href="{{ route('gardens.show', $filter->garden) }}">{{
         $filter->garden->name }}</a> / @endif Record</p>
@@ -27,30 +26,7 @@
         <p>{{ $filter->isOn() ? 'No line of the record is like that.'
             : 'Nothing is logged yet. The record begins with the first visit.' }}</p>
     @else
-        <table class="ledger">
-            <thead><tr><th scope="col">Day</th><th scope="col">Plant</th><th scope="col">Task</th><th
-                scope="col">Outcome</th><th scope="col">Found</th><th scope="col">Left for next year</th><th
-                scope="col" class="num">Minutes</th></tr></thead>
-            <tbody>
-            @foreach ($logs as $log)
-                <tr>
-                    <td><a href="{{ route('visits.show', $log->visitTask->visit_id) }}#task-{{ $log->visit_task_id
-                        }}">{{ Say::date($log->on) }}</a></td>
-                    <td data-th="Plant"><a href="{{ route('plants.record', $log->plant_id) }}">{{ $log->plant->label
-                        }}</a>@if (! $filter->garden), {{ $log->plant->garden->name }}@endif</td>
-                    <td data-th="Task">{{ $log->visitTask->prescribed->name }}</td>
-                    <td data-th="Outcome"><span class="outcome-said">{{ ucfirst($log->outcome->inWords())
-                        }}</span>{{ $log->why ? ': '.lcfirst($log->why->inWords()) : '' }}{{ $log->told ? ', told to '
-                        .$log->told : '' }}</td>
-                    <td data-th="Found">{{ $log->findingsInWords() }}{{ $log->note ? '. '.$log->note : '' }}{{
-                        $log->visitTask->photos->isEmpty() ? ''
-                        : '. '.$log->visitTask->photos->count().' photos' }}</td>
-                    <td data-th="Left for next year">{{ $log->leftInWords() }}</td>
-                    <td class="num" data-th="Minutes">{{ $log->minutes }}</td>
-                </tr>
-            @endforeach
-            </tbody>
-        </table>
+        <x-ledger :logs="$logs" plants :garden="$filter->garden === null" />
         @if ($older)<p class="mt-3"><a class="btn btn-quiet" href="{{ route('record', [...request()->query(), 'before'
             => $older]) }}">Earlier</a></p>@endif
     @endif
