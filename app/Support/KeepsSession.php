@@ -25,6 +25,10 @@ final class KeepsSession extends StartSession
     protected function handleStatefulRequest(Request $request, $session, \Closure $next)
     {
         $this->began = $this->isThere($session) ? $session->getId() : null;
+        if ($this->began === null) {
+            // One that has ended does not begin again under its old name: what is under way would write into it.
+            $session->setId('');
+        }
 
         return parent::handleStatefulRequest($request, $session, $next);
     }

@@ -7,10 +7,8 @@ export async function day() {
     try {
         await navigator.serviceWorker.register('/sw.js');
         const { active } = await navigator.serviceWorker.ready;
-        // A guest may be the same person whose session has run out; whoever signs out takes the pages along.
+        // A guest may be the same person whose session has run out.
         if (user) active.postMessage({ type: 'user', user });
-        document.querySelector('form[action$="/sign-out"]')
-            ?.addEventListener('submit', () => active.postMessage({ type: 'user', user: 'nobody' }));
         if (!place) return;
         const channel = new MessageChannel();
         channel.port1.onmessage = ({ data }) => {

@@ -99,4 +99,14 @@ registerRoute(
     },
 );
 
+// Whoever signs in or out: from here on the pages may be somebody else's to see.
+registerRoute(
+    ({ url }) => url.pathname === '/sign-in' || url.pathname === '/sign-out',
+    async ({ request }) => {
+        await only(null);
+        return fetch(request);
+    },
+    'POST',
+);
+
 setDefaultHandler(({ request }) => fetch(request));

@@ -47,6 +47,9 @@ final class SignInTest extends FeatureTestCase
         self::assertCount(1, (array) glob("$folder/*"));
         $this->withCookie($cookie, (string) $id)->get('/slow')->assertSee('done')->assertCookieMissing($cookie);
         self::assertSame([], glob("$folder/*"));
+        // Nor is its name used again.
+        $now = $this->withCookie($cookie, (string) $id)->get('/sign-in')->getCookie($cookie)?->getValue();
+        self::assertNotSame($id, $now);
     }
 
     public function test_a_wrong_password_says_so_beside_the_field(): void

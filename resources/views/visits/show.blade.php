@@ -5,9 +5,9 @@
         <p class="crumbs"><a href="{{ route('round') }}">Round</a> / <a href="{{ route('gardens.show',
             $visit->garden) }}">{{ $visit->garden->name }}</a> · <span data-progress>{{
             $visit->tasks->whereNotNull('log')->count() }} of {{ $visit->tasks->count() }} logged</span></p>
+        <h1>{{ $visit->garden->name }}</h1>
         <div class="said" data-told role="status" hidden></div>
-        <section class="leaf" data-leaf id="arrive" aria-labelledby="arrive-title">
-            <h1 id="arrive-title">{{ $visit->garden->name }}</h1>
+        <section class="leaf" data-leaf id="arrive" aria-label="On arriving">
             <p class="mb-2">{{ Say::longDate($visit->on) }}, {{ $visit->crew?->name ?? 'no crew yet' }}.
                 {{ count($sheets) }} {{ count($sheets) === 1 ? 'task' : 'tasks' }}, about
                 {{ Say::minutes($visit->minutes()) }}.</p>
