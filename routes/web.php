@@ -110,6 +110,7 @@ Route::middleware('auth')->group(function (): void {
     Route::put('house-practice', [PracticeController::class, 'update'])->name('practice.update');
 
     Route::get('record', [RecordController::class, 'index'])->name('record');
+    Route::get('record/compare', [RecordController::class, 'compare'])->name('record.compare');
     Route::get('entries/who', [EntryController::class, 'who'])->name('entries.who');
     Route::post('entries', [EntryController::class, 'store'])->name('entries.store');
     Route::post('photos', [PhotoController::class, 'store'])->name('photos.store');

@@ -55,6 +55,7 @@ final readonly class Pages
             'record' => "/plants/$plant/record",
             'record of the firm' => '/record',
             'record, a word' => '/record?q=rose',
+            'ways compared' => '/record/compare?kind=bush-rose',
             'plan' => '/plan',
             'crews' => '/crews',
             'plan a visit' => "/gardens/$garden/visits/plan",

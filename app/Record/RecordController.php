@@ -9,10 +9,22 @@ use App\Support\Controller;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
+use PruningHook\Core\PlantBook\PlantBook;
 
 final class RecordController extends Controller
 {
     private const LINES = 40;
+
+    /** Plants of a kind that were cut in different ways. */
+    public function compare(Request $request, Treatments $treatments, PlantBook $book): View
+    {
+        $asked = $request->string('kind')->toString();
+        $kind = $book->has($asked) ? $asked : null;
+
+        return view('record.compare', [
+            'kind' => $kind, 'book' => $book, 'treatments' => $kind === null ? [] : $treatments->of($kind),
+        ]);
+    }
 
     /** Pages follow each other by day and line: nobody counts a record of many years to show forty lines of it. */
     public function index(Request $request): View

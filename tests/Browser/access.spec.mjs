@@ -13,7 +13,8 @@ const PAGES = [
     '/house-practice', '/plants/2/stems?stem=A', '/plants/3/stems', '/plants/8', '/plants/32', '/plants/8/courses',
     '/plant-book/anchors', '/plant-book/new', '/plant-book/wisteria/own', '/?by=urgency&zoom=week', '/?q=a&groups=2',
     '/plan', '/plan?week=2027-03-15', '/crews', '/crews/create', '/crews/1/edit',
-    '/round?crew=1', '/gardens?q=lane', '/gardens/1?visits=2', '/offline', '/record', '/record?q=rose&left=1',
+    '/round?crew=1', '/gardens?q=lane', '/gardens/1?visits=2', '/offline', '/record',
+    '/record?q=rose&left=1', '/record/compare?kind=wisteria', '/record/compare',
 ];
 
 const FULL = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];

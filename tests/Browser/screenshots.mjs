@@ -26,7 +26,10 @@ const PICTURES = [
     ['stems', DESK, 'planner', '/plants/2/stems'],
     ['courses', DESK, 'planner', '/plants/8/courses'],
     ['stems-phone', PHONE, 'hand', '/plants/2/stems?stem=C'],
-    ['round-phone', PHONE, 'hand', '/round'],
+    ['round-phone', PHONE, 'hand', async (page) => {
+        await page.goto(`${AT}/round`);
+        await page.getByText('are on this phone').waitFor();
+    }],
     ['visit-phone', PHONE, 'hand', async (page) => openSheet(page)],
     ['log-phone', PHONE, 'hand', async (page) => {
         await openSheet(page);

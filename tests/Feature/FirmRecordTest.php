@@ -73,6 +73,32 @@ final class FirmRecordTest extends FeatureTestCase
             ->assertSee('about 10 % of its live growth taken')->assertSee('It flowered at 2.4 m, many.');
     }
 
+    public function test_ways_of_cutting_one_kind_stand_side_by_side(): void
+    {
+        $lay = function (string $recipe, int $season, int $minutes, ?int $score): void {
+            $visit = $this->garden->visits()->create(['on' => "$season-02-10"]);
+            $this->log($visit->tasks()->create([
+                'plant_id' => $this->wisteria->id, 'task' => 'winter-pass', 'season' => $season, 'position' => 0,
+                'minutes' => 20, 'prescribed' => $this->prescription(['recipe' => $recipe]),
+            ]), ['minutes' => $minutes]);
+            if ($score !== null) {
+                BloomNote::query()->create([
+                    'plant_id' => $this->wisteria->id, 'season' => $season, 'flowering_height_mm' => 600 * $score,
+                    'score' => $score,
+                ]);
+            }
+        };
+        $lay('spur-back', 2024, 30, 4);
+        $lay('spur-back', 2025, 50, 5);
+        $lay('light-tidy', 2026, 10, null);
+        $lay('follow-up', 2023, 5, null);
+        $this->actingAs($this->hand())->get('/record/compare?kind=wisteria')->assertOk()
+            ->assertSeeInOrder(['Spur', '40', '4.5 of 5, at 2.7 m, 2 seasons', '10', 'not noted yet'])
+            ->assertDontSee('follow-up');
+        $this->get('/record/compare?kind=lilac')->assertSee('Nothing is logged as done for Lilac yet.');
+        $this->get('/record/compare?kind=nonsense')->assertSee('Choose a kind');
+    }
+
     /** @param  array<string, mixed>  $said */
     private function log(VisitTask $task, array $said): void
     {

@@ -33,6 +33,7 @@ final class RolesTest extends FeatureTestCase
         ['plants.show', 'get', 200, 200, 200, 200, 200],
         ['plants.record', 'get', 200, 200, 200, 200, 200],
         ['record', 'get', 200, 200, 200, 200, 200],
+        ['record.compare', 'get', 200, 200, 200, 200, 200],
         ['visits.show', 'get', 200, 200, 200, 200, 200],
         ['frost', 'get', 200, 200, 200, 403, 403],
         ['gardens.create', 'get', 200, 403, 403, 403, 403],

@@ -58,6 +58,10 @@ export const logForm = (outcome, why, stops, task, reasoned = false) => ({
     draft: `draft-${task}`,
     init() {
         this.remember();
+        // What is asked next comes into sight, and Log it under the thumb.
+        this.$watch('outcome', () => this.$nextTick(() => {
+            if (this.$root.closest('.is-paged')) this.$root.scrollIntoView({ block: 'start' });
+        }));
         if (this.clock?.since) this.tick();
     },
     get isStop() {

@@ -9,6 +9,7 @@
         <x-ledger :logs="$logs" />
         <p class="soft mt-2">{{ $logs->sum('minutes') }} minutes in all{{ $logs->sum('removed_percent') > 0 ? '; about '
             .$logs->sum('removed_percent').' % of its live growth taken' : '' }}.@isset($blooms[$season])
+            @isset($foretold[$season]) Flowers were foretold at {{ $foretold[$season] }}.@endisset
             It flowered at {{ \App\Support\Say::length($blooms[$season]->flowering_height_mm) }}{{
             $blooms[$season]->score ? ', '.App\Models\BloomNote::SCORES[$blooms[$season]->score] : '' }}.@endisset</p>
         @php($photos = $logs->flatMap(fn ($log) => $log->visitTask->photos))

@@ -20,6 +20,7 @@
             value="">with or without</option><option value="1" @selected($filter->left)>only
             with</option></select></div>
         <button class="btn btn-primary">Show</button>
+        <a class="btn btn-quiet" href="{{ route('record.compare') }}">Ways compared</a>
         @if ($filter->isOn())<a class="btn btn-quiet" href="{{ route('record') }}">Show all</a>@endif
     </form>
     @if ($logs->isEmpty())
