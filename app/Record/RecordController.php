@@ -15,6 +15,9 @@ final class RecordController extends Controller
 {
     private const LINES = 40;
 
+    /** After every day of a record. */
+    private const END = '9999-12-31';
+
     /** Plants of a kind that were cut in different ways. */
     public function compare(Request $request, Treatments $treatments, PlantBook $book): View
     {
@@ -34,11 +37,11 @@ final class RecordController extends Controller
             'plant.garden', 'visitTask' => ['photos'], 'loggedBy',
         ]);
         $filter->narrow($logs);
-        if (preg_match('/^(\d{4}-\d\d-\d\d) (\d+)$/', $request->string('before')->toString(), $before) === 1) {
-            $logs->where(static fn (Builder $any) => $any->where('on', '<', $before[1])->orWhere(
-                static fn (Builder $same) => $same->where('on', $before[1])->where('id', '<', (int) $before[2]),
-            ));
-        }
+        // A day to search from, whether one was asked for or not: else the whole index would count as read.
+        $asked = preg_match('/^(\d{4}-\d\d-\d\d) (\d{1,18})$/', $request->string('before')->toString(), $before) === 1;
+        [, $day, $line] = $asked ? $before : ['', self::END, 0];
+        $logs->where('on', '<=', $day);
+        $logs->where(static fn (Builder $any) => $any->where('on', '<', $day)->orWhere('id', '<', (int) $line));
         $logs->orderByDesc('on')->orderByDesc('id')->limit(self::LINES + 1);
         $found = $logs->get();
         $shown = $found->take(self::LINES);

@@ -183,6 +183,18 @@ test('what the office asks about stands beside its field until it is said again'
     await leaf(page).getByRole('button', { name: 'Log it' }).tap();
     await expect(signal(page)).toContainText('1 entry sent');
     await expect(leaf(page).locator('[data-said]')).toContainText('1400 min');
+    // A phone without room says so, and the form keeps what is in it.
+    await page.evaluate(() => {
+        IDBObjectStore.prototype.add = () => {
+            throw new DOMException('full', 'QuotaExceededError');
+        };
+    });
+    await turn(page);
+    await page.locator('[data-to-log]').tap();
+    await leaf(page).getByRole('radio', { name: 'Done as planned' }).tap();
+    await leaf(page).getByRole('button', { name: 'Log it' }).tap();
+    await expect(leaf(page).locator('[data-wrong=outcome]')).toContainText('This phone has no room');
+    await expect(leaf(page).getByRole('radio', { name: 'Done as planned' })).toBeChecked();
 });
 
 test('two phones on one visit lose nothing, and who said what is seen', async ({ page, context, browser, baseURL }) => {
