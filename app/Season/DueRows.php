@@ -13,7 +13,6 @@ use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Planning\Agenda;
 use PruningHook\Core\Planning\DueTask;
-use PruningHook\Core\Planning\Urgency;
 use PruningHook\Core\PlantBook\PlantBook;
 
 /** What one plant is due for, worked out as it is asked for and joined with what is planned. */
@@ -43,7 +42,7 @@ final readonly class DueRows
         $rows = array_map(
             fn (DueTask $task): DueRow => new DueRow(
                 $plant, $task, self::planned($plant, $task->task->key, $task->task->season, $today),
-                in_array($task->urgency, [Urgency::Open, Urgency::Closing], true)
+                $task->waitsForWeather()
                     ? $this->outlook->holdAt($plant->garden, $today)
                     : null,
             ),

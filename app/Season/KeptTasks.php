@@ -73,7 +73,7 @@ final readonly class KeptTasks
                     $plant,
                     $due,
                     $planned["$row->plant_id $row->task $row->season"] ?? null,
-                    in_array($due->urgency, [Urgency::Open, Urgency::Closing], true)
+                    $due->waitsForWeather()
                         ? $this->outlook->holdAt($plant->garden, $today)
                         : null,
                 );

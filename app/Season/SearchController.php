@@ -45,11 +45,21 @@ final class SearchController extends Controller
             'gardens' => Garden::query()->whereKey(array_slice($gardens, 0, self::MOST))->orderBy('name')->get(),
             'plants' => Plant::query()
                 ->with('garden')
-                ->whereKey(array_slice($plants, 0, self::MOST))
+                ->whereKey([...self::numbered($text), ...array_slice($plants, 0, self::MOST)])
                 ->orderBy('label')
                 ->get(),
             'more' => max(count($plants), count($gardens)) > self::MOST,
         ]);
+    }
+
+    /**
+     * A plant by the number on its label and on the sheet: "17", "plant 17".
+     *
+     * @return list<int>
+     */
+    private static function numbered(string $text): array
+    {
+        return preg_match('/^(?:plant\s*)?(\d{1,9})$/i', $text, $found) === 1 ? [(int) $found[1]] : [];
     }
 
     /** Gardens that are called so, for a field that asks for one while it is typed. */

@@ -8,6 +8,7 @@ use App\Models\Entry;
 use App\Models\VisitTask;
 use App\Plants\Drawn;
 use PruningHook\Core\Drawing\Bowl;
+use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Structure\Judgement;
 
 /** One task as its page of the sheet shows it. */
@@ -33,6 +34,12 @@ final readonly class SheetTask
         public array $asks,
         public array $left,
     ) {
+    }
+
+    /** False where somebody only comes back and looks. */
+    public function isCut(): bool
+    {
+        return $this->task->prescribed->recipe !== LoggedWork::FOLLOW_UP;
     }
 
     /** @return list<string> names of what stands, for whoever corrects it */

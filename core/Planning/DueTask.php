@@ -53,6 +53,13 @@ final readonly class DueTask
         return $this->today->daysUntil($this->task->window->opens);
     }
 
+    /** Whether bad weather would hold it today: it is open, and something is cut. */
+    public function waitsForWeather(): bool
+    {
+        return in_array($this->urgency, [Urgency::Open, Urgency::Closing], true)
+            && $this->task->methodKey !== LoggedWork::FOLLOW_UP;
+    }
+
     private static function urgency(SeasonTask $task, ?Outcome $outcome, Day $today): Urgency
     {
         return $outcome?->isDone() === true

@@ -35,6 +35,8 @@ const PICTURES = [
         await openSheet(page);
         await page.locator('[data-to-log]').click();
         await page.locator('.is-at').getByRole('radio', { name: 'Done as planned' }).check();
+        await page.locator('.is-at').getByRole('button', { name: 'Log it' }).waitFor();
+        await page.waitForTimeout(1000);
     }],
     ['signs-phone', PHONE, 'hand', '/gardens/1/signs'],
     ['plant-phone', PHONE, 'hand', '/plants/1'],

@@ -73,6 +73,28 @@ final class FirmRecordTest extends FeatureTestCase
             ->assertSee('about 10 % of its live growth taken')->assertSee('It flowered at 2.4 m, many.');
     }
 
+    public function test_what_comes_after_a_cut_is_due_planned_put_on_a_sheet_and_logged(): void
+    {
+        $this->log($this->visitTask(), []);
+        config(['hook.today' => '2027-07-25']);
+        $plant = $this->actingAs($this->planner())->get("/plants/{$this->wisteria->id}")->assertOk();
+        $plant->assertSee('Check the ties')->assertSee('winter pass was done on 20 February 2027');
+        $this->get('/')->assertSee('Check the ties');
+        $visit = $this->visit('2027-07-26', 'follow-ties');
+        $this->get("/visits/$visit->id")->assertSee('Check the ties: none may bite.')
+            ->assertDontSee('Live growth taken off');
+        $this->log($visit->tasks()->firstOrFail(), ['minutes' => 8]);
+        $this->get("/plants/{$this->wisteria->id}")->assertSee('Done on 26 Jul');
+    }
+
+    public function test_a_plant_is_found_by_the_number_on_its_label(): void
+    {
+        $number = $this->wisteria->id;
+        $this->actingAs($this->hand())->get("/search?q=$number")->assertSee('Wisteria on the south wall');
+        $this->get("/search?q=plant+$number")->assertSee('Wisteria on the south wall');
+        $this->get('/search?q=99999')->assertSee('Nothing is called');
+    }
+
     public function test_ways_of_cutting_one_kind_stand_side_by_side(): void
     {
         $lay = function (string $recipe, int $season, int $minutes, ?int $score): void {

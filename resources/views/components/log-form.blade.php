@@ -47,6 +47,7 @@
                 :value="$said('minutes', $log?->minutes ?? $task->prescribed->minutes)" :bag="$bag" />
             <button type="button" class="btn btn-quiet" @click="toggleClock()" x-text="clockSays">Start the
                 clock</button>
+            @if ($sheet->isCut())
             <x-stepper :id="'removed-'.$task->id" name="removed_percent" label="Live growth taken off, %" :by="5"
                 :value="$said('removed_percent', $log?->removed_percent)" :bag="$bag"
                 :help="($sheet->mayGo === null ? '' : $sheet->mayGo.' % may still go this season. ')
@@ -56,6 +57,7 @@
                 class="form-control" id="over-{{ $task->id }}" name="over_cap_reason" maxlength="300"
                 value="{{ $said('over_cap_reason', $log?->over_cap_reason) }}"><x-wrong field="over_cap_reason"
                 :bag="$bag" /></div>
+            @endif
             @foreach ($task->prescribed->amounts as $index => $amount)
                 @php($kept = $logged->get($amount->what))
                 <x-stepper :id="'amount-'.$task->id.'-'.$index" :name="'amounts['.$index.']'"

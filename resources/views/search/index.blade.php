@@ -6,7 +6,8 @@
         <button class="btn btn-primary">Find</button>
     </form>
     @if ($text === '')
-        <p>Common and botanical names both work: "buddleja" finds every butterfly bush.</p>
+        <p>Common and botanical names both work: "buddleja" finds every butterfly bush. So does the
+            number of a plant, as it stands on its label and on the sheet.</p>
     @elseif ($plants->isEmpty() && $gardens->isEmpty())
         @php($near = $book->nearestName($text))
         <p>Nothing is called "{{ $text }}".@if ($near) Did you mean <a href="{{ route('search', ['q' =>

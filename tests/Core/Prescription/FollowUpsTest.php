@@ -55,6 +55,7 @@ final class FollowUpsTest extends TestCase
         $today = Day::parse('2027-07-20');
         $ties = self::due($plant, $today);
         self::assertSame([Urgency::Open, 'Check the ties'], [$ties?->urgency, $ties?->task->name]);
+        self::assertFalse($ties?->waitsForWeather(), 'nothing is cut, so that no frost holds it');
         $done = new LoggedWork(
             'follow-ties', 2027, Day::parse('2027-07-18'), Outcome::Done, 10, recipe: LoggedWork::FOLLOW_UP,
         );
