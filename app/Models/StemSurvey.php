@@ -55,6 +55,15 @@ final class StemSurvey extends Model
         return self::query()->firstOrNew(['plant_id' => $plant->id, 'season' => $season]);
     }
 
+    /** The last survey of a season before this one; null where there is none. */
+    public function ofSeasonBefore(): ?self
+    {
+        $before = self::query();
+        $before->where('plant_id', $this->plant_id)->where('season', '<', $this->season)->orderByDesc('season');
+
+        return $before->first();
+    }
+
     /** @param  State  $state */
     public function goOn(array $state, ?User $by): void
     {

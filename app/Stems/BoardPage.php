@@ -21,6 +21,7 @@ final readonly class BoardPage extends Page
     /**
      * @param  ?Stem  $hand  the stem in hand
      * @param  Collection<int, VisitTask>  $tasks  whose sheet may take the cut plan
+     * @param  ?int  $last  the season whose stems it could begin with; null where there is none, or it has begun
      */
     public function __construct(
         public Plant $plant,
@@ -32,6 +33,7 @@ final readonly class BoardPage extends Page
         public ?Stem $hand,
         public string $inWords,
         public Collection $tasks,
+        public ?int $last,
     ) {
     }
 }

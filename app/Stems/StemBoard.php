@@ -97,6 +97,7 @@ final readonly class StemBoard
             inWords: $this->words($judged),
             tasks: VisitTask::query()->with('visit')->where('plant_id', $plant->id)->doesntHave('log')->get()
                 ->filter(static fn (VisitTask $task): bool => ! $task->visit->on->isBefore($today))->values(),
+            last: $survey->stems === [] ? $row->ofSeasonBefore()?->season : null,
         );
     }
 

@@ -18,12 +18,45 @@ use PruningHook\Core\Structure\StemFault;
  */
 final readonly class SurveyChange
 {
-    public const OPS = ['add', 'set', 'fault', 'drop', 'word', 'cut', 'aim'];
+    public const OPS = ['add', 'set', 'fault', 'drop', 'word', 'cut', 'aim', 'carry'];
 
     public const MOST = 60;
 
     /** What a new stem is taken for until somebody says otherwise: a finger thick, half leaning, of last year. */
     private const NEW = ['lean_deg' => 30, 'base_mm' => 15, 'age_years' => 2, 'faults' => []];
+
+    /**
+     * A season begins with the stems that stood at the end of the last one, older by the time between, and with the
+     * lead's word that what was left for this year goes.
+     *
+     * @param  list<string>  $left  refs of stems that the record left for this year
+     * @return State
+     *
+     * @throws ValidationException where there is nothing to carry, or stems stand there already
+     */
+    public static function carried(StemSurvey $now, array $left): array
+    {
+        $before = $now->ofSeasonBefore();
+        if ($before === null || $now->state['stems'] !== []) {
+            throw ValidationException::withMessages([
+                'op' => $before === null ? 'No season before this one was surveyed.' : 'Stems are surveyed already.',
+            ]);
+        }
+        $stems = [];
+        foreach ($before->state['stems'] as $stem) {
+            if (! in_array($stem['ref'], $before->state['cut'], true)) {
+                $stems[] = [...$stem, 'age_years' => $stem['age_years'] === null
+                    ? null
+                    : $stem['age_years'] + $now->season - $before->season];
+            }
+        }
+
+        return [
+            ...StemSurvey::EMPTY,
+            'stems' => $stems,
+            'word' => array_fill_keys(array_values(array_intersect(array_column($stems, 'ref'), $left)), 'remove'),
+        ];
+    }
 
     /**
      * @param  State  $state

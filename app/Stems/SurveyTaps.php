@@ -7,6 +7,7 @@ namespace App\Stems;
 use App\Models\Plant;
 use App\Models\StemSurvey;
 use App\Models\User;
+use App\Models\WorkLog;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -40,8 +41,24 @@ final readonly class SurveyTaps
             $plant,
             $said,
             $today,
-            fn (StemSurvey $survey) => $survey->goOn($this->change->apply($survey->state, $said, $length), $by),
+            fn (StemSurvey $survey) => $survey->goOn(
+                ($said['op'] ?? null) === 'carry'
+                    ? SurveyChange::carried($survey, self::left($plant, $survey))
+                    : $this->change->apply($survey->state, $said, $length),
+                $by,
+            ),
         );
+    }
+
+    /** @return list<string> stems that the record of the last survey's season left for later */
+    private static function left(Plant $plant, StemSurvey $survey): array
+    {
+        $logs = WorkLog::query()->where('plant_id', $plant->id);
+        $logs->where('season', $survey->ofSeasonBefore()->season ?? 0)->whereNotNull('left_stem');
+
+        return array_values(array_map(
+            static fn (WorkLog $log): string => (string) $log->left_stem, $logs->get()->all(),
+        ));
     }
 
     /** @param  array<string, mixed>  $said */

@@ -52,6 +52,32 @@ final class StemsTest extends FeatureTestCase
         self::assertSame(['dead'], $this->survey()->state['stems'][0]['faults']);
     }
 
+    public function test_a_season_begins_with_the_stems_of_the_last_and_what_was_left_for_it_goes(): void
+    {
+        $this->actingAs($this->hand());
+        $this->tap(['op' => 'carry'])->assertSessionHasErrors(['op' => 'No season before this one was surveyed.']);
+        foreach ([0, 90, 180, 270] as $way) {
+            $this->tap(['op' => 'add', 'azimuth_deg' => $way]);
+        }
+        $this->tap(['op' => 'cut', 'ref' => 'B']);
+        $visit = $this->garden->visits()->create(['crew_id' => $this->crew->id, 'on' => '2027-02-20']);
+        $task = $visit->tasks()->create([
+            'plant_id' => $this->rose->id, 'task' => 'main-pruning', 'season' => 2027, 'position' => 0, 'minutes' => 20,
+            'prescribed' => $this->prescription(),
+        ]);
+        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 20, 'left_stem' => 'C'])
+            ->assertSessionHasNoErrors();
+        config(['hook.today' => '2028-02-20']);
+        $this->get("/plants/{$this->rose->id}/stems")->assertSee('Begin with the stems of 2027');
+        $this->tap(['op' => 'carry'])->assertSessionHasNoErrors();
+        $now = StemSurvey::query()->where('season', 2028)->sole()->state;
+        self::assertSame(['A', 'C', 'D'], array_column($now['stems'], 'ref'), 'what was cut is gone');
+        self::assertSame([3, 3, 3], array_column($now['stems'], 'age_years'), 'a year older');
+        self::assertSame(['C' => 'remove'], $now['word']);
+        $this->get("/plants/{$this->rose->id}/stems")->assertSeeInOrder(['Cuts, in order', 'Stem C', 'What stays']);
+        $this->tap(['op' => 'carry'])->assertSessionHasErrors(['op' => 'Stems are surveyed already.']);
+    }
+
     public function test_what_was_said_of_one_stem_is_taken_for_the_next(): void
     {
         $this->actingAs($this->hand());

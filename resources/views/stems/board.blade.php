@@ -102,6 +102,11 @@
         @if ($survey->stems === [])
             <p class="mt-3">No stem is surveyed yet. Stand over the plant and tap the picture once for each stem, where
                 it goes; then say how thick and how old it is. Every tap is kept at once.</p>
+            @if ($last && $may)
+                <form method="post" action="{{ route('stems.update', $plant) }}" class="no-print">@csrf
+                    @method('put')<input type="hidden" name="op" value="carry"><button class="btn btn-quiet"
+                    data-focus="carry">Begin with the stems of {{ $last }}</button></form>
+            @endif
         @else
             <p>{{ $inWords }}</p>
             @foreach ($judged->told as $told)<p class="wrong-note"><b>{{ $told }}</b></p>@endforeach
