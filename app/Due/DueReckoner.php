@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Due;
 
 use App\Bridge\CorePlants;
+use App\Models\Finding;
 use App\Models\Garden;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Amount\LoggedAmounts;
@@ -150,7 +151,8 @@ final readonly class DueReckoner
         $logs = DB::table('work_logs')
             ->whereIn('plant_id', $garden->plants->modelKeys())
             ->orderBy('id')
-            ->get(['plant_id', 'task', 'recipe', 'season', 'on', 'outcome', 'minutes', 'removed_percent', 'amounts']);
+            ->get(['plant_id', 'task', 'recipe', 'season', 'on', 'outcome', 'minutes', 'removed_percent', 'amounts',
+                'findings']);
         foreach ($logs as $log) {
             /** @var list<array{what: string, unit: string, value: int}> $amounts */
             $amounts = in_array($log->amounts, ['[]', null], true) ? [] : (array) json_decode($log->amounts, true);
@@ -163,6 +165,7 @@ final readonly class DueReckoner
                 $log->removed_percent === null ? null : (int) $log->removed_percent,
                 recipe: $log->recipe,
                 taken: LoggedAmounts::taken($amounts),
+                diseased: str_contains((string) $log->findings, '"'.Finding::Disease->value.'"'),
             );
             $cut = LoggedAmounts::cutMm($amounts);
             if ($cut !== null) {

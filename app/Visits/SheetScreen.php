@@ -26,6 +26,11 @@ use PruningHook\Core\PlantBook\PlantBook;
 /** What the sheet of a visit shows. */
 final readonly class SheetScreen
 {
+    /** The follow-up that is needed where no rain has come for so many days. */
+    private const WATER_IN = 'follow-water-in';
+
+    private const DRY_DAYS = 3;
+
     public function __construct(
         private CorePlants $bridge,
         private Outlook $outlook,
@@ -64,6 +69,9 @@ final readonly class SheetScreen
                 $this->form->taps($task->plant),
                 $task->prescribed->kit?->asks() ?? [],
                 self::left($task),
+                $task->task === self::WATER_IN
+                    ? $this->outlook->rain($site, $task->prescribed->window->opens->minus(self::DRY_DAYS), $today)
+                    : null,
             ))->all()),
             tooLong: $people !== null && $visit->minutes() > $people * $sun->daylight ? $people : null,
             hazards: $this->hazards($visit),

@@ -21,6 +21,7 @@ final readonly class SheetTask
      * @param  string  $again  when else it could be done, in words
      * @param  array<string, mixed>  $says  what can be said of the plant with a tap
      * @param  list<string>  $asks  who may do it, where not everyone may alone
+     * @param  ?float  $rainMm  since the cut it waters in after; null for all other tasks
      * @param  list<string>  $left  what was left for this year the last time
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class SheetTask
         public array $says,
         public array $asks,
         public array $left,
+        public ?float $rainMm,
     ) {
     }
 

@@ -62,6 +62,16 @@ final class Outlook
         );
     }
 
+    /** How much rain has come between two days, both included, in mm; nothing is known of days to come. */
+    public function rain(Site $site, Day $from, Day $to): float
+    {
+        return $from->isAfter($to)
+            ? 0.0
+            : array_sum(array_map(
+                static fn (DayWeather $day): float => $day->rainMm, $this->station->days($site, $from, $to),
+            ));
+    }
+
     /** What holds work at a site today, and the first day the forecast lets it go on; null where nothing does. */
     public function hold(Site $site, Day $today): ?Hold
     {

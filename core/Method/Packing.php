@@ -218,7 +218,10 @@ final readonly class Packing
     {
         $follow = [];
         foreach (Conditional::holding($recipe->followUps, $circumstances) as $each) {
-            $follow[] = ['after_days' => $each->afterDays, 'what' => $each->says];
+            // What hangs on a finding is said once it is found.
+            if (! $each->ifDiseased) {
+                $follow[] = ['after_days' => $each->afterDays, 'what' => $each->says];
+            }
         }
         if ($task->everyDays !== null) {
             $follow[] = [

@@ -19,6 +19,7 @@ final readonly class FollowUp
      * @param  ?Anchor  $at  the next such day after the cut
      * @param  int  $lasts  days in which it can be done
      * @param  int  $minutes  of one gardener
+     * @param  bool  $ifDiseased  only where disease was found at the work, and then after whatever was done
      */
     public function __construct(
         public string $key,
@@ -28,6 +29,7 @@ final readonly class FollowUp
         public ?Anchor $at = null,
         public int $lasts = 0,
         public int $minutes = 0,
+        public bool $ifDiseased = false,
     ) {
     }
 }

@@ -100,7 +100,7 @@ final readonly class Recipes
                 static fn (string $key): Conditional => self::followUp(
                     self::shared($shared, 'follow_ups', $entry, $key), $key,
                 ),
-                $entry->strings('follow_ups'),
+                [...$entry->strings('follow_ups'), ...self::afterAny($shared)],
             ),
             fromGround: $entry->bool('from_ground', false),
             holdsLine: $entry->bool('holds_line', false),
@@ -108,6 +108,16 @@ final readonly class Recipes
             low: $entry->bool('low', false),
             woodMm: $entry->int('wood_mm'),
         );
+    }
+
+    /** @return list<string> follow-ups that no recipe need name: they hang on what was found */
+    private static function afterAny(Entry $shared): array
+    {
+        $follow = $shared->entry('follow_ups');
+
+        return array_values(array_filter(
+            $follow->keys(), static fn (string $key): bool => $follow->entry($key)->bool('if_diseased', false),
+        ));
     }
 
     /** @return Conditional<FollowUp> */
@@ -121,6 +131,7 @@ final readonly class Recipes
             $entry->has('at') ? $entry->one('at', Anchor::class) : null,
             $entry->int('lasts') ?? 0,
             $entry->int('minutes') ?? 0,
+            $entry->bool('if_diseased', false),
         );
         if ($follow->name !== null && ($follow->lasts < 1 || $follow->minutes < 1)) {
             throw $entry->fault('name', 'a follow-up with a name needs `lasts` and `minutes`');

@@ -99,7 +99,9 @@ final readonly class FollowUps
             $kindYear ??= KindYear::of($year, $kind->phenology);
             $recipe = $this->book->recipes->get($work->recipe);
             foreach (Conditional::holding($recipe->followUps, $circumstances) as $follow) {
-                $opens = $follow->name === null ? null : self::opens($follow, $work, $kindYear);
+                $opens = $follow->name === null || ($follow->ifDiseased && ! $work->diseased)
+                    ? null
+                    : self::opens($follow, $work, $kindYear);
                 $key = self::KEY.$follow->key;
                 if (
                     $opens !== null

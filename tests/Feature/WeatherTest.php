@@ -58,6 +58,24 @@ final class WeatherTest extends FeatureTestCase
         $this->actingAs($this->planner())->get('/')->assertSee('Bluebeard')->assertDontSee('Hold:');
     }
 
+    public function test_whoever_waters_in_is_told_what_rain_has_come_since_the_cut(): void
+    {
+        $this->station(['2027-02-18' => [3.0, 9.0, 4.5], '2027-02-14' => [3.0, 9.0, 20.0]]);
+        $task = $this->visitTask();
+        $sheet = fn () => $this->actingAs($this->hand())->get("/visits/$task->visit_id");
+        $sheet()->assertDontSee('since the cut');
+        $task->update(['task' => 'follow-water-in', 'prescribed' => $this->prescription([
+            'name' => 'Water in', 'recipe' => 'follow-up', 'window' => [
+                'opens' => '2027-02-20', 'best_from' => '2027-02-20', 'best_to' => '2027-02-22',
+                'closes' => '2027-02-24',
+            ],
+        ])]);
+        $sheet()->assertSee('4.5 mm of rain since the cut');
+        $this->station([]);
+        $this->app->forgetInstance(Outlook::class);
+        $sheet()->assertSee('No rain since the cut');
+    }
+
     public function test_a_crew_too_small_for_the_daylight_is_told(): void
     {
         $task = $this->visitTask();

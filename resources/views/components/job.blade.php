@@ -10,6 +10,8 @@
     <p class="mb-0">{{ $task->prescribed->name }}{{ $task->plant->bed ? ' · '.$task->plant->bed : '' }} ·
         {{ Say::minutes($task->prescribed->minutes) }} · plant {{ $task->plant_id }}</p>
     @foreach ($sheet->left as $left)<p class="mb-0"><b>Left for this year:</b> {{ $left }}</p>@endforeach
+    @if ($sheet->rainMm !== null)<p class="mb-0"><b>{{ $sheet->rainMm > 0 ? round($sheet->rainMm, 1).' mm of rain'
+        : 'No rain' }} since the cut</b> <span class="soft">(simulated station)</span>.</p>@endif
     @foreach ($sheet->asks as $asked)<p class="asks">Before you start: {{ $asked }}.</p>@endforeach
     <x-amounts :amounts="$task->prescribed->amounts" />
     @if ($task->prescribed->cautions !== [])

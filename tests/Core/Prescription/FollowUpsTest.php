@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Prescription;
 
 use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
@@ -47,6 +48,19 @@ final class FollowUpsTest extends TestCase
         $winter = self::follow([self::work('2026-12-20', season: 2027)]);
         self::assertStringStartsWith('2027-04', $winter['follow-at-bloom']);
         self::assertSame([], self::follow([self::work('2024-02-10', season: 2024)]));
+    }
+
+    public function test_disease_that_was_found_is_looked_for_at_the_first_leaves(): void
+    {
+        $work = self::work('2027-02-10');
+        $ill = new LoggedWork(
+            $work->task, $work->season, $work->on, $work->outcome, 30, recipe: $work->recipe, diseased: true,
+        );
+        self::assertArrayNotHasKey('follow-first-leaves', self::follow([$work]));
+        $breaks = KindYear::of(
+            SiteYear::of(Sites::southernEngland(), 2027), TestBook::read()->kind('wisteria')->phenology,
+        )->day(Anchor::BudBreak);
+        self::assertStringStartsWith("$breaks to ", self::follow([$ill])['follow-first-leaves']);
     }
 
     public function test_it_is_due_planned_and_done_like_any_task(): void
