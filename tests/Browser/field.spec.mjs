@@ -183,13 +183,32 @@ test('what the office asks about stands beside its field until it is said again'
     await leaf(page).getByRole('button', { name: 'Log it' }).tap();
     await expect(signal(page)).toContainText('1 entry sent');
     await expect(leaf(page).locator('[data-said]')).toContainText('1400 min');
+    // What nobody can mend is thrown away by two taps, and only that.
+    await page.getByRole('button', { name: 'Back', exact: true }).tap();
+    await page.locator('[data-to-log]').tap();
+    await leaf(page).getByRole('radio', { name: 'Done as planned' }).tap();
+    await leaf(page).getByRole('spinbutton', { name: 'Minutes' }).fill('1400');
+    await leaf(page).getByRole('button', { name: 'Log it' }).tap();
+    await expect(signal(page)).toContainText('1 was not taken');
+    await signal(page).getByRole('button', { name: 'Look' }).tap();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByRole('button', { name: 'Throw away' }).tap();
+    await expect(dialog.getByRole('listitem')).toHaveCount(1);
+    await dialog.getByRole('button', { name: 'Throw away for good?' }).tap();
+    await expect(dialog).toContainText('Nothing waits here.');
+    await dialog.getByRole('button', { name: 'Close' }).tap();
+    await expect(signal(page)).not.toContainText('not taken');
+    await expect(page.locator('.leaf.job.is-done')).toHaveCount(1);
+    await turn(page);
+    await leaf(page).getByRole('button', { name: 'Take the log back' }).tap();
+    await expect(page.locator('.leaf.job.is-done')).toHaveCount(0);
+    await turn(page);
     // A phone without room says so, and the form keeps what is in it.
     await page.evaluate(() => {
         IDBObjectStore.prototype.add = () => {
             throw new DOMException('full', 'QuotaExceededError');
         };
     });
-    await turn(page);
     await page.locator('[data-to-log]').tap();
     await leaf(page).getByRole('radio', { name: 'Done as planned' }).tap();
     await leaf(page).getByRole('button', { name: 'Log it' }).tap();

@@ -54,6 +54,7 @@ export function sheet(root, Alpine) {
     ticks(root);
     root.addEventListener('submit', event => {
         if (event.target.matches('[data-word]')) return word(event, root);
+        if (event.target.matches('[data-take-back]')) return takeBack(event, root);
         if (navigator.onLine || event.target.matches('[data-log]')) return;
         event.preventDefault();
         say(root, 'That needs signal. What you log here does not.');
@@ -62,6 +63,21 @@ export function sheet(root, Alpine) {
     document.addEventListener('words-sent', () => renew(root));
     document.addEventListener('logged', event => told(root, event.detail));
     paint(root);
+}
+
+/** What the office has of a task is taken back by a word of its own, with signal or without. */
+async function takeBack(event, root) {
+    event.preventDefault();
+    const leaf = event.target.closest('[data-leaf]');
+    const last = JSON.parse(leaf.dataset.standing || '[]').at(-1);
+    if (!last) return;
+    const { visit, by, name } = root.dataset;
+    await add({
+        kind: 'withdraw', visit: Number(visit), task: Number(event.target.dataset.takeBack), by: Number(by), name,
+        label: leaf.dataset.label, corrects: [last],
+    });
+    say(root, `${leaf.dataset.label}: the log is taken back.`);
+    send();
 }
 
 /** Steps that are ticked stay ticked on this phone. */

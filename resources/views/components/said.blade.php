@@ -23,7 +23,8 @@
 @endif
 @if ($log)
     @can('log', $sheet->task->visit)
-        <form method="post" action="{{ route('logs.destroy', $sheet->task) }}" class="no-print">@csrf
+        <form method="post" action="{{ route('logs.destroy', $sheet->task) }}" class="no-print"
+            data-take-back="{{ $sheet->task->id }}">@csrf
             @method('delete')<button class="btn btn-quiet">Take the log back</button></form>
     @endcan
 @endif
