@@ -14,7 +14,7 @@ use Illuminate\Support\Carbon;
  * @property int $id in the order of arrival
  * @property string $uuid the name it was given where it was said
  * @property EntryKind $kind
- * @property int $visit_id
+ * @property ?int $visit_id null where the visit was cancelled since
  * @property ?int $visit_task_id
  * @property list<string> $corrects  names of those it stands in place of, or takes back
  * @property array<string, mixed> $body

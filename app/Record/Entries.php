@@ -29,6 +29,9 @@ final readonly class Entries
     /** A clock that is off by no more is not spoken of, in seconds. */
     private const CLOCK_OFF = 120;
 
+    /** Signs of a note. */
+    private const NOTE = 2000;
+
     /** What is ticked on arriving and leaving. */
     public const ARRIVE = ['hazards', 'nests', 'tools', 'wishes'];
 
@@ -99,6 +102,10 @@ final readonly class Entries
         }
         if ($kind === EntryKind::SignOff && ! $by->isPlanner() && ! $by->leads($visit->crew_id)) {
             return self::refused($id, 'The lead signs a visit off.');
+        }
+        $note = ((array) ($sent['body'] ?? []))['note'] ?? '';
+        if (is_string($note) && mb_strlen($note) > self::NOTE) {
+            return self::refused($id, 'A note holds '.self::NOTE.' signs.');
         }
         if (self::pointsAstray($sent, $visit, $task)) {
             return self::refused($id, 'What it corrects has not arrived, or is of something else.');
@@ -174,7 +181,7 @@ final readonly class Entries
             static fn (mixed $so): bool => filter_var($so, FILTER_VALIDATE_BOOL),
             array_intersect_key($body, array_flip($known)),
         );
-        $note = is_string($body['note'] ?? null) ? mb_substr(trim($body['note']), 0, 2000) : '';
+        $note = is_string($body['note'] ?? null) ? trim($body['note']) : '';
 
         return [...$ticked, ...($note === '' ? [] : ['note' => $note])];
     }
@@ -191,8 +198,12 @@ final readonly class Entries
     private static function pointsAstray(array $sent, Visit $visit, ?VisitTask $task): bool
     {
         $corrects = array_unique((array) ($sent['corrects'] ?? []));
-        $known = Entry::query()->where('visit_id', $visit->id)->where('visit_task_id', $task?->id)
-            ->whereIn('uuid', $corrects)->count();
+        $said = Entry::query()->whereIn('uuid', $corrects);
+        // A task may have come from another visit since, and what was said of it with it.
+        $task === null
+            ? $said->where('visit_id', $visit->id)->whereNull('visit_task_id')
+            : $said->where('visit_task_id', $task->id);
+        $known = $said->count();
 
         return $known !== count($corrects)
             || ($sent['kind'] === EntryKind::Withdraw->value && $corrects === []);

@@ -17,8 +17,9 @@ return new class extends Migration
             $table->id();
             $table->string('uuid', 36)->unique();
             $table->string('kind', 16);
-            $table->foreignId('visit_id')->constrained()->cascadeOnDelete();
-            $table->foreignId('visit_task_id')->nullable()->constrained()->cascadeOnDelete();
+            // Whatever becomes of the visit, what was said on it stays.
+            $table->foreignId('visit_id')->nullable()->constrained()->nullOnDelete();
+            $table->foreignId('visit_task_id')->nullable()->constrained()->nullOnDelete();
             $table->json('corrects');
             $table->json('body');
             $table->string('digest', 64)->nullable();

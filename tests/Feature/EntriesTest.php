@@ -126,6 +126,21 @@ final class EntriesTest extends FeatureTestCase
         self::assertSame([$good['id']], Entry::query()->pluck('uuid')->all());
     }
 
+    public function test_words_stay_when_their_visit_is_cancelled_and_go_with_their_task(): void
+    {
+        $first = $this->word(['minutes' => 10]);
+        $this->send($first, $this->word([], [], 'arrive', ofTask: false));
+        $other = $this->garden->visits()->create(['crew_id' => $this->crew->id, 'on' => '2027-02-22']);
+        $old = $this->task->visit;
+        $this->task->update(['visit_id' => $other->id]);
+        $old->delete();
+        self::assertSame(2, Entry::query()->count());
+        $this->send($this->word(['minutes' => 20], [$first['id']]))->assertJsonPath('results.0.state', 'kept');
+        self::assertSame(20, WorkLog::query()->sole()->minutes);
+        $this->send($this->word(['note' => str_repeat('a', 2001)], [], 'close', ofTask: false))
+            ->assertJsonPath('results.0.because', 'A note holds 2000 signs.');
+    }
+
     public function test_one_visits_word_does_not_correct_anothers(): void
     {
         $this->send($first = $this->word(['minutes' => 10]));
