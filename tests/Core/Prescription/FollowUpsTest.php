@@ -48,6 +48,12 @@ final class FollowUpsTest extends TestCase
         $winter = self::follow([self::work('2026-12-20', season: 2027)]);
         self::assertStringStartsWith('2027-04', $winter['follow-at-bloom']);
         self::assertSame([], self::follow([self::work('2024-02-10', season: 2024)]));
+        // The bloom after last year's cut has been; this year's is another story.
+        self::assertSame([], self::follow([self::work('2026-02-10', season: 2026)]));
+        self::assertSame(
+            ['follow-ties', 'follow-at-bloom'], array_keys(self::follow([self::work('2026-07-10', season: 2026)])),
+            'cut in summer, its ties are due in December, which counts to the coming season, and it flowers in spring',
+        );
     }
 
     public function test_disease_that_was_found_is_looked_for_at_the_first_leaves(): void
@@ -69,6 +75,10 @@ final class FollowUpsTest extends TestCase
         $today = Day::parse('2027-07-20');
         $ties = self::due($plant, $today);
         self::assertSame([Urgency::Open, 'Check the ties'], [$ties?->urgency, $ties?->task->name]);
+        self::assertSame(
+            ['2027-07-10', '2027-08-09', 10],
+            [(string) $ties?->task->window->bestFrom, (string) $ties?->task->window->bestTo, $ties?->task->minutes],
+        );
         self::assertFalse($ties?->waitsForWeather(), 'nothing is cut, so that no frost holds it');
         $done = new LoggedWork(
             'follow-ties', 2027, Day::parse('2027-07-18'), Outcome::Done, 10, recipe: LoggedWork::FOLLOW_UP,
