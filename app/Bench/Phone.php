@@ -52,7 +52,7 @@ final class Phone
             $before[$task['task']] = $said['id'];
         }
         while ($waiting !== []) {
-            $results = $this->post(array_slice($waiting, 0, self::AT_ONCE));
+            $results = $this->post($email, array_slice($waiting, 0, self::AT_ONCE));
             foreach ($results ?? [] as $result) {
                 $answered[$result['id']] = $result['state'];
             }
@@ -67,12 +67,16 @@ final class Phone
      * @param  list<array<string, mixed>>  $words
      * @return ?list<array{id: string, state: string}> null where no answer came
      */
-    private function post(array $words): ?array
+    private function post(string $email, array $words): ?array
     {
         $who = $this->ask('/entries/who');
-        $answer = is_string($who['token'] ?? null)
-            ? $this->ask('/entries', ['entries' => $words, 'now' => gmdate('Y-m-d\TH:i:s\Z')], $who['token'])
-            : null;
+        if (! is_string($who['token'] ?? null)) {
+            // The server was killed while it wrote the session: the person signs in again, and what waits is sent then.
+            $this->signIn($email);
+
+            return null;
+        }
+        $answer = $this->ask('/entries', ['entries' => $words, 'now' => gmdate('Y-m-d\TH:i:s\Z')], $who['token']);
         /** @var ?list<array{id: string, state: string}> $results */
         $results = $answer['results'] ?? null;
 
