@@ -6,13 +6,11 @@ namespace App\Plants;
 
 use App\Models\Garden;
 use App\Models\Plant;
-use App\Models\WorkLog;
 use App\Support\Controller;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\KindNames;
@@ -40,22 +38,14 @@ final class PlantController extends Controller
         }
     }
 
-    public function record(Plant $plant, PlantBook $book): View
+    public function record(Plant $plant, PlantBook $book, PlantRecord $record): View
     {
-        $plant->load([
-            'garden', 'bloomNotes', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id,prescribed', 'visitTask.photos'],
-        ]);
-
         return view('plants.record', [
+            'seasons' => $record->of($plant),
             'plant' => $plant,
             'kind' => $book->has($plant->kind)
                 ? $book->kind($plant->kind)
                 : new KindNames($plant->kind, $book->nameOf($plant->kind), '', [], ''),
-            'blooms' => $plant->bloomNotes->keyBy('season'),
-            'foretold' => $plant->workLogs->mapWithKeys(static fn (WorkLog $log): array => [
-                $log->season => $log->visitTask->prescribed->amount(Effect::FloweringHeight)?->inWords(),
-            ])->filter()->all(),
-            'seasons' => $plant->workLogs->sortByDesc('on')->groupBy('season')->sortKeysDesc(),
         ]);
     }
 

@@ -20,16 +20,16 @@ use App\Stems\CutPlan;
 use App\Weather\Outlook;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\Sun;
+use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\PlantBook\PlantBook;
 
 /** What the sheet of a visit shows. */
 final readonly class SheetScreen
 {
-    /** The follow-up that is needed where no rain has come for so many days. */
+    /** The follow-up that is needed where no rain has come. */
     private const WATER_IN = 'follow-water-in';
-
-    private const DRY_DAYS = 3;
 
     public function __construct(
         private CorePlants $bridge,
@@ -69,9 +69,7 @@ final readonly class SheetScreen
                 $this->form->taps($task->plant),
                 $task->prescribed->kit?->asks() ?? [],
                 self::left($task),
-                $task->task === self::WATER_IN
-                    ? $this->outlook->rain($site, $task->prescribed->window->opens->minus(self::DRY_DAYS), $today)
-                    : null,
+                $task->task === self::WATER_IN ? $this->rain($task, $site, $today) : null,
             ))->all()),
             tooLong: $people !== null && $visit->minutes() > $people * $sun->daylight ? $people : null,
             hazards: $this->hazards($visit),
@@ -82,6 +80,17 @@ final readonly class SheetScreen
                 static fn (Entry $entry): array => [$entry->kind->value, $entry], Standing::of($visit->entries),
             ), 1, 0),
         );
+    }
+
+    /** In mm since it was last cut; null where the record no longer says when that was. */
+    private function rain(VisitTask $task, Site $site, Day $today): ?float
+    {
+        $cut = $task->plant->workLogs
+            ->filter(static fn (WorkLog $log): bool => $log->outcome->isSomething()
+                && $log->recipe !== LoggedWork::FOLLOW_UP)
+            ->sortByDesc(static fn (WorkLog $log): int => $log->on->number)->first();
+
+        return $cut === null ? null : $this->outlook->rain($site, $cut->on, $today);
     }
 
     /** @return list<string> what the plant's record of the season before left for this one */

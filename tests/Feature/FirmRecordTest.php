@@ -61,7 +61,11 @@ final class FirmRecordTest extends FeatureTestCase
         $this->log($visit->tasks()->create([
             'plant_id' => $this->wisteria->id, 'task' => 'winter-pass', 'season' => 2026, 'position' => 0,
             'minutes' => 20, 'prescribed' => $this->prescription(),
-        ]), ['left_for_next_year' => 'at the back', 'left_stem' => 'C', 'removed_percent' => 10]);
+        ]), ['left_for_next_year' => 'at the back', 'left_stem' => 'C', 'removed_percent' => 20]);
+        $this->log($visit->tasks()->create([
+            'plant_id' => $this->wisteria->id, 'task' => 'summer-pass', 'season' => 2026, 'position' => 1,
+            'minutes' => 20, 'prescribed' => $this->prescription(),
+        ]), ['removed_percent' => 25]);
         BloomNote::query()->create([
             'plant_id' => $this->wisteria->id, 'season' => 2026, 'flowering_height_mm' => 2400, 'score' => 4,
         ]);
@@ -70,7 +74,7 @@ final class FirmRecordTest extends FeatureTestCase
         $this->actingAs($this->hand())->get("/visits/$next->id")
             ->assertSee('<b>Left for this year:</b> stem C, at the back', false);
         $this->get("/plants/{$this->wisteria->id}/record")
-            ->assertSee('about 10 % of its live growth taken')->assertSee('It flowered at 2.4 m, many.');
+            ->assertSee('60 minutes in all; 40 % of its live growth taken')->assertSee('It flowered at 2.4 m, many.');
     }
 
     public function test_what_comes_after_a_cut_is_due_planned_put_on_a_sheet_and_logged(): void

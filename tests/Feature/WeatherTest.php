@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Plant;
+use App\Record\LogWork;
 use App\Weather\Outlook;
 use App\Weather\WeatherStation;
 use PruningHook\Core\Calendar\Day;
@@ -61,6 +62,11 @@ final class WeatherTest extends FeatureTestCase
     public function test_whoever_waters_in_is_told_what_rain_has_come_since_the_cut(): void
     {
         $this->station(['2027-02-18' => [3.0, 9.0, 4.5], '2027-02-14' => [3.0, 9.0, 20.0]]);
+        $cut = $this->garden->visits()->create(['on' => '2027-02-17'])->tasks()->create([
+            'plant_id' => $this->wisteria->id, 'task' => 'summer-pass', 'season' => 2027, 'position' => 0,
+            'minutes' => 20, 'prescribed' => $this->prescription(['recipe' => 'spur-back']),
+        ]);
+        $this->app->make(LogWork::class)->log($cut, ['outcome' => 'done', 'minutes' => 20], null);
         $task = $this->visitTask();
         $sheet = fn () => $this->actingAs($this->hand())->get("/visits/$task->visit_id");
         $sheet()->assertDontSee('since the cut');

@@ -16,11 +16,7 @@
             isset($word->body['minutes']) ? $word->body['minutes'].' min' : '', $word->body['note'] ?? '',
         ])) }}</li>@endforeach</ul>
 @endif
-@if ($sheet->task->photos->isNotEmpty())
-    <ul class="pictures">@foreach ($sheet->task->photos as $photo)<li><a href="{{ route('photos.show', $photo) }}"><img
-        src="{{ route('photos.show', $photo) }}" alt="{{ $sheet->task->plant->label }} {{ $photo->moment }} the work"
-        width="{{ $photo->width }}" height="{{ $photo->height }}" loading="lazy"></a></li>@endforeach</ul>
-@endif
+<x-pictures :photos="$sheet->task->photos" :of="$sheet->task->plant->label" />
 @if ($log)
     @can('log', $sheet->task->visit)
         <form method="post" action="{{ route('logs.destroy', $sheet->task) }}" class="no-print"

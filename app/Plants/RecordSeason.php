@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plants;
+
+use App\Models\BloomNote;
+use App\Models\Photo;
+use App\Models\WorkLog;
+use App\Support\Say;
+use Illuminate\Support\Collection;
+
+/** One season of a plant's record. */
+final readonly class RecordSeason
+{
+    /**
+     * @param  Collection<int, WorkLog>  $logs  the latest first
+     * @param  int  $takenPercent  live growth that went, of what stood before the first cut
+     * @param  ?string  $foretold  the flowering height that was prescribed for, in words
+     * @param  list<Photo>  $photos
+     */
+    public function __construct(
+        public int $season,
+        public Collection $logs,
+        public int $minutes,
+        public int $takenPercent,
+        public ?string $foretold,
+        public ?BloomNote $bloom,
+        public array $photos,
+    ) {
+    }
+
+    /** "Flowers were foretold at 1.1 m. It flowered at 1.3 m, many."; empty where nobody noted the bloom */
+    public function bloomInWords(): string
+    {
+        if ($this->bloom === null) {
+            return '';
+        }
+        $score = $this->bloom->score === null ? '' : ', '.BloomNote::SCORES[$this->bloom->score];
+
+        return ($this->foretold === null ? '' : "Flowers were foretold at $this->foretold. ")
+            .'It flowered at '.Say::length($this->bloom->flowering_height_mm)."$score.";
+    }
+}
