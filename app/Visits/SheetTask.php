@@ -14,6 +14,8 @@ use PruningHook\Core\Structure\Judgement;
 /** One task as its page of the sheet shows it. */
 final readonly class SheetTask
 {
+    private const AT_BLOOM = 'follow-at-bloom';
+
     /**
      * @param  ?array{bowl: Bowl, judged: Judgement}  $plan  stem by stem, where one was put on the sheet
      * @param  list<Entry>  $standing  what stands of what was said of it, as it was said
@@ -36,6 +38,12 @@ final readonly class SheetTask
         public array $left,
         public ?float $rainMm,
     ) {
+    }
+
+    /** True where somebody comes back to see how it flowers, which is noted with the plant. */
+    public function looksAtBloom(): bool
+    {
+        return $this->task->task === self::AT_BLOOM;
     }
 
     /** False where somebody only comes back and looks. */

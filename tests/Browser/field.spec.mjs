@@ -122,9 +122,17 @@ test('a page that is not on the phone says so, and what was half filled in is st
     const sheet = await planned(browser, baseURL, 2);
     await opened(page, sheet);
     await context.setOffline(true);
+    // On arriving: what was not ticked is said, and the first plant is turned to.
+    await page.goto(sheet);
+    for (const name of [/^(Hazards|Walked)/, /^Blades/, /wishes/]) {
+        await leaf(page).getByRole('checkbox', { name }).check();
+    }
+    await leaf(page).getByRole('button', { name: 'We are here' }).tap();
+    await expect(page.locator('[data-told]')).toContainText('Arrived. Not ticked: looked for nests');
+    await expect(leaf(page)).toHaveAttribute('id', /^task-/);
     await page.goto('/plant-book');
     await expect(page.getByRole('heading', { name: 'No signal' })).toBeVisible();
-    await page.goto(sheet);
+    await page.goto(`${sheet}#arrive`);
     await turn(page);
     await page.locator('[data-to-log]').tap();
     await leaf(page).getByRole('radio', { name: 'Partly' }).tap();
@@ -149,7 +157,7 @@ test('a page that is not on the phone says so, and what was half filled in is st
     await page.locator('[data-told]').getByRole('button', { name: 'Undo' }).tap();
     await expect(page.locator('[data-told]')).toContainText('taken back');
     await context.setOffline(false);
-    await expect(signal(page)).toContainText('2 entries sent');
+    await expect(signal(page)).toContainText('3 entries sent');
     await page.reload();
     await expect(page.locator('.leaf.job.is-done')).toHaveCount(0);
 });

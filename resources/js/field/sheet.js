@@ -34,6 +34,12 @@ export function sheet(root, Alpine) {
         }
     };
 
+    // Arrived, the first plant is next; what was not ticked is said on the way.
+    const arrived = left => {
+        if (SMALL.matches) turn(at + 1);
+        say(root, left.length ? `Arrived. Not ticked: ${left.join('; ')}.` : 'Arrived.');
+    };
+
     const lay = () => {
         root.classList.toggle('is-paged', SMALL.matches);
         if (!SMALL.matches) return setTimeout(() => leaves.forEach(wake));
@@ -53,7 +59,9 @@ export function sheet(root, Alpine) {
     lay();
     ticks(root);
     root.addEventListener('submit', event => {
-        if (event.target.matches('[data-word]')) return word(event, root);
+        if (event.target.matches('[data-word]')) {
+            return word(event, root).then(left => event.target.dataset.word === 'arrive' && arrived(left));
+        }
         if (event.target.matches('[data-take-back]')) return takeBack(event, root);
         if (navigator.onLine || event.target.matches('[data-log]')) return;
         event.preventDefault();
@@ -90,7 +98,7 @@ function ticks(root) {
     }
 }
 
-/** Arriving, leaving, signing off: words of the visit. */
+/** Arriving, leaving, signing off: words of the visit. What was not ticked comes back. */
 async function word(event, root) {
     event.preventDefault();
     const form = event.target;
@@ -105,6 +113,8 @@ async function word(event, root) {
         corrects: JSON.parse(form.dataset.standing || '[]'),
     });
     send();
+    return [...form.elements].filter(box => box.type === 'checkbox' && !box.checked)
+        .map(box => box.parentElement.textContent.trim().toLowerCase());
 }
 
 /** What this phone holds of each task, beside what the office has. */

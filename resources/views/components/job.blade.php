@@ -29,7 +29,8 @@
     <ol class="steps ticks">@foreach ($task->prescribed->steps as $step)<li><label><input type="checkbox"
         data-step="step-{{ $task->id }}-{{ $loop->index }}"><span>{{ $step }}</span></label></li>@endforeach</ol>
     <p class="links no-print"><a href="{{ route('stems.show', $task->plant) }}">Judge its stems</a><a
-        href="{{ route('plants.show', $task->plant) }}">The plant</a></p>
+        href="{{ route('plants.show', $task->plant) }}">The plant</a>@if ($sheet->looksAtBloom())<a
+        href="{{ route('plants.show', $task->plant) }}#bloom">Note its bloom</a>@endif</p>
     @unless ($log)<x-seen :plant="$task->plant" :says="$sheet->says" />@endunless
     @if ($task->prescribed->kit?->tools)<details><summary>What to bring, and after</summary><x-kit
         :kit="$task->prescribed->kit" /></details>@endif

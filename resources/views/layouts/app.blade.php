@@ -24,7 +24,7 @@
                 <ul class="places">
                     @foreach ([
                         'season' => ['Season', 's'], 'plan' => ['Plan', 'l'], 'round' => ['Round', 'r'],
-                        'gardens.index' => ['Gardens', 'g'],
+                        'gardens.index' => ['Gardens', 'g'], 'record' => ['Record', 'c'],
                         'plant-book.index' => ['Plant book', 'b'], 'practice.edit' => ['House practice', 'h'],
                     ] as $route => [$name, $key])
                         <li><a href="{{ route($route) }}" data-key="{{ $key }}"
@@ -76,6 +76,7 @@
             <dt><kbd>l</kbd></dt><dd>Plan, over all gardens</dd>
             <dt><kbd>r</kbd></dt><dd>Round</dd>
             <dt><kbd>g</kbd></dt><dd>Gardens</dd>
+            <dt><kbd>c</kbd></dt><dd>Record of what was done</dd>
             <dt><kbd>b</kbd></dt><dd>Plant book</dd>
             <dt><kbd>h</kbd></dt><dd>House practice</dd>
             <dt><kbd>p</kbd></dt><dd>Plan a visit, on a garden or a plant; ask for a plan, on the Plan</dd>

@@ -111,7 +111,7 @@
             @foreach ($rows as $row)<x-task :row="$row" :task="$tasks[(string) $row->choice()]" />@endforeach
             @if ($rows === [])<p>Nothing is to be done to it in the coming year.</p>@endif
             @if ($kind->phenology->has(PruningHook\Core\Calendar\Anchor::BloomStart))
-                <h2>At bloom</h2>
+                <h2 id="bloom">At bloom</h2>
                 @forelse ($plant->bloomNotes->sortByDesc('season') as $note)<p class="mb-1">{{ $note->season }}:
                     flowered at {{ \App\Support\Say::length($note->flowering_height_mm) }}{{ $note->score ?
                     ', '.App\Models\BloomNote::SCORES[$note->score] : '' }}.</p>@empty<p class="mb-1">Nothing is noted
