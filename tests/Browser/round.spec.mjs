@@ -59,7 +59,7 @@ test('the plant that closes soonest is planned at the desk, logged on the phone 
     await desk.goto('/search?q=' + encodeURIComponent(plant));
     await desk.getByRole('link', { name: plant, exact: true }).click();
     await expect(desk.getByText('Left for this year')).toBeVisible();
-    await desk.getByRole('link', { name: 'Record', exact: true }).click();
+    await desk.locator('main').getByRole('link', { name: 'Record', exact: true }).click();
     const line = desk.getByRole('row').filter({ hasText: '8 Mar' });
     await expect(line).toContainText('Partly done: weather');
     await expect(line).toContainText('Dead wood');
@@ -79,8 +79,12 @@ test('the plant that closes soonest is planned at the desk, logged on the phone 
 test('the keyboard reaches every place', async ({ page, viewport }) => {
     test.skip(viewport.width < 700, 'a desk matter');
     await signIn(page, 'planner');
+    // Keys are heard once the script is there.
+    await page.waitForLoadState('load');
     await page.keyboard.press('g');
     await expect(page).toHaveURL(/\/gardens$/);
+    await page.keyboard.press('c');
+    await expect(page).toHaveURL(/\/record$/);
     await page.keyboard.press('r');
     await expect(page).toHaveURL(/\/round$/);
     await page.keyboard.press('/');
