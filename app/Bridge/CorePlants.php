@@ -160,7 +160,8 @@ final class CorePlants
             $cuts[$log->season] = LoggedAmounts::cutMm($log->amounts) ?? $cuts[$log->season] ?? null;
         }
         $flowered =
-            $cuts === [] ? [] : $row->bloomNotes->sortBy('season')->pluck('flowering_height_mm', 'season')->all();
+            $cuts === [] ? [] : $row->bloomNotes->whereNotNull('flowering_height_mm')->sortBy('season')
+                ->pluck('flowering_height_mm', 'season')->all();
 
         return Growing::seen($cuts, $flowered);
     }

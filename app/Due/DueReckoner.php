@@ -183,7 +183,8 @@ final readonly class DueReckoner
     private function grown(array $cuts): array
     {
         $grown = [];
-        $notes = $cuts === [] ? [] : DB::table('bloom_notes')->whereIn('plant_id', array_keys($cuts))->orderBy('season')
+        $notes = $cuts === [] ? [] : DB::table('bloom_notes')->whereIn('plant_id', array_keys($cuts))
+            ->whereNotNull('flowering_height_mm')->orderBy('season')
             ->get(['plant_id', 'season', 'flowering_height_mm'])->groupBy('plant_id');
         foreach ($notes as $plant => $of) {
             $latest = array_map(static function (array $days): int {

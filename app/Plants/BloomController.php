@@ -7,11 +7,12 @@ namespace App\Plants;
 use App\Bridge\CorePlants;
 use App\Models\BloomNote;
 use App\Models\Plant;
+use App\Models\Regrowth;
 use App\Support\Controller;
 use App\Support\Today;
 use Illuminate\Http\RedirectResponse;
 
-/** Notes at bloom: how high it flowered, and how well. */
+/** Notes at bloom: how high it flowered and how well, how it grew, and whether it is well. */
 final class BloomController extends Controller
 {
     public function store(BloomRequest $request, Plant $plant, CorePlants $bridge): RedirectResponse
@@ -19,8 +20,12 @@ final class BloomController extends Controller
         $note = BloomNote::query()->updateOrCreate(
             ['plant_id' => $plant->id, 'season' => $bridge->years($plant->garden)->holding(Today::day())->season],
             [
-                'flowering_height_mm' => $request->integer('flowering_height_cm') * 10,
+                'flowering_height_mm' => $request->filled('flowering_height_cm')
+                    ? $request->integer('flowering_height_cm') * 10
+                    : null,
                 'score' => $request->filled('score') ? $request->integer('score') : null,
+                'regrowth' => $request->enum('regrowth', Regrowth::class),
+                'diseased' => $request->filled('diseased') ? $request->boolean('diseased') : null,
                 'noted_by' => $request->user()?->id,
             ],
         );

@@ -6,15 +6,19 @@ namespace App\Plants;
 
 use App\Models\BloomNote;
 use App\Models\Plant;
+use App\Models\Regrowth;
 use App\Support\Today;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 use PruningHook\Core\PlantBook\PlantBook;
 
 /** How a plant flowered. */
 final class BloomRequest extends FormRequest
 {
+    protected $errorBag = 'bloom';
+
     public function authorize(): bool
     {
         return Gate::allows('survey', $this->route('plant'));
@@ -24,8 +28,12 @@ final class BloomRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'flowering_height_cm' => ['required', 'integer', 'between:1,1000'],
+            'flowering_height_cm' => [
+                'nullable', 'required_without_all:score,regrowth,diseased', 'integer', 'between:1,1000',
+            ],
             'score' => ['nullable', 'integer', 'between:1,'.count(BloomNote::SCORES)],
+            'regrowth' => ['nullable', Rule::enum(Regrowth::class)],
+            'diseased' => ['nullable', 'boolean'],
         ];
     }
 
@@ -33,7 +41,11 @@ final class BloomRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'flowering_height_cm.required' => 'How high did it flower?',
+            'flowering_height_cm.required_without_all' => 'How high did it flower, or how well?',
+            'score' => 'Choose one of the words.',
+            'regrowth' => 'Choose one of the words.',
+            'diseased' => 'Choose one of the words.',
+            'flowering_height_cm.integer' => 'A flowering height is a whole number of centimetres.',
             'flowering_height_cm.between' => 'A flowering height lies between 1 cm and 10 m, in centimetres.',
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plants;
 
+use App\Bridge\CorePlants;
 use App\Models\Garden;
 use App\Models\Plant;
 use App\Support\Controller;
@@ -12,6 +13,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\KindNames;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -38,10 +40,14 @@ final class PlantController extends Controller
         }
     }
 
-    public function record(Plant $plant, PlantBook $book, PlantRecord $record): View
+    public function record(Plant $plant, PlantBook $book, PlantRecord $record, CorePlants $bridge): View
     {
+        $season = SiteYear::seasonOn($bridge->site($plant->garden), Today::day());
+
         return view('plants.record', [
             'seasons' => $record->of($plant),
+            'shares' => $record->shares($plant, $season, Today::day()),
+            'season' => $season,
             'plant' => $plant,
             'kind' => $book->has($plant->kind)
                 ? $book->kind($plant->kind)

@@ -5,17 +5,28 @@ declare(strict_types=1);
 namespace App\Plants;
 
 use App\Bridge\CorePlants;
+use App\Models\BloomNote;
 use App\Models\Plant;
 use App\Models\WorkLog;
 use Illuminate\Support\Collection;
 use PruningHook\Core\Amount\Budget;
 use PruningHook\Core\Amount\Effect;
+use PruningHook\Core\Amount\LoggedAmounts;
+use PruningHook\Core\Amount\YearsBudget;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Drawing\Elevation;
+use PruningHook\Core\Plant\Taken;
+use PruningHook\Core\PlantBook\PlantBook;
 
 /** A plant's record by seasons: what was done, what it took, and what came of it. */
 final readonly class PlantRecord
 {
     /** Of the share taken; what may go is not asked here. */
     private const WHOLE = 100;
+
+    public function __construct(private PlantBook $book, private CorePlants $bridge)
+    {
+    }
 
     /**
      * @return list<RecordSeason> the latest first
@@ -40,10 +51,61 @@ final readonly class PlantRecord
                 array_merge(...array_values($logs->map(
                     static fn (WorkLog $log): array => $log->visitTask->photos->all(),
                 )->all())),
+                $this->drawn($plant, $logs, $blooms->get($season), $blooms->get($season - 1)),
             );
         }
 
         return $seasons;
+    }
+
+    /**
+     * The share of its live growth that went by the years, and what may go.
+     *
+     * @return list<array{season: int, used: ?int, cap: int, planned: ?int}> empty where its kind is not known
+     */
+    public function shares(Plant $plant, int $season, Day $today): array
+    {
+        if (! $this->book->has($plant->kind)) {
+            return [];
+        }
+
+        return YearsBudget::of(
+            $this->bridge->plant($plant, $today),
+            $season,
+            $this->book->keeping,
+            // By what was done last: a renewal may take more than a shaping.
+            ...$this->book->caps->for(
+                $this->book->kind($plant->kind), $plant->workLogs->sortBy('on')->last()?->recipe,
+            ),
+        );
+    }
+
+    /**
+     * Then and after; null where nobody counted or measured what came off.
+     *
+     * @param  Collection<int, WorkLog>  $logs  the latest first
+     */
+    private function drawn(Plant $plant, Collection $logs, ?BloomNote $bloom, ?BloomNote $before): ?Elevation
+    {
+        $taken = new Taken;
+        $stood = null;
+        foreach ($logs->reverse() as $log) {
+            $taken = $taken->then(LoggedAmounts::taken($log->amounts));
+            $stood ??= LoggedAmounts::beforeMm($log->amounts);
+        }
+        if (($taken->heightMm === null && $taken->stems() === 0) || ! $this->book->has($plant->kind)) {
+            return null;
+        }
+        $kind = $this->book->kind($plant->kind);
+
+        return Elevation::ofRecord(
+            $kind,
+            // Where nobody measured it that day, it stood where it had flowered, or as tall as it is known.
+            $stood ?? $before->flowering_height_mm ?? $plant->height_mm ?? $kind->typicalHeightMm,
+            $plant->spread_mm,
+            $taken,
+            $bloom?->flowering_height_mm,
+        );
     }
 
     /** @param  Collection<int, WorkLog>  $logs */

@@ -7,8 +7,8 @@ namespace App\Plants;
 use App\Models\BloomNote;
 use App\Models\Photo;
 use App\Models\WorkLog;
-use App\Support\Say;
 use Illuminate\Support\Collection;
+use PruningHook\Core\Drawing\Elevation;
 
 /** One season of a plant's record. */
 final readonly class RecordSeason
@@ -18,6 +18,7 @@ final readonly class RecordSeason
      * @param  int  $takenPercent  live growth that went, of what stood before the first cut
      * @param  ?string  $foretold  the flowering height that was prescribed for, in words
      * @param  list<Photo>  $photos
+     * @param  ?Elevation  $drawn  then and after; null where nothing was counted or measured
      */
     public function __construct(
         public int $season,
@@ -27,6 +28,7 @@ final readonly class RecordSeason
         public ?string $foretold,
         public ?BloomNote $bloom,
         public array $photos,
+        public ?Elevation $drawn,
     ) {
     }
 
@@ -36,9 +38,8 @@ final readonly class RecordSeason
         if ($this->bloom === null) {
             return '';
         }
-        $score = $this->bloom->score === null ? '' : ', '.BloomNote::SCORES[$this->bloom->score];
 
         return ($this->foretold === null ? '' : "Flowers were foretold at $this->foretold. ")
-            .'It flowered at '.Say::length($this->bloom->flowering_height_mm)."$score.";
+            .'It '.$this->bloom->inWords().'.';
     }
 }

@@ -29,9 +29,9 @@ final readonly class LogRules
     /** And minutes beyond so many times the prescribed, and this many at least. */
     private const LONG_MINUTES = 240;
 
-    /** Counted beside what the prescription asks for: field, words, unit, effect where it has one. */
+    /** Counted beside what the prescription asks for: field, words, unit, effect. */
     public const MORE = [
-        'height_before' => ['height before', 'cm', null],
+        'height_before' => ['height before', 'cm', Effect::HeightBefore],
         'height_after' => ['height after', 'cm', Effect::HeightAfter],
         'stems_old' => ['old stems out', '', Effect::OldStemsOut],
         'stems_young' => ['young stems out', '', Effect::YoungStemsOut],
@@ -159,9 +159,9 @@ final readonly class LogRules
         $more = [];
         foreach (self::MORE as $field => [$what, $unit, $effect]) {
             $value = self::number($counted[$field] ?? null);
-            if ($value !== null && ! in_array($effect?->value, $effects, true)) {
+            if ($value !== null && ! in_array($effect->value, $effects, true)) {
                 $more[] = [
-                    ...($effect === null ? [] : ['effect' => $effect->value]),
+                    'effect' => $effect->value,
                     'what' => $what, 'unit' => $unit === 'cm' ? 'mm' : $unit,
                     'value' => $unit === 'cm' ? (int) LengthField::mm($value) : $value,
                 ];

@@ -8,6 +8,7 @@ use App\Models\Finding;
 use App\Models\Garden;
 use App\Search\SearchTables;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Plant\Outcome;
@@ -61,11 +62,20 @@ final readonly class RecordFilter
         }
         if ($this->text !== '') {
             $logs->where(fn (Builder $any) => $any
-                ->whereIn('plant_id', SearchTables::ids('plants', $this->text))
-                ->orWhereIn('plant_id', DB::table('plants')->select('id')->whereIn(
-                    'garden_id', SearchTables::ids('gardens', $this->text),
-                )));
+                ->where(fn (Builder $of) => SearchTables::narrow(
+                    $of->getQuery(), 'plants', 'work_logs.plant_id', $this->text,
+                ))
+                ->orWhere(fn (Builder $of) => $this->ofGardens($of->getQuery())));
         }
+    }
+
+    private function ofGardens(QueryBuilder $logs): void
+    {
+        $plants = DB::table('plants as those')->select('those.id');
+        SearchTables::narrow($plants, 'gardens', 'those.garden_id', $this->text);
+        SearchTables::isCommon('gardens', $this->text)
+            ? $logs->whereExists($plants->whereColumn('those.id', 'work_logs.plant_id'))
+            : $logs->whereIn('work_logs.plant_id', $plants);
     }
 
     public function isOn(): bool

@@ -34,7 +34,8 @@ final readonly class Treatments
                 'work_logs.recipe, count(*) as times, count(distinct work_logs.plant_id) as plants,'
                 .' avg(work_logs.minutes) as minutes, avg(work_logs.removed_percent) as removed,'
                 .' count(bloom_notes.id) as blooms, avg(bloom_notes.score) as score,'
-                .' avg(bloom_notes.flowering_height_mm) as height',
+                .' avg(bloom_notes.flowering_height_mm) as height, sum(bloom_notes.diseased) as ill,'
+                ." sum(bloom_notes.regrowth = 'rank') as wild",
             )
             ->get();
 
@@ -44,6 +45,7 @@ final readonly class Treatments
                 $this->book->recipes->get((string) $row->recipe)->name, (int) $row->times, (int) $row->plants,
                 self::whole($row->minutes), self::whole($row->removed), (int) $row->blooms,
                 $row->score === null ? null : round((float) $row->score, 1), self::whole($row->height),
+                (int) $row->ill, (int) $row->wild,
             ))->all());
     }
 

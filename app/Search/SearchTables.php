@@ -20,6 +20,9 @@ final readonly class SearchTables
     /** Shorter texts than this are looked for at the beginnings of words. */
     private const PIECE = 3;
 
+    /** So many rows that hold a text make it a common one. */
+    private const COMMON = ['plants' => 1000, 'gardens' => 25];
+
     /** The full-text tables of each: three-letter pieces anywhere, and words by their first letters. */
     private const SORTS = ['search' => "tokenize = 'trigram'", 'words' => "tokenize = 'unicode61', prefix = '1 2'"];
 
@@ -62,12 +65,54 @@ final readonly class SearchTables
         if (! self::fullText()) {
             return self::plain($table, $text);
         }
-        $quoted = '"'.str_replace('"', '""', $text).'"';
-        [$full, $match] = mb_strlen($text) < self::PIECE ? ["words_$table", "$quoted*"] : ["search_$table", $quoted];
+        [$full, $match] = self::match($table, $text);
 
         return DB::table($full)
             ->select('rowid as id')
             ->whereRaw("$full match ?", [$match]);
+    }
+
+    /**
+     * Narrows rows to those that point, by a column, at a row in which the text stands. Of a rare text all it stands in
+     * are looked up; of a common one the rows are looked at in their order, which ends once a page is full: neither
+     * grows with the firm.
+     *
+     * @param  'plants'|'gardens'  $table
+     */
+    public static function narrow(Builder $rows, string $table, string $column, string $text): void
+    {
+        self::isCommon($table, $text)
+            ? $rows->whereExists(self::holds($table, $column, $text))
+            : $rows->whereIn($column, self::ids($table, $text));
+    }
+
+    /** @param  'plants'|'gardens'  $table */
+    public static function isCommon(string $table, string $text): bool
+    {
+        return DB::query()->fromSub(self::ids($table, $text)->limit(self::COMMON[$table] + 1), 'some')->count()
+            > self::COMMON[$table];
+    }
+
+    /** @param  'plants'|'gardens'  $table */
+    private static function holds(string $table, string $column, string $text): Builder
+    {
+        if (! self::fullText() || mb_strlen($text) >= self::PIECE) {
+            return self::plain($table, $text)->whereColumn("$table.id", $column);
+        }
+        [$full, $match] = self::match($table, $text);
+
+        return DB::table($full)->whereRaw("$full match ?", [$match])->whereColumn("$full.rowid", $column);
+    }
+
+    /**
+     * @param  'plants'|'gardens'  $table
+     * @return array{string, string} the full-text table, and what it is asked for
+     */
+    private static function match(string $table, string $text): array
+    {
+        $quoted = '"'.str_replace('"', '""', $text).'"';
+
+        return mb_strlen($text) < self::PIECE ? ["words_$table", "$quoted*"] : ["search_$table", $quoted];
     }
 
     /**

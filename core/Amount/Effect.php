@@ -17,6 +17,8 @@ enum Effect: string
     case StemsShare = 'stems-share';
     /** The height it is cut to, so that it flowers at another. */
     case CutHeight = 'cut-height';
+    /** The height it stood at that day; only ever logged. */
+    case HeightBefore = 'height-before';
     case HeightAfter = 'height-after';
     case FloweringHeight = 'flowering-height';
     case ClearStem = 'clear-stem';

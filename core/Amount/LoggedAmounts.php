@@ -34,13 +34,17 @@ final readonly class LoggedAmounts
      */
     public static function cutMm(array $amounts): ?int
     {
-        foreach ($amounts as $amount) {
-            if (self::effect($amount) === Effect::CutHeight) {
-                return $amount['value'];
-            }
-        }
+        return self::first($amounts, Effect::CutHeight);
+    }
 
-        return null;
+    /**
+     * The height it stood at before the cut; null where nobody said.
+     *
+     * @param  list<array{effect?: string, what: string, unit: string, value: int}>  $amounts
+     */
+    public static function beforeMm(array $amounts): ?int
+    {
+        return self::first($amounts, Effect::HeightBefore);
     }
 
     /**
@@ -50,8 +54,14 @@ final readonly class LoggedAmounts
      */
     public static function oldStems(array $amounts): ?int
     {
+        return self::first($amounts, Effect::OldStemsOut);
+    }
+
+    /** @param  list<array{effect?: string, what: string, unit: string, value: int}>  $amounts */
+    private static function first(array $amounts, Effect $effect): ?int
+    {
         foreach ($amounts as $amount) {
-            if (self::effect($amount) === Effect::OldStemsOut) {
+            if (self::effect($amount) === $effect) {
                 return $amount['value'];
             }
         }

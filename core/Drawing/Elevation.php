@@ -6,6 +6,7 @@ namespace PruningHook\Core\Drawing;
 
 use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\Taken;
 use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Prescription\Task;
@@ -46,9 +47,45 @@ final readonly class Elevation
         $spread = max(100, $plant->spreadMm ?? (int) round($height * ($kind->habit === Habit::Tree ? 0.7 : 0.8)));
         $clear = $task->amount(Effect::ClearStem)?->target;
         $cut = self::cutAt($task, $cutMm, $height);
-        $flowersAt = self::flowersAt($task, $cutMm);
+        $stems = $clear !== null
+            ? [self::stem(0.0, 0.0, $height * 0.9, null, null)]
+            : self::stems(
+                $plant->stems?->all(), $task->amount(Effect::OldStemsOut)->target ?? 0, $height, $spread, $cut,
+            );
+
+        return self::drawn($kind, $height, $spread, $cut, self::flowersAt($task, $cutMm), $clear, $stems, 'as it is');
+    }
+
+    /**
+     * A season of the record: as it stood, and as it was left.
+     *
+     * @param  int  $heightMm  it stood at before the cut
+     * @param  Taken  $taken  in that season
+     * @param  ?int  $flowersMm  where it flowered after the cut, where somebody noted it
+     */
+    public static function ofRecord(Kind $kind, int $heightMm, ?int $spreadMm, Taken $taken, ?int $flowersMm): self
+    {
+        $height = max(100, $heightMm);
+        $spread = max(100, $spreadMm ?? (int) round($height * ($kind->habit === Habit::Tree ? 0.7 : 0.8)));
+        $cut = $taken->heightMm !== null && $taken->heightMm < $height ? $taken->heightMm : null;
+        // Nobody counted those that stayed: as many are drawn as of a plant that nobody has counted.
+        $stems = self::stems(null, $taken->stems(), $height, $spread, $cut);
+
+        return self::drawn($kind, $height, $spread, $cut, $flowersMm, null, $stems, 'as it stood');
+    }
+
+    /** @param  list<SideStem>  $stems */
+    private static function drawn(
+        Kind $kind,
+        int $height,
+        int $spread,
+        ?int $cut,
+        ?int $flowersAt,
+        ?int $clear,
+        array $stems,
+        string $when,
+    ): self {
         $from = $clear ?? ($kind->habit === Habit::Tree ? intdiv($height, 5) : 0);
-        $stems = self::stems($plant, $task, $height, $spread, $cut, $clear);
         $top = max($height, $flowersAt ?? 0);
 
         return new self(
@@ -62,7 +99,7 @@ final readonly class Elevation
             $flowersAt,
             $clear,
             self::measure($top),
-            self::inWords($height, $spread, $cut, $flowersAt, $clear, $stems),
+            self::inWords($height, $spread, $cut, $flowersAt, $clear, $stems, $when),
         );
     }
 
@@ -103,14 +140,15 @@ final readonly class Elevation
         }, range(0, 16));
     }
 
-    /** @return list<SideStem> */
-    private static function stems(Plant $plant, Task $task, int $height, int $spread, ?int $cut, ?int $clear): array
+    /**
+     * @param  ?int  $all  that stand, where they are counted
+     * @param  int  $out  of them, at the base
+     * @return list<SideStem>
+     */
+    private static function stems(?int $all, int $out, int $height, int $spread, ?int $cut): array
     {
-        if ($clear !== null) {
-            return [self::stem(0.0, 0.0, $height * 0.9, null, null)];
-        }
-        $count = max(3, min(12, $plant->stems?->all() ?? 7));
-        $out = min($count - 1, $task->amount(Effect::OldStemsOut)->target ?? 0);
+        $count = max(3, min(12, $all ?? 7));
+        $out = min($count - 1, $out);
         // The oldest stand in the middle of a shrub: those are the ones that go.
         $middleFirst = range(0, $count - 1);
         usort(
@@ -187,12 +225,13 @@ final readonly class Elevation
         ?int $flowers,
         ?int $clear,
         array $stems,
+        string $when,
     ): string {
         $say = static fn (int $mm): string => Length::ofMm($mm)->metric();
         $going = count(array_filter($stems, static fn (SideStem $stem): bool => $stem->goes()));
 
         return implode('; ', array_filter([
-            sprintf('%s tall and %s wide as it is', $say($height), $say($spread)),
+            sprintf('%s tall and %s wide %s', $say($height), $say($spread), $when),
             $cut === null ? null : 'cut at '.$say($cut),
             $going === 0 ? null : sprintf('%d %s out at the base', $going, $going === 1 ? 'stem' : 'stems'),
             $clear === null ? null : 'stem cleared to '.$say($clear),

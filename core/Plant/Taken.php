@@ -21,6 +21,17 @@ final readonly class Taken
     ) {
     }
 
+    /** With what came off later in the same season. */
+    public function then(self $later): self
+    {
+        return new self(
+            $this->old + $later->old,
+            $this->any + $later->any,
+            $later->heightMm ?? $this->heightMm,
+            $this->young + $later->young,
+        );
+    }
+
     public function stems(): int
     {
         return $this->old + $this->any + $this->young;

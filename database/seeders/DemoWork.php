@@ -5,16 +5,20 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Bridge\CorePlants;
+use App\Models\BloomNote;
 use App\Models\Garden;
 use App\Models\Plant;
+use App\Models\Regrowth;
 use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
+use App\Models\WorkLog;
 use App\Record\LogWork;
 use App\Season\TaskChoice;
 use App\Support\Today;
 use App\Visits\PlanVisit;
 use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
@@ -30,6 +34,9 @@ use PruningHook\Core\PlantBook\PlantBook;
 final readonly class DemoWork
 {
     private const PAST_DAYS = 760;
+
+    /** From a late winter cut to full bloom, at the most. */
+    private const TO_BLOOM_DAYS = 200;
 
     /** About what two people do in a day. */
     private const VISIT_MINUTES = 720;
@@ -104,6 +111,25 @@ final readonly class DemoWork
                     $this->log($task, $lead);
                 }
             });
+            $this->blooms($garden, $on, $today);
+        }
+    }
+
+    /** What somebody noted of the bloom after a cut that decides its height: a little off what was foretold. */
+    private function blooms(Garden $garden, Day $cut, Day $today): void
+    {
+        $logs = WorkLog::query()->with('visitTask')->where('on', (string) $cut)
+            ->whereIn('plant_id', $garden->plants->pluck('id'))->get();
+        foreach ($logs as $log) {
+            $height = $log->visitTask->prescribed->amount(Effect::FloweringHeight);
+            if ($height === null || ! $log->outcome->isDone() || $cut->plus(self::TO_BLOOM_DAYS)->isAfter($today)) {
+                continue;
+            }
+            $seed = crc32("bloom $log->plant_id $log->season");
+            BloomNote::query()->updateOrCreate(['plant_id' => $log->plant_id, 'season' => $log->season], [
+                'flowering_height_mm' => $height->target + 40 * ($seed % 6 - 2), 'score' => 2 + $seed % 4,
+                'regrowth' => Regrowth::cases()[$seed % 3], 'diseased' => $seed % 5 === 0,
+            ]);
         }
     }
 

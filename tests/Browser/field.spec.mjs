@@ -69,6 +69,9 @@ test('a visit is logged without signal, the browser closed and opened, and all a
     const plants = 8;
     const sheet = await planned(browser, baseURL, 1, plants);
     await opened(page, sheet);
+    // The browser itself finds nothing that keeps it from being put on the phone's first screen.
+    const devtools = await context.newCDPSession(page);
+    expect((await devtools.send('Page.getInstallabilityErrors')).installabilityErrors).toEqual([]);
     await context.setOffline(true);
     await page.goto(sheet);
     await expect(page.locator('.leaf.job')).toHaveCount(plants);
@@ -222,6 +225,48 @@ test('what the office asks about stands beside its field until it is said again'
     await leaf(page).getByRole('button', { name: 'Log it' }).tap();
     await expect(leaf(page).locator('[data-wrong=outcome]')).toContainText('This phone has no room');
     await expect(leaf(page).getByRole('radio', { name: 'Done as planned' })).toBeChecked();
+});
+
+test('a picture the office does not take stays on the phone with its reason, and the log is kept', async ({
+    page,
+    context,
+    browser,
+    baseURL,
+}) => {
+    const sheet = await planned(browser, baseURL, 6, 1);
+    await opened(page, sheet);
+    await context.setOffline(true);
+    await page.goto(sheet);
+    await turn(page);
+    await log(page);
+    await leaf(page).locator('input[type=file][data-moment=after]')
+        .setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: await picture(page) });
+    await expect(signal(page)).toContainText('1 photo saved here');
+    // It was damaged where it lay.
+    await page.evaluate(() => new Promise((done, failed) => {
+        const opening = indexedDB.open('pruning-hook');
+        opening.onerror = failed;
+        opening.onsuccess = () => {
+            const photos = opening.result.transaction('photos', 'readwrite').objectStore('photos');
+            photos.getAll().onsuccess = event => {
+                const [photo] = event.target.result;
+                photos.put({ ...photo, blob: new Blob(['nothing to see']) }).onsuccess = () => {
+                    opening.result.close();
+                    done();
+                };
+            };
+        };
+    }));
+    await context.setOffline(false);
+    await expect(signal(page)).toContainText('1 was not taken');
+    await page.reload();
+    await expect(page.locator('.leaf.job.is-done')).toHaveCount(1);
+    await signal(page).getByRole('button', { name: 'Look' }).tap();
+    const dialog = page.getByRole('dialog');
+    await expect(dialog).toContainText('That is no picture.');
+    await dialog.getByRole('button', { name: 'Throw away' }).tap();
+    await dialog.getByRole('button', { name: 'Throw away for good?' }).tap();
+    await expect(dialog).toContainText('Nothing waits here.');
 });
 
 test('two phones on one visit lose nothing, and who said what is seen', async ({ page, context, browser, baseURL }) => {

@@ -17,6 +17,7 @@ use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Prescriber;
+use Tests\Support\TestBook;
 
 /** The plant drawn, its measures changed, courses compared, what it did at bloom, and the budget of the season. */
 final class DrawingTest extends FeatureTestCase
@@ -144,7 +145,40 @@ final class DrawingTest extends FeatureTestCase
             ->assertSee('cut at 30 cm');
         $this->delete('/bloom/'.BloomNote::query()->sole()->id)->assertSessionHas('said', 'The note is taken back.');
         self::assertSame(0, BloomNote::query()->count());
-        $this->put("/plants/{$this->bluebeard->id}/bloom", [])->assertSessionHasErrors('flowering_height_cm');
+        $this->put("/plants/{$this->bluebeard->id}/bloom", [])
+            ->assertSessionHasErrors('flowering_height_cm', null, 'bloom');
+        self::assertSame(0, BloomNote::query()->count());
+    }
+
+    public function test_what_came_of_a_cut_can_be_told_without_a_measure(): void
+    {
+        $this->logged(['recipe' => array_key_first(TestBook::read()->recipes->all())]);
+        $at = "/plants/{$this->bluebeard->id}";
+        $this->actingAs($this->hand());
+        foreach (
+            [
+                ['regrowth' => 'wild'], ['diseased' => '2'], ['score' => '6', 'regrowth' => 'rank'],
+                ['flowering_height_cm' => '3.5', 'score' => '3'], ['flowering_height_cm' => '9000', 'score' => '3'],
+            ] as $given
+        ) {
+            $this->from($at)->put("$at/bloom", $given)->assertSessionHasErrors(
+                [array_key_first($given)], null, 'bloom',
+            );
+        }
+        self::assertSame(0, BloomNote::query()->count());
+        // A doubtful height is asked about beside its field; nothing that was chosen is lost.
+        $this->from($at)->followingRedirects()
+            ->put("$at/bloom", ['flowering_height_cm' => '900', 'regrowth' => 'rank', 'diseased' => '1'])
+            ->assertSee('name="sure"', false)->assertSee('value="900"', false)
+            ->assertSee('<option value="rank" selected', false);
+        $this->put("$at/bloom", ['regrowth' => 'rank', 'diseased' => '1'])->assertSessionHasNoErrors();
+        $this->get($at)->assertSee('2027:')->assertSee('grew rank, with watershoots; disease on it.');
+        $this->get("$at/record")->assertSee('It grew rank, with watershoots; disease on it.');
+        $plant = $this->bluebeard->fresh(['workLogs', 'bloomNotes']) ?? $this->bluebeard;
+        self::assertSame([], $this->app->make(CorePlants::class)->plant($plant, Today::day())->growthSeenMm);
+        $this->get('/record/compare?kind=bluebeard')->assertSee('rank growth in 1, disease in 1 of one season');
+        $this->put("$at/bloom", ['score' => '5', 'diseased' => '0'])->assertSessionHasNoErrors();
+        $this->get($at)->assertSee('flowered full; no disease on it.');
     }
 
     public function test_more_than_the_cap_is_logged_only_with_a_reason(): void

@@ -9,6 +9,8 @@ use App\Models\Garden;
 use App\Models\Plant;
 use App\Models\VisitTask;
 use App\Record\LogWork;
+use App\Search\SearchTables;
+use Illuminate\Support\Facades\DB;
 
 /** The record of the firm: searched, narrowed, read from its end; and what it says on the sheets of the next year. */
 final class FirmRecordTest extends FeatureTestCase
@@ -35,6 +37,63 @@ final class FirmRecordTest extends FeatureTestCase
         $see('season=2020')->assertSee('No line of the record is like that.');
         $see('before=2027-02-20+1')->assertSee('Red bed')->assertDontSee('the oldest arm');
         $see('before=nonsense')->assertSee('Red bed');
+    }
+
+    public function test_a_word_that_stands_everywhere_finds_the_same_lines_as_a_rare_one(): void
+    {
+        $this->log($this->visitTask(), ['left_for_next_year' => 'the oldest arm']);
+        $garden = Garden::factory()->create(['name' => 'Weir House', 'client' => 'Rosa', 'address' => 'Long Lane']);
+        $rose = Plant::factory()->create(['garden_id' => $garden->id, 'kind' => 'bush-rose', 'label' => 'Rose bed']);
+        $visit = $garden->visits()->create(['crew_id' => $this->crew->id, 'on' => '2027-02-10']);
+        $this->log($visit->tasks()->create([
+            'plant_id' => $rose->id, 'task' => 'main-pruning', 'season' => 2027, 'position' => 0, 'minutes' => 20,
+            'prescribed' => $this->prescription(),
+        ]), ['left_for_next_year' => 'a thin shoot']);
+        $look = function (): void {
+            foreach (['rose', 'ro', 'LANE', 'la'] as $word) {
+                $this->actingAs($this->hand())->get("/record?q=$word")->assertOk()
+                    ->assertSee('a thin shoot')->assertDontSee('the oldest arm');
+            }
+        };
+        self::assertFalse(SearchTables::isCommon('plants', 'rose') || SearchTables::isCommon('gardens', 'lane'));
+        $look();
+        $row = array_diff_key((array) DB::table('plants')->find($rose->id), ['id' => 0]);
+        DB::table('plants')->insert(array_map(
+            static fn (int $each): array => [...$row, 'label' => "Rose $each"], range(1, 1000),
+        ));
+        Garden::factory()->count(25)->create(['address' => 'Mill Lane']);
+        self::assertTrue(SearchTables::isCommon('plants', 'rose') && SearchTables::isCommon('plants', 'ro'));
+        self::assertTrue(SearchTables::isCommon('gardens', 'lane') && SearchTables::isCommon('gardens', 'la'));
+        $look();
+    }
+
+    public function test_a_season_is_drawn_as_it_stood_and_as_it_was_left(): void
+    {
+        $bluebeard = Plant::factory()->create([
+            'garden_id' => $this->garden->id, 'kind' => 'bluebeard', 'label' => 'Blue by the gate', 'spread_mm' => 800,
+        ]);
+        foreach ([2025, 2026] as $season) {
+            $visit = $this->garden->visits()->create(['crew_id' => $this->crew->id, 'on' => "$season-03-20"]);
+            $this->log($visit->tasks()->create([
+                'plant_id' => $bluebeard->id, 'task' => 'spring-cut', 'season' => $season, 'position' => 0,
+                'minutes' => 20, 'prescribed' => $this->prescription(),
+            ]), ['amounts' => $season === 2025 ? [
+                ['effect' => 'height-before', 'what' => 'height before', 'unit' => 'mm', 'value' => 950],
+                ['effect' => 'height-after', 'what' => 'height after', 'unit' => 'mm', 'value' => 350],
+                ['effect' => 'old-stems-out', 'what' => 'old stems out', 'unit' => '', 'value' => 2],
+            ] : [['effect' => 'height-after', 'what' => 'height after', 'unit' => 'mm', 'value' => 400]]]);
+            BloomNote::query()->create([
+                'plant_id' => $bluebeard->id, 'season' => $season,
+                'flowering_height_mm' => $season === 2025 ? 1100 : 900,
+            ]);
+        }
+        $this->actingAs($this->hand())->get("/plants/$bluebeard->id/record")->assertOk()->assertSeeInOrder([
+            'Budget of the years',
+            // Nobody measured it in 2026: it stood where it had flowered the year before.
+            'Season 2026', '1.1 m tall and 80 cm wide as it stood; cut at 40 cm; flowers at about 90 cm',
+            'Season 2025',
+            '95 cm tall and 80 cm wide as it stood; cut at 35 cm; 2 stems out at the base; flowers at about 1.1 m',
+        ]);
     }
 
     public function test_it_is_read_in_pages_from_its_end(): void

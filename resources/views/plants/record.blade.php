@@ -4,12 +4,18 @@
     <h1>Record of {{ $plant->label }}</h1>
     <p>{{ $kind->name }}, <em>{{ $kind->botanical }}</em>@if ($plant->planted_on), planted
         {{ \App\Support\Say::date($plant->planted_on) }}@endif.</p>
-    @forelse ($seasons as $season)
-        <h2>Season {{ $season->season }}</h2>
-        <x-ledger :logs="$season->logs" />
-        <p class="soft mt-2">{{ $season->minutes }} minutes in all{{ $season->takenPercent > 0 ? '; '
-            .$season->takenPercent.' % of its live growth taken' : '' }}. {{ $season->bloomInWords() }}</p>
-        <x-pictures :photos="$season->photos" :of="$plant->label" />
+    @if ($seasons !== [] && $shares !== [])<x-budget :years="$shares" :season="$season" />@endif
+    @forelse ($seasons as $each)
+        <h2>Season {{ $each->season }}</h2>
+        <x-ledger :logs="$each->logs" />
+        @if ($each->drawn)
+            <figure class="then-after"><x-elevation :e="$each->drawn" />
+                <figcaption class="soft">{{ ucfirst($each->drawn->says) }}. Broken strokes: what
+                    went.</figcaption></figure>
+        @endif
+        <p class="soft mt-2">{{ $each->minutes }} minutes in all{{ $each->takenPercent > 0 ? '; '
+            .$each->takenPercent.' % of its live growth taken' : '' }}. {{ $each->bloomInWords() }}</p>
+        <x-pictures :photos="$each->photos" :of="$plant->label" />
     @empty
         <p>Nothing is logged yet. The record begins with the first visit;
             <a href="{{ route('plants.show', $plant) }}">the plant's page</a> shows what is due.</p>

@@ -113,21 +113,10 @@
             @if ($kind->phenology->has(PruningHook\Core\Calendar\Anchor::BloomStart))
                 <h2 id="bloom">At bloom</h2>
                 @forelse ($plant->bloomNotes->sortByDesc('season') as $note)<p class="mb-1">{{ $note->season }}:
-                    flowered at {{ \App\Support\Say::length($note->flowering_height_mm) }}{{ $note->score ?
-                    ', '.App\Models\BloomNote::SCORES[$note->score] : '' }}.</p>@empty<p class="mb-1">Nothing is noted
+                    {{ $note->inWords() }}.</p>@empty<p class="mb-1">Nothing is noted
                     yet. What it does at bloom corrects next year's cut.</p>@endforelse
                 @can('survey', $plant)
-                    <form method="post" action="{{ route('bloom.store', $plant) }}" class="measures no-print"
-                        novalidate>
-                        @csrf @method('put')
-                        <div><label class="soft" for="bloom-height">It flowers at, cm</label><input class="form-control"
-                            type="number" id="bloom-height" name="flowering_height_cm"></div>
-                        <div><label class="soft" for="bloom-score">How well</label><select class="form-select"
-                            id="bloom-score" name="score"><option value="">not
-                            judged</option>@foreach (App\Models\BloomNote::SCORES as $score => $word)<option
-                            value="{{ $score }}">{{ $word }}</option>@endforeach</select></div>
-                        <button class="btn btn-quiet">Note it</button>
-                    </form>
+                    <x-bloom-form :plant="$plant" />
                 @endcan
             @endif
             <x-budget :years="$budgets" :season="$season" />

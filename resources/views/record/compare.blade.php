@@ -1,4 +1,3 @@
-@use('App\Support\Say')
 <x-layout title="Ways of cutting compared">
     <p class="crumbs"><a href="{{ route('record') }}">Record</a></p>
     <h1>Ways of cutting compared</h1>
@@ -24,10 +23,7 @@
                 <td class="num" data-th="Minutes">{{ $way->minutes ?? 'not said' }}</td>
                 <td class="num" data-th="Live growth taken">{{ $way->removed === null ? 'not said' : $way->removed.' %'
                     }}</td>
-                <td data-th="Bloom after it">{{ $way->blooms === 0 ? 'not noted yet' : implode(', ', array_filter([
-                    $way->score === null ? '' : $way->score.' of 5', $way->floweringMm === null ? '' : 'at '
-                    .Say::length($way->floweringMm),
-                    $way->blooms === 1 ? 'one season' : $way->blooms.' seasons'])) }}</td>
+                <td data-th="Bloom after it">{{ $way->bloomInWords() }}</td>
             </tr>@endforeach</tbody>
         </table>
         <p class="soft mt-2">Averages of what was logged as done; the bloom is that of the same season, where somebody

@@ -14,6 +14,7 @@ use PruningHook\Core\Drawing\VineArm;
 use PruningHook\Core\Drawing\Wall;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
+use PruningHook\Core\Plant\Taken;
 use PruningHook\Core\Structure\Clearance;
 use PruningHook\Core\Structure\Stem;
 use PruningHook\Core\Structure\StemFault;
@@ -52,6 +53,21 @@ final class PicturesTest extends TestCase
         self::assertSame(
             [0.0, 250.0, 500.0, 750.0, 1000.0], array_map(static fn (Mark $mark): float => $mark->at, $e->measure),
         );
+    }
+
+    public function test_a_season_of_the_record_is_drawn_as_it_stood_and_as_it_was_left(): void
+    {
+        $first = new Taken(old: 1, any: 1);
+        $taken = $first->then(new Taken(heightMm: 1200, young: 1))->then(new Taken);
+        self::assertSame([3, 1200], [$taken->stems(), $taken->heightMm]);
+        $e = Elevation::ofRecord(TestBook::read()->kind('bluebeard'), 1800, null, $taken, null);
+        self::assertEqualsWithDelta(1800, max(array_column($e->ghost, 'y')), 1);
+        self::assertEqualsWithDelta(1200, max(array_column($e->after, 'y')), 1);
+        self::assertCount(3, array_filter($e->stems, static fn (SideStem $stem): bool => $stem->goes()));
+        self::assertSame('1.8 m tall and 1.44 m wide as it stood; cut at 1.2 m; 3 stems out at the base', $e->says);
+        // What was left as tall as it stood was not brought down.
+        $taller = Elevation::ofRecord(TestBook::read()->kind('bluebeard'), 900, 700, new Taken(heightMm: 900), null);
+        self::assertNull($taller->cutMm);
     }
 
     public function test_another_cut_height_moves_line_and_flowers_together(): void
