@@ -3,7 +3,10 @@
 declare(strict_types=1);
 
 use App\Support\Compressed;
+use App\Support\Failures;
 use App\Support\KeepsSession;
+use App\Support\SoundText;
+use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -13,12 +16,13 @@ use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession;
 use PruningHook\Core\Fault;
 
-return Application::configure(basePath: dirname(__DIR__))
+$app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
         // Same-origin only, and the package it needs is one of those replaced (packages/README.md).
         $middleware->remove(HandleCors::class);
         $middleware->append(Compressed::class);
+        $middleware->web(append: [SoundText::class]);
         $middleware->web(replace: [StartSession::class => KeepsSession::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo(static fn (Request $request): string => $request->user()?->home() ?? '/');
@@ -32,3 +36,6 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->dontReport(Fault::class);
     })
     ->create();
+$app->singleton(ExceptionHandler::class, Failures::class);
+
+return $app;

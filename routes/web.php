@@ -28,6 +28,11 @@ use App\Visits\VisitController;
 use App\Weather\ObservationController;
 use Illuminate\Support\Facades\Route;
 
+// A number that no row can have leads nowhere; it is not asked for.
+foreach (['garden', 'plant', 'visit', 'task', 'crew', 'observation', 'note', 'draft', 'off', 'version'] as $row) {
+    Route::pattern($row, '[0-9]{1,18}');
+}
+
 Route::middleware('guest')->group(function (): void {
     Route::get('sign-in', [LoginController::class, 'showLoginForm'])->name('login');
     Route::post('sign-in', [LoginController::class, 'login']);
@@ -65,9 +70,7 @@ Route::middleware('auth')->group(function (): void {
     Route::put('plants/{plant}/stems', [StemController::class, 'update'])->name('stems.update');
     Route::post('plants/{plant}/stems/undo', [StemController::class, 'undo'])->name('stems.undo');
     Route::post('plants/{plant}/stems/plan', [StemController::class, 'plan'])->name('stems.plan');
-    Route::post('plants/{plant}/restore', [PlantController::class, 'restore'])
-        ->whereNumber('plant')
-        ->name('plants.restore');
+    Route::post('plants/{plant}/restore', [PlantController::class, 'restore'])->name('plants.restore');
 
     Route::get('round', [RoundController::class, 'index'])->name('round');
     Route::get('gardens/{garden}/visits/plan', [VisitController::class, 'create'])->name('visits.create');

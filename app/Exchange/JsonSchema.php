@@ -12,6 +12,9 @@ use RuntimeException;
 /** Holds data against a JSON Schema of the project and says, for each fault, where it is and what is wrong. */
 final readonly class JsonSchema
 {
+    /** Beyond it not every whole number can be told from the next: 2^53. */
+    private const EXACT = 9_007_199_254_740_992;
+
     private function __construct(private string $schema)
     {
     }
@@ -36,12 +39,36 @@ final readonly class JsonSchema
         $data = json_decode($json);
         $faults =
             json_last_error() === JSON_ERROR_NONE ? $this->faults($data) : ['$: is not JSON: '.json_last_error_msg()];
-        if ($faults !== []) {
-            throw new InputFaults($faults);
+        [$read, $large] = self::whole($faults === [] ? json_decode($json, true) : null);
+        if ([...$faults, ...$large] !== []) {
+            throw new InputFaults([...$faults, ...$large]);
         }
 
         /** @var array<string, mixed> */
-        return (array) json_decode($json, true);
+        return (array) $read;
+    }
+
+    /**
+     * The same with whole numbers as whole numbers: 1.0 is one in JSON, and none in PHP. What is too large to be
+     * exact is a fault.
+     *
+     * @return array{mixed, list<string>}
+     */
+    private static function whole(mixed $data, string $path = '$'): array
+    {
+        $faults = [];
+        if (is_array($data)) {
+            foreach ($data as $key => $value) {
+                [$data[$key], $more] = self::whole($value, $path.(is_int($key) ? "[$key]" : ".$key"));
+                $faults = [...$faults, ...$more];
+            }
+        } elseif ((is_float($data) || is_int($data)) && abs($data) > self::EXACT) {
+            $faults[] = "$path: no number as large as that can be meant";
+        } elseif (is_float($data) && floor($data) === $data) {
+            $data = (int) $data;
+        }
+
+        return [$data, $faults];
     }
 
     /** @return list<string> one line a fault, beginning with its JSON path; empty where all is well */

@@ -6,12 +6,12 @@ namespace App\Gardens;
 
 use App\Models\Garden;
 use App\Models\User;
-use Illuminate\Foundation\Http\FormRequest;
+use App\Support\AskedRequest;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\WinterClass;
 
 /** Where the garden lies whose frost dates are asked for. */
-final class FrostRequest extends FormRequest
+final class FrostRequest extends AskedRequest
 {
     /** Whoever may write down a garden somewhere may ask. */
     public function authorize(): bool

@@ -6,8 +6,8 @@ namespace App\Gardens;
 
 use App\Models\Garden;
 use App\Practice\PracticeRules;
+use App\Support\AskedRequest;
 use Closure;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
@@ -20,7 +20,7 @@ use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\PlantBook;
 
 /** A garden's facts as the form gives them. */
-final class GardenRequest extends FormRequest
+final class GardenRequest extends AskedRequest
 {
     public function authorize(): bool
     {
@@ -70,8 +70,8 @@ final class GardenRequest extends FormRequest
             }
             $doubt = FrostDoubt::of(
                 $this->float('latitude'),
-                MonthDay::parse($this->string('last_frost')->toString()),
-                MonthDay::parse($this->string('first_frost')->toString()),
+                MonthDay::parse($this->line('last_frost')),
+                MonthDay::parse($this->line('first_frost')),
                 app(PlantBook::class)->figures->number(Figure::LateFirstFrost),
             );
             if ($doubt !== null) {

@@ -8,6 +8,7 @@ use App\Due\DueKeeper;
 use App\Models\Garden;
 use App\Search\SearchTables;
 use App\Season\KeptTasks;
+use App\Support\Asked;
 use App\Support\Pages;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -25,7 +26,7 @@ final readonly class GardensScreen
 
     public function show(Request $request, Day $today): GardensPage
     {
-        $text = $request->string('q')->trim()->toString();
+        $text = Asked::text($request, 'q');
         $found = Garden::query();
         if ($text !== '') {
             $found->whereIn('id', SearchTables::ids('gardens', $text));

@@ -7,6 +7,7 @@ namespace App\People;
 use App\Models\Crew;
 use App\Models\CrewDayOff;
 use App\Models\Firm;
+use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Say;
 use App\Support\Today;
@@ -79,7 +80,7 @@ final class CrewController extends Controller
         return back()
             ->with('said', sprintf(
                 $off->people === null ? '%s does not work on %s: %s.' : '%s is not complete on %s: %s.', $crew->name,
-                Say::date(Day::parse($request->string('on')->toString())), $off->why,
+                Say::date(Day::parse(Asked::text($request, 'on'))), $off->why,
             ))
             ->with('undo', [route('crews.on', $off), 'DELETE']);
     }

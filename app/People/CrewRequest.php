@@ -6,13 +6,13 @@ namespace App\People;
 
 use App\Models\Crew;
 use App\Models\Firm;
-use Illuminate\Foundation\Http\FormRequest;
+use App\Support\AskedRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 
 /** A crew as the form gives it. */
-final class CrewRequest extends FormRequest
+final class CrewRequest extends AskedRequest
 {
     public const WEEKDAYS = [
         1 => 'Monday', 2 => 'Tuesday', 3 => 'Wednesday', 4 => 'Thursday', 5 => 'Friday', 6 => 'Saturday', 7 => 'Sunday',
@@ -74,7 +74,7 @@ final class CrewRequest extends FormRequest
     public function facts(): array
     {
         return [
-            'name' => $this->string('name')->trim()->toString(),
+            'name' => $this->line('name'),
             'people' => $this->integer('people'),
             'skills' => array_values(array_filter((array) $this->input('skills', []), is_string(...))),
             'overtime' => $this->boolean('overtime'),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Models\User;
+use App\Support\Asked;
 use App\Support\Controller;
 use Illuminate\Contracts\View\View;
 use Illuminate\Foundation\Auth\ResetsPasswords;
@@ -17,7 +18,7 @@ final class ResetPasswordController extends Controller
 
     public function showResetForm(Request $request, string $token): View
     {
-        return view('auth.reset-password', ['token' => $token, 'email' => $request->string('email')->toString()]);
+        return view('auth.reset-password', ['token' => $token, 'email' => Asked::text($request, 'email')]);
     }
 
     protected function redirectTo(): string

@@ -8,6 +8,7 @@ use App\Models\Crew;
 use App\Models\DraftStatus;
 use App\Models\Firm;
 use App\Models\PlanDraft;
+use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
@@ -42,7 +43,7 @@ final class DraftController extends Controller
             return back()->withErrors(['weeks' => 'There is no crew to plan for yet.']);
         }
         $draft = $drafts->ask(
-            Today::day(), 7 * $request->integer('weeks'), self::STAY[$request->string('stay')->toString()],
+            Today::day(), 7 * $request->integer('weeks'), self::STAY[Asked::text($request, 'stay')],
             $request->user()?->id,
         );
 

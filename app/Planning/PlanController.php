@@ -6,9 +6,11 @@ namespace App\Planning;
 
 use App\Models\Crew;
 use App\Models\Visit;
+use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Say;
 use App\Support\Today;
+use App\Visits\PlanDay;
 use App\Weather\Outlook;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -71,7 +73,7 @@ final class PlanController extends Controller
     {
         $this->authorize('update', $visit);
         $this->validate($request, ['what' => ['required', 'in:locked,confirmed'], 'is' => ['required', 'boolean']]);
-        $visit->update([$request->string('what')->toString() => $request->boolean('is')]);
+        $visit->update([Asked::text($request, 'what') => $request->boolean('is')]);
 
         return redirect()->route('plan', ['week' => (string) $visit->on->monday(), 'visit' => $visit->id]);
     }
@@ -88,14 +90,11 @@ final class PlanController extends Controller
     private function place(Request $request): array
     {
         $this->validate($request, [
-            'on' => ['required', 'date_format:Y-m-d', 'after_or_equal:'.Today::day()],
-            'crew' => ['required', 'integer', 'exists:crews,id'],
-        ], [
-            'on.after_or_equal' => 'A visit is planned for today or later.', 'crew.required' => 'Choose a crew.',
-        ]);
+            'on' => PlanDay::rules(), 'crew' => ['required', 'integer', 'exists:crews,id'],
+        ], [...PlanDay::MESSAGES, 'crew.required' => 'Choose a crew.', 'crew.*' => 'There is no such crew.']);
 
         return [
-            Day::parse($request->string('on')->toString()), Crew::query()->findOrFail($request->integer('crew')),
+            Day::parse(Asked::text($request, 'on')), Crew::query()->findOrFail($request->integer('crew')),
         ];
     }
 }

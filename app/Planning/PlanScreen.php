@@ -11,6 +11,7 @@ use App\Models\PlanDraft;
 use App\Models\Visit;
 use App\Season\Decisions;
 use App\Season\Unplanned;
+use App\Support\Asked;
 use App\Support\Pages;
 use App\Support\Say;
 use App\Weather\Outlook;
@@ -49,7 +50,7 @@ final readonly class PlanScreen
     {
         $this->keeper->ready();
         try {
-            $monday = Day::parse($request->string('week')->toString())->monday();
+            $monday = Day::parse(Asked::text($request, 'week'))->monday();
         } catch (Fault) {
             $monday = $today->monday();
         }

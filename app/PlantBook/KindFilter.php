@@ -6,6 +6,7 @@ namespace App\PlantBook;
 
 use App\Bridge\CorePlants;
 use App\Models\Garden;
+use App\Support\Asked;
 use Illuminate\Http\Request;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
@@ -35,9 +36,9 @@ final readonly class KindFilter
         $month = $request->integer('month');
 
         return new self(
-            $request->string('q')->trim()->toString(),
-            FloweringWood::tryFrom($request->string('wood')->toString()),
-            $request->string('habit')->toString() ?: null,
+            Asked::text($request, 'q'),
+            FloweringWood::tryFrom(Asked::text($request, 'wood')),
+            Asked::text($request, 'habit') ?: null,
             $month >= 1 && $month <= 12 ? $month : null,
         );
     }

@@ -6,6 +6,7 @@ namespace App\PlantBook;
 
 use App\Models\Firm;
 use App\Models\OwnKind;
+use App\Support\Asked;
 use App\Support\Controller;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -18,7 +19,7 @@ final class OwnKindController extends Controller
     public function create(Request $request, PlantBook $book, KindForm $form): View
     {
         $this->authorize('update', Firm::class);
-        $like = $book->find($request->string('like')->toString());
+        $like = $book->find(Asked::text($request, 'like'));
 
         return view('plant-book.form', [
             'kind' => null,
@@ -30,7 +31,7 @@ final class OwnKindController extends Controller
 
     public function store(OwnKindRequest $request, OwnKinds $kinds): RedirectResponse
     {
-        $version = $kinds->write($request->own(), $request->string('note')->toString(), $request->user());
+        $version = $kinds->write($request->own(), Asked::text($request, 'note'), $request->user());
 
         return $this->saved($version, 'is in the plant book as the firm\'s own.');
     }
@@ -49,7 +50,7 @@ final class OwnKindController extends Controller
 
     public function update(OwnKindRequest $request, string $kind, OwnKinds $kinds): RedirectResponse
     {
-        $version = $kinds->write($request->own(), $request->string('note')->toString(), $request->user());
+        $version = $kinds->write($request->own(), Asked::text($request, 'note'), $request->user());
 
         return $this->saved(
             $version,

@@ -6,14 +6,14 @@ namespace App\PlantBook;
 
 use App\Models\Firm;
 use App\Models\OwnKind;
-use Illuminate\Foundation\Http\FormRequest;
+use App\Support\AskedRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Validator;
 use PruningHook\Core\PlantBook\PlantBook;
 
 /** What the planner says of a kind: a correction of the plant book's, or a kind of the firm's own. */
-final class OwnKindRequest extends FormRequest
+final class OwnKindRequest extends AskedRequest
 {
     public function authorize(): bool
     {
@@ -67,7 +67,7 @@ final class OwnKindRequest extends FormRequest
             if ($validator->errors()->isNotEmpty()) {
                 return;
             }
-            if ($this->like() !== null && app(PlantBook::class)->find($this->string('name')->toString()) !== null) {
+            if ($this->like() !== null && app(PlantBook::class)->find($this->line('name')) !== null) {
                 $validator
                     ->errors()
                     ->add(
@@ -101,7 +101,7 @@ final class OwnKindRequest extends FormRequest
     {
         $kind = $this->route('kind');
 
-        return is_string($kind) ? $kind : Str::slug($this->string('name')->toString());
+        return is_string($kind) ? $kind : Str::slug($this->line('name'));
     }
 
     /** The kind a new one is begun from; null where the plant book's own is corrected. */
@@ -111,7 +111,7 @@ final class OwnKindRequest extends FormRequest
 
         return is_string($kind)
             ? OwnKind::query()->where('kind', $kind)->latest('id')->value('like')
-            : $this->string('like')->toString();
+            : $this->line('like');
     }
 
     public function own(): OwnEntry

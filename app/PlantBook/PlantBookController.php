@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\PlantBook;
 
+use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
@@ -34,7 +35,7 @@ final class PlantBookController extends Controller
         return view(
             'plant-book.show',
             $screen->show(
-                $book->has($kind) ? $book->kind($kind) : abort(404), $request->string('garden')->trim()->toString(),
+                $book->has($kind) ? $book->kind($kind) : abort(404), Asked::text($request, 'garden'),
                 Today::day(),
             ),
         );

@@ -7,15 +7,15 @@ namespace App\Plants;
 use App\Models\BloomNote;
 use App\Models\Plant;
 use App\Models\Regrowth;
+use App\Support\AskedRequest;
 use App\Support\Today;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 use PruningHook\Core\PlantBook\PlantBook;
 
 /** How a plant flowered. */
-final class BloomRequest extends FormRequest
+final class BloomRequest extends AskedRequest
 {
     protected $errorBag = 'bloom';
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plants;
 
 use App\Models\Plant;
+use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
@@ -18,7 +19,7 @@ final class DrawingController extends Controller
         return view(
             'plants.drawing',
             $drawing->show(
-                $plant->load(['garden', 'workLogs']), $request->string('task')->toString() ?: null,
+                $plant->load(['garden', 'workLogs']), Asked::text($request, 'task') ?: null,
                 Today::day(), $request->measures(),
             ),
         );
@@ -29,7 +30,7 @@ final class DrawingController extends Controller
         return view(
             'plants.compare',
             $drawing->show(
-                $plant->load(['garden', 'workLogs']), $request->string('task')->toString() ?: null, Today::day(),
+                $plant->load(['garden', 'workLogs']), Asked::text($request, 'task') ?: null, Today::day(),
             ),
         );
     }

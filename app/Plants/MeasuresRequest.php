@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Plants;
 
 use App\Models\Plant;
+use App\Support\AskedRequest;
 use App\Support\Today;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Validator;
 use PruningHook\Core\PlantBook\PlantBook;
 
 /** The measures a drawing is looked at with, or that are kept: heights in centimetres, stems in numbers. */
-final class MeasuresRequest extends FormRequest
+final class MeasuresRequest extends AskedRequest
 {
     public const FIELDS = ['height_cm', 'flowering_height_cm', 'stems_old', 'stems_young'];
 

@@ -7,6 +7,7 @@ namespace App\Plants;
 use App\Bridge\CorePlants;
 use App\Models\Garden;
 use App\Models\Plant;
+use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
@@ -23,7 +24,7 @@ final class PlantController extends Controller
     public function show(Request $request, Plant $plant, PlantScreen $screen, PlantBook $book): View
     {
         try {
-            $day = $request->filled('cut') ? Day::parse($request->string('cut')->toString()) : Today::day();
+            $day = $request->filled('cut') ? Day::parse(Asked::text($request, 'cut')) : Today::day();
         } catch (Fault) {
             $day = Today::day();
         }
@@ -87,7 +88,7 @@ final class PlantController extends Controller
     public function seen(Request $request, Plant $plant, SayWhatIsSeen $seen): RedirectResponse
     {
         $this->authorize('survey', $plant);
-        [$fact, $value] = [...explode(':', $request->string('seen')->toString(), 2), ''];
+        [$fact, $value] = [...explode(':', Asked::text($request, 'seen'), 2), ''];
         $before = $seen->say($plant, $fact, $value === '' ? null : $value, Today::day());
 
         // Back to where the hand was, and not to the top of a long sheet.

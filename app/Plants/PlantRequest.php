@@ -7,10 +7,10 @@ namespace App\Plants;
 use App\Exchange\StateFacts;
 use App\Models\Plant;
 use App\Practice\PracticeRules;
+use App\Support\AskedRequest;
 use App\Support\LengthField;
 use App\Support\Today;
 use Closure;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
@@ -26,7 +26,7 @@ use PruningHook\Core\Prescription\Contradictions;
  *
  * @phpstan-import-type Facts from StateFacts
  */
-final class PlantRequest extends FormRequest
+final class PlantRequest extends AskedRequest
 {
     public const FORMS = [
         'free', 'hedge', 'standard', 'multi-stem', 'fan', 'espalier', 'cordon', 'trellis', 'arch', 'fence', 'wall',
@@ -142,7 +142,7 @@ final class PlantRequest extends FormRequest
     public function withValidator(Validator $validator): void
     {
         $validator->after(function (Validator $validator): void {
-            $kind = app(PlantBook::class)->find($this->string('kind')->toString());
+            $kind = app(PlantBook::class)->find($this->line('kind'));
             if ($kind === null) {
                 return;
             }
@@ -156,11 +156,11 @@ final class PlantRequest extends FormRequest
             $told = Contradictions::of(
                 $kind,
                 app(PlantBook::class),
-                $this->string('aim')->toString() ?: null,
+                $this->line('aim') ?: null,
                 $this->filled('flowering_height_cm') ? $this->integer('flowering_height_cm') * 10 : null,
                 $this->filled('grafted') ? $this->boolean('grafted') : null,
                 StateFacts::read($state),
-                $this->filled('planted_on') ? Day::parse($this->string('planted_on')->toString()) : null,
+                $this->filled('planted_on') ? Day::parse($this->line('planted_on')) : null,
             );
             foreach ($told as $fact => $wrong) {
                 $validator
@@ -203,7 +203,7 @@ final class PlantRequest extends FormRequest
 
         return [
             ...$facts,
-            'kind' => app(PlantBook::class)->find($this->string('kind')->toString())?->id,
+            'kind' => app(PlantBook::class)->find($this->line('kind'))?->id,
             'hazards' => array_values((array) $this->validated('hazards', [])),
             'state' => $this->state(),
             'practice' => PracticeRules::chosen($this->validated('practice', [])),

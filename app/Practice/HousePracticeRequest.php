@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Practice;
 
 use App\Models\Firm;
-use Illuminate\Foundation\Http\FormRequest;
+use App\Support\AskedRequest;
 use Illuminate\Support\Facades\Gate;
 
 /** The firm's choice of schools. */
-final class HousePracticeRequest extends FormRequest
+final class HousePracticeRequest extends AskedRequest
 {
     public function authorize(): bool
     {

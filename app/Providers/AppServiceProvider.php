@@ -10,6 +10,7 @@ use App\Due\SignShifts;
 use App\Due\Watch;
 use App\PlantBook\OwnKinds;
 use App\PlantBook\PlantBookFiles;
+use App\Support\Today;
 use App\Weather\SimulatedStation;
 use App\Weather\WeatherStation;
 use Illuminate\Contracts\Foundation\Application;
@@ -20,6 +21,8 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function boot(): void
     {
+        // A firm whose days begin at no known hour does not start: every window would be off by one.
+        Today::zone();
         Watch::start();
     }
 

@@ -9,6 +9,7 @@ use App\Models\EntryKind;
 use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
+use App\Support\Today;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -146,17 +147,21 @@ final readonly class Entries
         $now = Carbon::now();
         $off = $phone === null ? 0 : (int) $phone->diffInSeconds($now);
         $off = abs($off) > self::CLOCK_OFF ? $off : 0;
+        // No word is of tomorrow, whatever the phone thinks.
+        $saidAt = Carbon::parse((string) $sent['said_at'])->utc()->addSeconds($off)->min($now);
         $body = (array) ($sent['body'] ?? []);
+        if ($kind === EntryKind::Log && $task !== null) {
+            $body = LogRules::said($task, $body);
+            $body['on'] ??= (string) Today::of($saidAt);
+        } else {
+            $body = self::ticked($kind, $body);
+        }
         $new = Entry::query()->insertOrIgnore([
             'uuid' => $sent['id'], 'kind' => $kind->value, 'visit_id' => (int) $sent['visit'],
             'visit_task_id' => $task?->id, 'corrects' => json_encode($sent['corrects'] ?? [], JSON_THROW_ON_ERROR),
-            'body' => json_encode(
-                $kind === EntryKind::Log && $task !== null ? LogRules::said($task, $body) : self::ticked($kind, $body),
-                JSON_THROW_ON_ERROR,
-            ),
+            'body' => json_encode($body, JSON_THROW_ON_ERROR),
             'digest' => $digest, 'said_by' => $by->id, 'clock_off_s' => $off, 'created_at' => $now,
-            // No word is of tomorrow, whatever the phone thinks.
-            'said_at' => Carbon::parse((string) $sent['said_at'])->utc()->addSeconds($off)->min($now),
+            'said_at' => $saidAt,
         ]);
         // Sent twice at the same moment: the other one has written it.
         if ($new === 1 && $task !== null) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Models\User;
+use App\Support\Asked;
 use App\Support\Controller;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -34,7 +35,7 @@ final class EntryController extends Controller
         ]);
         /** @var User $user */
         $user = $request->user();
-        $phone = $request->filled('now') ? Carbon::parse($request->string('now')->toString()) : null;
+        $phone = $request->filled('now') ? Carbon::parse(Asked::text($request, 'now')) : null;
         $results = [];
         foreach ((array) $request->input('entries') as $sent) {
             $results[] = $entries->keep((array) $sent, $user, $phone);

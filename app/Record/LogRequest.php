@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Models\VisitTask;
-use Illuminate\Foundation\Http\FormRequest;
+use App\Support\AskedRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Validator;
 
@@ -14,7 +14,7 @@ use Illuminate\Validation\Validator;
  *
  * @phpstan-import-type Said from LogRules
  */
-final class LogRequest extends FormRequest
+final class LogRequest extends AskedRequest
 {
     public function authorize(): bool
     {

@@ -8,17 +8,21 @@ use App\Models\Finding;
 use App\Models\Hindrance;
 use App\Models\VisitTask;
 use App\Support\LengthField;
+use App\Support\Say;
+use App\Support\Today;
 use Illuminate\Contracts\Validation\Validator;
 use Illuminate\Validation\Rule;
 use PruningHook\Core\Amount\Effect;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Plant\Outcome;
 
 /**
  * What may be said of a task, by whichever way it comes. What cannot be is refused; what is hard to believe is asked
  * about, and kept once it has been said again.
  *
- * @phpstan-type Said array{outcome: string, why?: ?string, told?: ?string, minutes?: ?int, removed_percent?: ?int,
- *     over_cap_reason?: ?string, amounts?: list<array{effect?: string, what: string, unit: string, value: int}>,
+ * @phpstan-type Said array{outcome: string, on?: ?string, why?: ?string, told?: ?string, minutes?: ?int,
+ *     removed_percent?: ?int, over_cap_reason?: ?string,
+ *     amounts?: list<array{effect?: string, what: string, unit: string, value: int}>,
  *     findings?: list<string>, blades?: ?bool, note?: ?string, left_for_next_year?: ?string, left_stem?: ?string}
  */
 final readonly class LogRules
@@ -28,6 +32,9 @@ final readonly class LogRules
 
     /** And minutes beyond so many times the prescribed, and this many at least. */
     private const LONG_MINUTES = 240;
+
+    /** No number on a sheet is larger. */
+    private const MOST = 1_000_000;
 
     /** Counted beside what the prescription asks for: field, words, unit, effect. */
     public const MORE = [
@@ -46,6 +53,7 @@ final readonly class LogRules
     {
         return [
             'outcome' => ['required', Rule::enum(Outcome::class)],
+            'on' => ['nullable', 'date_format:Y-m-d', 'before_or_equal:'.Today::day()],
             'why' => [
                 'nullable', 'required_if:outcome,partly', 'required_if:outcome,not-done', Rule::enum(Hindrance::class),
             ],
@@ -74,6 +82,8 @@ final readonly class LogRules
     {
         return [
             'outcome.required' => 'Tap how it went.',
+            'on.date_format' => 'That is not a day of the calendar.',
+            'on.before_or_equal' => 'Nothing is done on a day that has not come.',
             'why.required_if' => 'Tap why it was not all done.',
             'minutes.required_if' => 'How many minutes did it take?',
             'removed_percent.between' => 'A share lies between 0 and 100 per cent.',
@@ -86,7 +96,15 @@ final readonly class LogRules
     /** @param  array<array-key, mixed>  $given */
     public function look(Validator $validator, VisitTask $task, array $given): void
     {
+        if ($validator->errors()->isNotEmpty()) {
+            return;
+        }
         $this->cap($validator, $task, $given);
+        $on = self::text($given, 'on');
+        $planted = $task->plant->planted_on;
+        if ($on !== null && $planted !== null && Day::parse($on)->isBefore($planted)) {
+            $validator->errors()->add('on', 'It was only planted on '.Say::date($planted).'.');
+        }
         // What was tapped before it was done after all stops nothing.
         $outcome = Outcome::tryFrom(self::text($given, 'outcome') ?? '');
         $why = $outcome?->isDone() === true ? null : Hindrance::tryFrom(self::text($given, 'why') ?? '');
@@ -115,6 +133,7 @@ final readonly class LogRules
 
         return [
             'outcome' => $outcome->value,
+            'on' => self::text($given, 'on'),
             'why' => $outcome->isDone() ? null : self::text($given, 'why'),
             'told' => $outcome->isDone() ? null : self::text($given, 'told'),
             'minutes' => $something ? self::number($given['minutes'] ?? null) : null,
@@ -235,6 +254,8 @@ final readonly class LogRules
 
     private static function number(mixed $value): ?int
     {
-        return is_numeric($value) ? (int) $value : null;
+        $number = filter_var($value, FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => self::MOST]]);
+
+        return $number === false ? null : $number;
     }
 }

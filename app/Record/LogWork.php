@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
 use App\Stems\LoggedCuts;
+use App\Support\Today;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -31,6 +32,7 @@ final readonly class LogWork
     {
         return DB::transaction(static function () use ($task, $said, $by): WorkLog {
             $before = array_column(Standing::of($task->entries()->get()), 'uuid');
+            $said['on'] ??= (string) Today::day();
             self::write($task, EntryKind::Log, $before, $said, $by);
 
             return self::settle($task, $by) ?? throw new \LogicException('what was just said stands');
@@ -87,24 +89,24 @@ final readonly class LogWork
      */
     private static function line(VisitTask $task, array $said, ?int $by): array
     {
+        // As it was said; what nobody spoke of is silent.
+        $silent = array_fill_keys([
+            'why', 'told', 'minutes', 'removed_percent', 'over_cap_reason', 'blades', 'note', 'left_for_next_year',
+            'left_stem',
+        ], null);
+
         return [
+            ...$silent,
+            ...array_intersect_key($said, $silent),
             'plant_id' => $task->plant_id,
             'task' => $task->task,
             'recipe' => $task->prescribed->recipe,
             'season' => $task->season,
-            'on' => $task->visit->on,
+            // Words of before that was asked are of the day of the visit.
+            'on' => $said['on'] ?? $task->visit->on,
             'outcome' => $said['outcome'],
-            'why' => $said['why'] ?? null,
-            'told' => $said['told'] ?? null,
-            'minutes' => $said['minutes'] ?? null,
-            'removed_percent' => $said['removed_percent'] ?? null,
-            'over_cap_reason' => $said['over_cap_reason'] ?? null,
             'amounts' => LoggedCuts::counted($task, Outcome::from($said['outcome']), $said['amounts'] ?? []),
             'findings' => $said['findings'] ?? [],
-            'blades' => $said['blades'] ?? null,
-            'note' => $said['note'] ?? null,
-            'left_for_next_year' => $said['left_for_next_year'] ?? null,
-            'left_stem' => $said['left_stem'] ?? null,
             'logged_by' => $by,
         ];
     }

@@ -7,6 +7,7 @@ namespace App\Record;
 use App\Models\Photo;
 use App\Models\User;
 use App\Models\VisitTask;
+use App\Support\Asked;
 use App\Support\Controller;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -41,8 +42,8 @@ final class PhotoController extends Controller
         /** @var UploadedFile $file */
         $file = $request->file('photo');
         $photos->keep($task, $user, [
-            'uuid' => $request->string('id')->toString(), 'moment' => $request->string('moment')->toString(),
-            'taken_at' => Carbon::parse($request->string('taken_at')->toString())->utc(),
+            'uuid' => Asked::text($request, 'id'), 'moment' => Asked::text($request, 'moment'),
+            'taken_at' => Carbon::parse(Asked::text($request, 'taken_at'))->utc(),
         ], $file->getPathname());
 
         return response()->json(['state' => 'kept']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Support\Asked;
 use App\Support\Controller;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -14,7 +15,7 @@ final class RecordController extends Controller
     /** Plants of a kind that were cut in different ways. */
     public function compare(Request $request, Treatments $treatments, PlantBook $book): View
     {
-        $asked = $request->string('kind')->toString();
+        $asked = Asked::text($request, 'kind');
         $kind = $book->has($asked) ? $asked : null;
 
         return view('record.compare', [

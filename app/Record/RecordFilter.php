@@ -7,6 +7,7 @@ namespace App\Record;
 use App\Models\Finding;
 use App\Models\Garden;
 use App\Search\SearchTables;
+use App\Support\Asked;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Http\Request;
@@ -29,11 +30,11 @@ final readonly class RecordFilter
     public static function from(Request $request): self
     {
         return new self(
-            $request->string('q')->trim()->toString(),
-            Garden::called($request->string('garden')->trim()->toString()),
+            Asked::text($request, 'q'),
+            Garden::called(Asked::text($request, 'garden')),
             $request->integer('season') ?: null,
-            Outcome::tryFrom($request->string('outcome')->toString()),
-            Finding::tryFrom($request->string('found')->toString()),
+            Outcome::tryFrom(Asked::text($request, 'outcome')),
+            Finding::tryFrom(Asked::text($request, 'found')),
             $request->boolean('left'),
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Models\WorkLog;
+use App\Support\Asked;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
 
@@ -27,7 +28,7 @@ final readonly class RecordScreen
         ]);
         $filter->narrow($logs);
         // A day to search from, whether one was asked for or not: else the whole index would count as read.
-        $asked = preg_match('/^(\d{4}-\d\d-\d\d) (\d{1,18})$/', $request->string('before')->toString(), $before) === 1;
+        $asked = preg_match('/^(\d{4}-\d\d-\d\d) (\d{1,18})$/', Asked::text($request, 'before'), $before) === 1;
         [, $day, $line] = $asked ? $before : ['', self::END, 0];
         $logs->where('on', '<=', $day);
         $logs->where(static fn (Builder $any) => $any->where('on', '<', $day)->orWhere('id', '<', (int) $line));

@@ -7,6 +7,7 @@ namespace App\Season;
 use App\Models\Garden;
 use App\Models\Plant;
 use App\Search\SearchTables;
+use App\Support\Asked;
 use App\Support\Controller;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -22,7 +23,7 @@ final class SearchController extends Controller
 
     public function index(Request $request, PlantBook $book): View
     {
-        $text = $request->string('q')->trim()->toString();
+        $text = Asked::text($request, 'q');
         $found = DB::table('plants')->whereNull('plants.deleted_at');
         $plants =
             $text === ''
@@ -65,7 +66,7 @@ final class SearchController extends Controller
     /** Gardens that are called so, for a field that asks for one while it is typed. */
     public function gardens(Request $request): JsonResponse
     {
-        $text = $request->string('q')->trim()->toString();
+        $text = Asked::text($request, 'q');
 
         return new JsonResponse(
             $text === ''

@@ -6,6 +6,7 @@ namespace App\Season;
 
 use App\Models\Garden;
 use App\Search\SearchTables;
+use App\Support\Asked;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -30,18 +31,18 @@ final readonly class SeasonFilter
 
     public static function from(Request $request, PlantBook $book): self
     {
-        $kind = $request->string('kind')->toString();
-        $text = $request->string('q')->trim()->toString();
-        $show = Urgency::tryFrom($request->string('show')->toString());
+        $kind = Asked::text($request, 'kind');
+        $text = Asked::text($request, 'q');
+        $show = Urgency::tryFrom(Asked::text($request, 'show'));
 
         return new self(
             $text,
-            Garden::called($request->string('garden')->trim()->toString()),
+            Garden::called(Asked::text($request, 'garden')),
             $request->integer('crew') ?: null,
             $book->has($kind) ? $kind : null,
             in_array($show, KeptTasks::URGENCIES, true) ? $show : null,
-            Zoom::tryFrom($request->string('zoom')->toString()) ?? Zoom::Year,
-            Grouping::tryFrom($request->string('by')->toString()) ?? Grouping::Garden,
+            Zoom::tryFrom(Asked::text($request, 'zoom')) ?? Zoom::Year,
+            Grouping::tryFrom(Asked::text($request, 'by')) ?? Grouping::Garden,
             $text === '' ? [] : $book->named($text),
         );
     }

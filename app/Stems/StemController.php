@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stems;
 
 use App\Models\Plant;
+use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
@@ -22,7 +23,7 @@ final class StemController extends Controller
     {
         $shown = $this->board->show(
             $plant->load('garden'), $this->board->survey($plant, Today::day()),
-            $request->string('stem')->toString() ?: null, Today::day(),
+            Asked::text($request, 'stem') ?: null, Today::day(),
         );
 
         return view($request->boolean('board') ? 'stems.board' : 'stems.show', $shown);
@@ -37,7 +38,7 @@ final class StemController extends Controller
 
         return $this->answer(
             $request, $plant,
-            $request->string('op')->toString() === 'add' ? $stems[count($stems) - 1]['ref'] ?? null : null,
+            Asked::text($request, 'op') === 'add' ? $stems[count($stems) - 1]['ref'] ?? null : null,
         );
     }
 
@@ -64,7 +65,7 @@ final class StemController extends Controller
 
     private function answer(Request $request, Plant $plant, ?string $new): View|RedirectResponse
     {
-        $hand = $new ?? ($request->string('ref')->toString() ?: null);
+        $hand = $new ?? (Asked::text($request, 'ref') ?: null);
 
         return $request->header('X-Board') === null
             ? redirect()->route('stems.show', [$plant, ...($hand === null ? [] : ['stem' => $hand])])

@@ -71,12 +71,13 @@ final readonly class Say
     /** A time of day in the firm's own time zone, "07:05", of minutes after midnight UTC. */
     public static function clock(int $minutes, Day $day): string
     {
-        $zone = config('hook.time_zone');
+        return self::time(Carbon::parse((string) $day, 'UTC')->addMinutes($minutes));
+    }
 
-        return Carbon::parse((string) $day, 'UTC')
-            ->addMinutes($minutes)
-            ->setTimezone(is_string($zone) ? $zone : 'UTC')
-            ->format('H:i');
+    /** A time of day by the firm's clock, "07:05". */
+    public static function time(Carbon $moment): string
+    {
+        return Today::local($moment)->format('H:i');
     }
 
     public static function length(?int $mm): ?string

@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace App\Visits;
 
 use App\Season\TaskChoice;
-use App\Support\Today;
-use Illuminate\Foundation\Http\FormRequest;
+use App\Support\AskedRequest;
 use Illuminate\Support\Facades\Gate;
 use PruningHook\Core\Calendar\Day;
 
 /** A visit as it is being planned. */
-final class PlanRequest extends FormRequest
+final class PlanRequest extends AskedRequest
 {
     public function authorize(): bool
     {
@@ -22,7 +21,7 @@ final class PlanRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'on' => ['required', 'date_format:Y-m-d', 'after_or_equal:'.Today::day()],
+            'on' => PlanDay::rules(),
             'tasks' => ['required', 'array', 'min:1', 'max:100'],
             'tasks.*' => ['required', 'string', 'regex:/^\d{1,9}:[a-z-]{1,60}:\d{4}$/'],
             'crew_id' => ['nullable', 'integer', 'exists:crews,id'],
@@ -35,15 +34,13 @@ final class PlanRequest extends FormRequest
     {
         return [
             'tasks.required' => 'Choose at least one task for the visit.',
-            'on.required' => 'Choose the day of the visit.',
-            'on.date_format' => 'That is not a day of the calendar.',
-            'on.after_or_equal' => 'A visit is planned for today or later.',
+            ...PlanDay::MESSAGES,
         ];
     }
 
     public function day(): Day
     {
-        return Day::parse($this->string('on')->toString());
+        return Day::parse($this->line('on'));
     }
 
     /** @return list<TaskChoice> */
@@ -57,7 +54,7 @@ final class PlanRequest extends FormRequest
 
     public function reason(): ?string
     {
-        return $this->string('outside_reason')->trim()->toString() ?: null;
+        return $this->line('outside_reason') ?: null;
     }
 
     public function crew(): ?int

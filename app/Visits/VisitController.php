@@ -7,6 +7,7 @@ namespace App\Visits;
 use App\Models\Crew;
 use App\Models\Garden;
 use App\Models\Visit;
+use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
@@ -53,10 +54,9 @@ final class VisitController extends Controller
     {
         $this->authorize('update', $visit);
         $this->validate($request, [
-            'on' => ['required', 'date_format:Y-m-d'],
-            'outside_reason' => ['nullable', 'string', 'max:500'],
-        ]);
-        $move->move($visit, $request->string('on')->toString(), $request->string('outside_reason')->trim()->toString());
+            'on' => PlanDay::rules(), 'outside_reason' => ['nullable', 'string', 'max:500'],
+        ], PlanDay::MESSAGES);
+        $move->move($visit, Asked::text($request, 'on'), Asked::text($request, 'outside_reason'));
 
         return redirect()->route('visits.show', $visit)->with('said', 'The visit is moved.');
     }

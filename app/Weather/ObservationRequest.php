@@ -7,8 +7,8 @@ namespace App\Weather;
 use App\Bridge\CorePlants;
 use App\Models\Garden;
 use App\Models\Observation;
+use App\Support\AskedRequest;
 use App\Support\Today;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
@@ -20,7 +20,7 @@ use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\SeasonReader;
 
 /** What was seen and when; a date that no season could bring is questioned. */
-final class ObservationRequest extends FormRequest
+final class ObservationRequest extends AskedRequest
 {
     public function authorize(): bool
     {
@@ -63,7 +63,7 @@ final class ObservationRequest extends FormRequest
 
     public function seen(): CoreObservation
     {
-        return new CoreObservation($this->string('event')->toString(), Day::parse($this->string('on')->toString()));
+        return new CoreObservation($this->line('event'), Day::parse($this->line('on')));
     }
 
     public function season(): int

@@ -299,6 +299,7 @@ final class DrawingTest extends FeatureTestCase
                 ->make(LogWork::class)
                 ->log($task, [
                     'outcome' => 'done', 'minutes' => 30, 'amounts' => [$task->prescribed->amounts[0]->logged(3)],
+                    'on' => (string) $task->visit->on,
                 ], null);
         }
         $lilac->update(['aim' => 'renewal']);

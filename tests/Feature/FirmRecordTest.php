@@ -188,6 +188,8 @@ final class FirmRecordTest extends FeatureTestCase
     private function log(VisitTask $task, array $said): void
     {
         // @phpstan-ignore argument.type (what a test is about, and the rest as it usually is)
-        $this->app->make(LogWork::class)->log($task, ['outcome' => 'done', 'minutes' => 30, ...$said], $this->hand());
+        $this->app->make(LogWork::class)->log($task, [
+            'outcome' => 'done', 'minutes' => 30, 'on' => (string) $task->visit->on, ...$said,
+        ], $this->hand());
     }
 }

@@ -27,9 +27,37 @@ final class HookTest extends TestCase
         return [
             'an unknown command' => [['prune'], 'no such command: prune. ./hook help lists them'],
             'an unknown option' => [['demo', '--loud'], 'no such option: --loud. ./hook help lists them'],
-            'a port in words' => [['demo', '--port', 'eighty'], '--port takes a number'],
-            'a day in words' => [['serve', '--today', 'tomorrow'], '--today takes a day, yyyy-mm-dd'],
+            'a port in words' => [['demo', '--port', 'eighty'], '--port takes a number from 1 to 65535'],
+            'a port that is none' => [['demo', '--port', '99999'], '--port takes a number from 1 to 65535'],
+            'a day in words' => [
+                ['serve', '--today', 'tomorrow'], '--today takes a day of the calendar, yyyy-mm-dd',
+            ],
+            'a day of no calendar' => [
+                ['serve', '--today', '2027-02-30'], '--today takes a day of the calendar, yyyy-mm-dd',
+            ],
+            'an option of no command' => [['prescribe', '--loud'], 'The "--loud" option does not exist.'],
         ];
+    }
+
+    public function test_files_are_named_as_seen_from_where_it_is_called(): void
+    {
+        $root = dirname(__DIR__, 2);
+        $calls = [
+            ['../../hook', 'prescribe', 'example-input.json'], ['../../hook', 'judge', 'example-stems.json'],
+            ['../../hook', 'plan', 'example-plan-input.json'],
+            ['../../hook', 'window', 'wisteria', '--site', 'example-input.json', '--day', '2027-03-08'],
+            ['../../hook', 'window', 'wisteria', '--site=example-input.json', '--day=2027-03-08'],
+        ];
+        foreach ($calls as $call) {
+            $run = new Process($call, "$root/docs/formats", timeout: 120);
+            $run->run();
+            self::assertSame('', $run->getErrorOutput(), implode(' ', $call));
+            self::assertSame(0, $run->getExitCode());
+            self::assertNotSame([], json_decode($run->getOutput(), true));
+        }
+        $run = new Process(['../../hook', 'prescribe', 'nowhere.json'], "$root/docs/formats", timeout: 120);
+        self::assertSame(2, $run->run());
+        self::assertSame('nowhere.json: no such file, or not readable', trim($run->getErrorOutput()));
     }
 
     public function test_a_busy_port_is_told_at_once_with_a_way_out(): void

@@ -66,7 +66,7 @@ final class WeatherTest extends FeatureTestCase
             'plant_id' => $this->wisteria->id, 'task' => 'summer-pass', 'season' => 2027, 'position' => 0,
             'minutes' => 20, 'prescribed' => $this->prescription(['recipe' => 'spur-back']),
         ]);
-        $this->app->make(LogWork::class)->log($cut, ['outcome' => 'done', 'minutes' => 20], null);
+        $this->app->make(LogWork::class)->log($cut, ['outcome' => 'done', 'minutes' => 20, 'on' => '2027-02-17'], null);
         $task = $this->visitTask();
         $sheet = fn () => $this->actingAs($this->hand())->get("/visits/$task->visit_id");
         $sheet()->assertDontSee('since the cut');

@@ -21,8 +21,9 @@ export function said(form) {
 }
 
 /** What a form lacks before it can be kept, by field. */
-function lacking(body, left, stops) {
+function lacking(body, left, stops, today) {
     const wrong = {};
+    if (body.on > today) wrong.on = 'Nothing is done on a day that has not come.';
     if (!body.outcome) wrong.outcome = 'Tap how it went.';
     if (['partly', 'not-done'].includes(body.outcome) && !body.why) wrong.why = 'Tap why it was not all done.';
     if (!wrong.why && stops.includes(body.why) && ['partly', 'not-done'].includes(body.outcome) && !body.told)
@@ -128,7 +129,9 @@ export const logForm = (outcome, why, stops, task, reasoned = false) => ({
     async submit() {
         const { visit, by, name, label, standing, left } = about(this.$root);
         const body = said(this.$root);
-        const wrong = lacking(body, left, stops);
+        // The sheet may be of yesterday, and the phone's clock may be behind.
+        const days = [this.$root.elements.on.max, new Date().toLocaleDateString('sv')].sort();
+        const wrong = lacking(body, left, stops, days[1]);
         this.wrong(wrong);
         if (Object.keys(wrong).length) return;
         // It stands in place of all that this phone knows of: what the office has, and what still waits here.

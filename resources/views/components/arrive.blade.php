@@ -15,5 +15,5 @@
         <div data-here="arrive"></div>
     </form>
 @endcan
-<div data-said>@if ($word)<p class="here-note">Arrived {{ $word->said_at->format('H:i') }},
+<div data-said>@if ($word)<p class="here-note">Arrived {{ App\Support\Say::time($word->said_at) }},
     {{ $word->saidBy?->name ?? 'somebody' }}.</p>@endif</div>

@@ -1,9 +1,10 @@
 @props(['plant'])
+@use('App\Support\Asked')
 @use('App\Models\BloomNote')
 @use('App\Models\Regrowth')
 @php
     $bag = $errors->bloom;
-    $was = fn (string $field): mixed => $bag->any() ? old($field) : null;
+    $was = fn (string $field): mixed => $bag->any() ? Asked::before($field) : null;
     $grew = array_column(array_map(fn (Regrowth $each): array => [$each->value, $each->inWords()], Regrowth::cases()),
         1, 0);
     $choices = ['score' => ['How well', 'not judged', BloomNote::SCORES],

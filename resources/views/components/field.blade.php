@@ -1,9 +1,10 @@
 @props(['name', 'label', 'value' => null, 'type' => 'text', 'help' => null, 'required' => false, 'options' => null,
     'empty' => null, 'width' => null])
+@use('App\Support\Asked')
 @php
     $key = str_replace(['[', ']'], ['.', ''], $name);
     $id = 'f-'.str_replace('.', '-', $key);
-    $said = old($key, $value);
+    $said = Asked::before($key, $value);
     $described = trim(($help !== null ? "$id-help " : '').($errors->has($key) ? "$id-wrong" : ''));
 @endphp
 <div class="mb-3" @if ($width) style="max-width: {{ $width }}" @endif>

@@ -1,11 +1,12 @@
 @props(['sheet', 'bag'])
+@use('App\Support\Asked')
 @use('App\Models\Hindrance')
 @use('App\Support\LengthField')
 @php
     $task = $sheet->task;
     $log = $task->log;
     $mine = $bag->any();
-    $said = static fn (string $key, mixed $kept) => $mine ? old($key) : $kept;
+    $said = static fn (string $key, mixed $kept) => $mine ? Asked::before($key) : $kept;
     $outcome = $said('outcome', $log?->outcome->value);
     $why = $said('why', $log?->why?->value);
     $logged = collect($log?->amounts ?? [])->keyBy('what');
@@ -70,10 +71,15 @@
         <fieldset class="log-field"><legend>Found</legend>
             <div class="taps">@foreach (App\Models\Finding::cases() as $finding)<label><input type="checkbox"
                 name="findings[]" value="{{ $finding->value }}" @checked(in_array($finding->value,
-                (array) $said('findings', $log?->findings ?? []), true))><span>{{ $finding->inWords()
-                }}</span></label>@endforeach</div>
+                $mine ? Asked::listBefore('findings') : $log?->findings ?? [], true))><span>{{
+                $finding->inWords() }}</span></label>@endforeach</div>
         </fieldset>
-        <details class="more"><summary>Heights, stems, next year, a note</summary>
+        <details class="more" @if ($bag->has('on')) open @endif><summary>Another day, heights, stems, next year, a
+            note</summary>
+            <div class="log-field"><label class="form-label" for="on-{{ $task->id }}">Done on</label><input
+                class="form-control" type="date" id="on-{{ $task->id }}" name="on" max="{{ App\Support\Today::day() }}"
+                value="{{ $said('on', $log?->on) }}"><p class="soft mb-0">Empty: today.</p>
+                <x-wrong field="on" :bag="$bag" /></div>
             @foreach (App\Record\LogRules::MORE as $field => [$what, $unit, $effect])
                 <x-stepper :id="$field.'-'.$task->id" :name="'more['.$field.']'" :bag="$bag" :by="$unit === 'cm' ? 5
                     : 1" :label="ucfirst($what).($unit === '' ? '' : ', '.$unit)" :value="$said('more.'.$field,

@@ -1,3 +1,4 @@
+@use('App\Support\Asked')
 @php($title = $crew->exists ? 'Edit '.$crew->name : 'Add a crew')
 @php($clock = fn (?int $minutes) => $minutes === null ? '' : PruningHook\Core\Planning\Season\Visit::clock($minutes))
 <x-layout :title="$title">
@@ -16,11 +17,11 @@
             @foreach (App\Models\Crew::SKILLS as $skill)
                 <div class="form-check form-check-inline"><input class="form-check-input" type="checkbox"
                     id="skill-{{ $skill }}" name="skills[]" value="{{ $skill }}" @checked(in_array($skill, (array)
-                    old('skills', session()->hasOldInput() ? [] : $crew->skills), true))><label
+                    Asked::listBefore('skills', session()->hasOldInput() ? [] : $crew->skills), true))><label
                     class="form-check-label" for="skill-{{ $skill }}">{{ ucfirst($skill) }}</label></div>
             @endforeach
             <div class="form-check mt-2"><input class="form-check-input" type="checkbox" id="overtime" name="overtime"
-                value="1" @checked(old('overtime', session()->hasOldInput() ? false : $crew->overtime))><label
+                value="1" @checked(Asked::before('overtime', session()->hasOldInput() ? false : $crew->overtime))><label
                 class="form-check-label" for="overtime">A day may be up to an hour longer</label></div>
         </fieldset>
         <fieldset><legend>Their week</legend>

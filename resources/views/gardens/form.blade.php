@@ -1,3 +1,4 @@
+@use('App\Support\Asked')
 @php($title = $garden->exists ? 'Edit '.$garden->name : 'Add a garden')
 <x-layout :title="$title">
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a></p>
@@ -53,7 +54,7 @@
                 @foreach (['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as $index => $weekday)
                     <div class="form-check form-check-inline"><input class="form-check-input" type="checkbox"
                         id="closed-{{ $index + 1 }}" name="closed_days[]" value="{{ $index + 1 }}"
-                        @checked(in_array($index + 1, array_map(intval(...), (array) old('closed_days',
+                        @checked(in_array($index + 1, array_map(intval(...), Asked::listBefore('closed_days',
                         $garden->closed_days)), true))><label class="form-check-label"
                         for="closed-{{ $index + 1 }}">{{ $weekday }}</label></div>
                 @endforeach

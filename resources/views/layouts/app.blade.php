@@ -35,7 +35,7 @@
             <form class="searching" action="{{ route('search') }}" role="search">
                 <label class="visually-hidden" for="search">Find a plant or garden</label>
                 <input class="form-control" type="search" id="search" name="q" placeholder="Find a plant or garden"
-                    value="{{ request()->routeIs('search') ? request('q') : '' }}">
+                    value="{{ request()->routeIs('search') ? App\Support\Asked::text(request(), 'q') : '' }}">
             </form>
             <div class="who">
                 <span>{{ auth()->user()->name }}, {{ auth()->user()->role->value }}</span>

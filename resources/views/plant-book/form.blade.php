@@ -1,3 +1,4 @@
+@use('App\Support\Asked')
 @php($title = $kind ? 'Correct '.lcfirst($kind->name) : 'Add a kind of our own')
 @php($at = static fn (string $path) => data_get($entry, $path))
 @php($cm = static fn (string $path) => is_numeric($at($path)) ? $at($path) / 10 : null)
@@ -11,14 +12,14 @@
             style="max-width: 40rem">
             <div class="flex-fill"><label for="like">Begin from the kind it is most like</label><input
                 class="form-control" id="like" name="like" list="kinds" value="{{ $like->name ??
-                request('like') }}"></div>
+                Asked::text(request(), 'like') }}"></div>
             <button class="btn {{ $like ? 'btn-quiet' : 'btn-primary' }}">Begin</button>
             <datalist id="kinds">@foreach ($book->names as $each)<option
                 value="{{ $each->name }}">{{ $each->botanical }}</option>@endforeach</datalist>
         </form>
-        @if (! $like && request('like'))<p class="wrong-note">The plant book has no kind
-            "{{ request('like') }}".@if ($near = $book->nearestName(request('like'))) Did you mean
-            <a href="{{ route('own-kinds.create', ['like' => $near]) }}">{{ $near }}</a>?@endif</p>@endif
+        @if (! $like && Asked::text(request(), 'like'))<p class="wrong-note">The plant book has no kind
+            "{{ Asked::text(request(), 'like') }}".@if ($near = $book->nearestName(Asked::text(request(), 'like'))) Did
+            you mean <a href="{{ route('own-kinds.create', ['like' => $near]) }}">{{ $near }}</a>?@endif</p>@endif
     @endif
     @if ($entry)
         <p>{{ $kind

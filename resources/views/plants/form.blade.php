@@ -1,3 +1,4 @@
+@use('App\Support\Asked')
 @php($title = $plant->exists ? 'Edit '.$plant->label : 'Add a plant')
 <x-layout :title="$title">
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a> /
@@ -59,7 +60,7 @@
                 <div class="taps" role="group" aria-labelledby="hazards-label">
                     @foreach (App\Plants\PlantRequest::HAZARDS as $hazard => $name)
                         <label><input type="checkbox" name="hazards[]" value="{{ $hazard }}"
-                            @checked(in_array($hazard, old('hazards', $plant->hazards),
+                            @checked(in_array($hazard, Asked::listBefore('hazards', $plant->hazards),
                             true))><span>{{ $name }}</span></label>
                     @endforeach
                 </div>
@@ -68,7 +69,7 @@
                 <div class="taps" role="group" aria-labelledby="ticks-label">
                     @foreach (App\Plants\PlantForm::TICKS as $tick => $name)
                         <label><input type="checkbox" name="{{ $tick }}" value="1"
-                            @checked(old($tick, old('label') === null ? ($plant->state[$tick] ?? false)
+                            @checked(Asked::before($tick, old('label') === null ? ($plant->state[$tick] ?? false)
                             : false))><span>{{ $name }}</span></label>
                     @endforeach
                 </div>

@@ -1,3 +1,4 @@
+@use('App\Support\Asked')
 <x-layout title="Plan a visit">
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a> /
         <a href="{{ route('gardens.show', $garden) }}">{{ $garden->name }}</a></p>
@@ -36,7 +37,7 @@
             <x-field name="on" label="Day of the visit" type="date" :value="(string) $on" required
                 :min="(string) $today" x-on:change="refresh()" />
             <x-field name="outside_reason" label="Reason, if the day is outside the common days"
-                :value="request('outside_reason')" help="Shown on the sheet and kept in the record." />
+                :value="Asked::text(request(), 'outside_reason')" help="Shown on the sheet and kept in the record." />
             <x-field name="crew_id" label="Crew" :value="$garden->crew_id" :options="$crews" empty="no crew yet" />
             <button class="btn btn-primary w-100">Plan the visit</button>
         </div>

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Illuminate\Http\Request;
+
+/**
+ * What is asked for in an address or a form, as text whatever was sent: a list where a word was meant is no word.
+ */
+final readonly class Asked
+{
+    public static function text(Request $request, string $field): string
+    {
+        $said = $request->input($field);
+
+        return is_scalar($said) ? trim((string) $said) : '';
+    }
+
+    /** What a form was filled in with before it came back, else what is kept; never a list. */
+    public static function before(string $field, mixed $kept = null): mixed
+    {
+        $said = old($field, $kept);
+
+        return is_array($said) ? null : $said;
+    }
+
+    /**
+     * The same of a field that is a list.
+     *
+     * @param  array<array-key, mixed>  $kept
+     * @return array<array-key, mixed>
+     */
+    public static function listBefore(string $field, array $kept = []): array
+    {
+        $said = old($field, $kept);
+
+        return is_array($said) ? array_filter($said, is_scalar(...)) : [];
+    }
+}
