@@ -30,7 +30,7 @@ export default defineConfig({
                 purgecss({
                     content: ['resources/views/**/*.blade.php', 'resources/js/**/*.js', 'core/Drawing/**/*.php'],
                     // Names put together in a template: d-best, is-open, e-stem, b-old.
-                    safelist: { greedy: [/^(d|e|b|w|is|v)-/] },
+                    safelist: { greedy: [/^(d|e|b|w|is|v|at)-/] },
                     variables: false,
                 }),
             ],

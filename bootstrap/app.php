@@ -2,14 +2,19 @@
 
 declare(strict_types=1);
 
+use App\People\SameDoor;
 use App\Support\Compressed;
 use App\Support\Failures;
 use App\Support\KeepsSession;
+use App\Support\OwnHost;
+use App\Support\OwnToken;
+use App\Support\SafeHeaders;
 use App\Support\SoundText;
 use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
@@ -17,13 +22,15 @@ use Illuminate\Session\Middleware\StartSession;
 use PruningHook\Core\Fault;
 
 $app = Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
+    ->withRouting(web: __DIR__.'/../routes/web.php')
     ->withMiddleware(function (Middleware $middleware): void {
         // Same-origin only, and the package it needs is one of those replaced (packages/README.md).
         $middleware->remove(HandleCors::class);
+        $middleware->prepend([SafeHeaders::class, OwnHost::class]);
         $middleware->append(Compressed::class);
-        $middleware->web(append: [SoundText::class]);
-        $middleware->web(replace: [StartSession::class => KeepsSession::class]);
+        $middleware->web(append: [SameDoor::class, SoundText::class], replace: [
+            StartSession::class => KeepsSession::class, ValidateCsrfToken::class => OwnToken::class,
+        ]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo(static fn (Request $request): string => $request->user()?->home() ?? '/');
     })

@@ -24,6 +24,10 @@ return [
     // The day the product takes for today (yyyy-mm-dd), for tests and for looking at a demo in another season.
     'today' => env('HOOK_TODAY'),
 
+    // Other names the office answers under beside that of APP_URL, and the proxies in front of it; with commas between.
+    'hosts' => env('HOOK_HOSTS'),
+    'proxies' => env('HOOK_PROXIES'),
+
     // The firm's time zone: when its days begin, and what its clocks say.
     'time_zone' => env('HOOK_TIME_ZONE', 'Europe/London'),
 ];

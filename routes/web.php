@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Gardens\FrostController;
 use App\Gardens\GardenController;
+use App\People\AccountController;
 use App\People\CrewController;
 use App\People\ForgotPasswordController;
 use App\People\LoginController;
@@ -24,6 +25,7 @@ use App\Record\WorkLogController;
 use App\Season\SearchController;
 use App\Season\SeasonController;
 use App\Stems\StemController;
+use App\Support\UpController;
 use App\Visits\VisitController;
 use App\Weather\ObservationController;
 use Illuminate\Support\Facades\Route;
@@ -33,6 +35,8 @@ foreach (['garden', 'plant', 'visit', 'task', 'crew', 'observation', 'note', 'dr
     Route::pattern($row, '[0-9]{1,18}');
 }
 
+Route::get('up', UpController::class)->withoutMiddleware('web');
+
 Route::middleware('guest')->group(function (): void {
     Route::get('sign-in', [LoginController::class, 'showLoginForm'])->name('login');
     Route::post('sign-in', [LoginController::class, 'login']);
@@ -41,7 +45,9 @@ Route::middleware('guest')->group(function (): void {
         ->middleware('throttle:6,1')
         ->name('password.email');
     Route::get('new-password/{token}', [ResetPasswordController::class, 'showResetForm'])->name('password.reset');
-    Route::post('new-password', [ResetPasswordController::class, 'reset'])->name('password.update');
+    Route::post('new-password', [ResetPasswordController::class, 'reset'])
+        ->middleware('throttle:12,1')
+        ->name('password.update');
 });
 
 // What a phone shows of a page it does not hold, without signal.
@@ -49,6 +55,10 @@ Route::view('offline', 'offline')->name('offline');
 
 Route::middleware('auth')->group(function (): void {
     Route::post('sign-out', [LoginController::class, 'logout'])->name('logout');
+    Route::get('account', [AccountController::class, 'show'])->name('account');
+    Route::put('account/password', [AccountController::class, 'password'])->name('account.password');
+    Route::post('account/sign-out', [AccountController::class, 'everywhere'])->name('account.everywhere');
+    Route::put('account/keys', [AccountController::class, 'keys'])->name('account.keys');
     Route::get('/', [SeasonController::class, 'index'])->name('season');
     Route::get('season/groups/{group}', [SeasonController::class, 'group'])->name('season.group');
     Route::get('search', [SearchController::class, 'index'])->name('search');

@@ -6,13 +6,13 @@ namespace App\Bench;
 
 use App\Models\Role;
 use App\Models\User;
+use App\Support\OwnToken;
 use Closure;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Contracts\Console\Kernel as Console;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Bootstrap\LoadConfiguration;
-use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -167,7 +167,7 @@ final readonly class FuzzedRequests
             'logging.default' => 'null',
             'hook.today' => self::DAY,
         ]));
-        $app->bind(ValidateCsrfToken::class, static fn (): object => new class
+        $app->bind(OwnToken::class, static fn (): object => new class
         {
             public function handle(Request $request, Closure $next): mixed
             {

@@ -49,9 +49,9 @@ final class GardenController extends Controller
         return $this->form($garden, $book);
     }
 
-    public function update(GardenRequest $request, Garden $garden): RedirectResponse
+    public function update(GardenRequest $request, Garden $garden, SaveGarden $save): RedirectResponse
     {
-        $garden->update($request->facts());
+        $save->update($garden, $request->facts(), Today::day());
 
         return redirect()
             ->route('gardens.show', $garden)

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gardens;
 
 use App\Models\Garden;
+use App\Models\User;
 use App\Practice\PracticeRules;
 use App\Support\AskedRequest;
 use Closure;
@@ -44,7 +45,7 @@ final class GardenRequest extends AskedRequest
             'name' => ['required', 'string', 'max:120'],
             'client' => ['required', 'string', 'max:120'],
             'address' => ['nullable', 'string', 'max:200'],
-            'crew_id' => ['nullable', 'integer', 'exists:crews,id'],
+            'crew_id' => ['nullable', 'integer', 'exists:crews,id', $this->givesTo(...)],
             'latitude' => ['required', 'numeric', 'between:-90,90'],
             'longitude' => ['required', 'numeric', 'between:-180,180'],
             'elevation_m' => ['required', 'integer', 'between:-430,6000'],
@@ -59,6 +60,17 @@ final class GardenRequest extends AskedRequest
             'notes' => ['nullable', 'string', 'max:2000'],
             ...PracticeRules::rules(),
         ];
+    }
+
+    /** Planners give a garden to another crew. */
+    private function givesTo(string $attribute, mixed $value, Closure $fail): void
+    {
+        $garden = $this->route('garden');
+        $user = $this->user();
+        if ($user instanceof User && ! $user->isPlanner() && $garden instanceof Garden
+            && $this->integer('crew_id') !== $garden->crew_id) {
+            $fail('A garden is given to another crew by the planner.');
+        }
     }
 
     /** Dates that hardly fit the place are questioned once; whoever is sure says so. */

@@ -10,14 +10,18 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Notifications\Notifiable;
+use Illuminate\Support\Str;
 use SensitiveParameter;
 
 /**
  * @property int $id
  * @property string $name
  * @property string $email
+ * @property string $password its hash; a plain one is hashed when it is set
  * @property Role $role
  * @property ?int $crew_id
+ * @property string $door what every session of theirs was opened with
+ * @property bool $keys whether single letters jump
  * @property-read ?Crew $crew
  */
 final class User extends Authenticatable
@@ -29,12 +33,26 @@ final class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'password', 'role', 'crew_id'];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'door'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class];
+        return ['password' => 'hashed', 'role' => Role::class, 'keys' => 'boolean'];
+    }
+
+    protected $attributes = ['door' => '', 'keys' => true];
+
+    /** Ends every session and every remembered device of theirs. */
+    public function shutDoor(): void
+    {
+        $this->forceFill(['door' => Str::random(24), 'remember_token' => Str::random(60)])->save();
+    }
+
+    /** Planners give work to any crew; a lead to the own one, or to none yet. */
+    public function gives(?int $crewId): bool
+    {
+        return $this->isPlanner() || $crewId === null || $this->leads($crewId);
     }
 
     /** @return BelongsTo<Crew, $this> */

@@ -7,13 +7,27 @@ namespace App\People;
 use App\Support\Controller;
 use Illuminate\Contracts\View\View;
 use Illuminate\Foundation\Auth\SendsPasswordResetEmails;
+use Illuminate\Http\RedirectResponse;
 
 final class ForgotPasswordController extends Controller
 {
     use SendsPasswordResetEmails;
 
+    private const SENT = 'If somebody signs in with that address, a letter is on its way to it.';
+
     public function showLinkRequestForm(): View
     {
         return view('auth.forgot-password');
+    }
+
+    /** The same answer whether the address is known or not: who works here is nobody's business. */
+    protected function sendResetLinkResponse(): RedirectResponse
+    {
+        return back()->with('status', self::SENT);
+    }
+
+    protected function sendResetLinkFailedResponse(): RedirectResponse
+    {
+        return back()->with('status', self::SENT);
     }
 }

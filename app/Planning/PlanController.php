@@ -44,6 +44,11 @@ final class PlanController extends Controller
         [$on, $crew] = $this->place($request);
         // A lead keeps the visit with the crew: giving it away is the planner's.
         abort_unless($request->user()?->isPlanner() || $crew->id === $visit->crew_id, 403);
+        if ($visit->load('tasks.log')->isTouched()) {
+            throw ValidationException::withMessages([
+                'move' => "Work is logged on the visit to {$visit->garden->name}, so it stays on its day.",
+            ]);
+        }
         $was = ['on' => (string) $visit->on, 'crew' => $visit->crew_id, 'sure' => 1];
         $moved = $this->moved($visit, $on, $crew);
         if (! $moved->isFree() && ! $request->boolean('sure')) {

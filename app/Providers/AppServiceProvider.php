@@ -8,12 +8,17 @@ use App\Bridge\CorePlants;
 use App\Bridge\WeighsSigns;
 use App\Due\SignShifts;
 use App\Due\Watch;
+use App\Models\User;
+use App\People\SameDoor;
 use App\PlantBook\OwnKinds;
 use App\PlantBook\PlantBookFiles;
 use App\Support\Today;
 use App\Weather\SimulatedStation;
 use App\Weather\WeatherStation;
+use Illuminate\Auth\Events\Login;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
 use PruningHook\Core\PlantBook\PlantBook;
 
@@ -24,6 +29,11 @@ final class AppServiceProvider extends ServiceProvider
         // A firm whose days begin at no known hour does not start: every window would be off by one.
         Today::zone();
         Watch::start();
+        Event::listen(Login::class, static fn (Login $login) => $login->user instanceof User
+            ? SameDoor::open($login->user)
+            : null);
+        $proxies = config('hook.proxies');
+        TrustProxies::at(array_values(array_filter(explode(',', is_string($proxies) ? $proxies : ''))));
     }
 
     public function register(): void

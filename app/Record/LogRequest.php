@@ -46,6 +46,15 @@ final class LogRequest extends AskedRequest
         $this->errorBag = 'task'.$this->task()->id;
     }
 
+    /** Back on the sheet the message is in sight: the first of them is turned to. */
+    protected function getRedirectUrl(): string
+    {
+        $task = $this->task();
+        $first = array_key_first($this->getValidatorInstance()->errors()->messages());
+
+        return route('visits.show', $task->visit_id)."#wrong-$task->id-".str_replace('.', '-', (string) $first);
+    }
+
     /** @return Said */
     public function said(): array
     {

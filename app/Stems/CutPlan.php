@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Stems;
 
 use App\Models\Plant;
+use App\Models\User;
 use App\Models\VisitTask;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Bowl;
@@ -23,11 +25,12 @@ final readonly class CutPlan
     {
     }
 
-    /** @throws ValidationException when the task is not a planned one of this plant */
-    public function keep(Plant $plant, StemBoard $board, int $taskId, Day $today): VisitTask
+    /**
+     * @throws ValidationException when the task is not a coming one of this plant
+     * @throws \Illuminate\Auth\Access\AuthorizationException when the visit is another crew's
+     */
+    public function keep(Plant $plant, StemBoard $board, int $taskId, User $by, Day $today): VisitTask
     {
-        $task = VisitTask::query()->doesntHave('log')->where('plant_id', $plant->id)->find($taskId)
-            ?? throw ValidationException::withMessages(['task' => 'That visit is no longer planned for this plant.']);
         $survey = $board->survey($plant, $today);
         if ($survey->state['stems'] === []) {
             throw ValidationException::withMessages([
@@ -36,7 +39,14 @@ final readonly class CutPlan
         }
         $judged = $board->judge($plant, $survey, $today);
 
-        return DB::transaction(static function () use ($plant, $survey, $task, $judged): VisitTask {
+        return DB::transaction(static function () use ($plant, $survey, $taskId, $judged, $today, $by): VisitTask {
+            // Looked for within the stroke: a log that comes in between is not overwritten.
+            $task = VisitTask::query()->doesntHave('log')->where('plant_id', $plant->id)
+                ->whereHas('visit', static fn ($visit) => $visit->where('on', '>=', (string) $today))->find($taskId)
+                ?? throw ValidationException::withMessages([
+                    'task' => 'That visit is no longer planned for this plant.',
+                ]);
+            Gate::forUser($by)->authorize('log', $task->visit);
             $task->cut_plan = [
                 'state' => $survey->state,
                 'aim' => $judged->aim->toArray(),

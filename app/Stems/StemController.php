@@ -56,7 +56,8 @@ final class StemController extends Controller
     public function plan(Request $request, Plant $plant, CutPlan $plan): RedirectResponse
     {
         $this->authorize('survey', $plant);
-        $task = $plan->keep($plant, $this->board, $request->integer('task'), Today::day());
+        $by = $request->user() ?? abort(403);
+        $task = $plan->keep($plant, $this->board, $request->integer('task'), $by, Today::day());
 
         return redirect()
             ->route('visits.show', $task->visit_id)

@@ -26,7 +26,10 @@ final class ResetPasswordNotification extends Notification
     {
         return (new MailMessage)->subject('A new password for Pruning Hook')->view('mail.reset-password', [
             'name' => $this->name,
-            'link' => route('password.reset', ['token' => $this->token, 'email' => $user->getEmailForPasswordReset()]),
+            // By the name the firm gave the office, whatever name it was asked for under.
+            'link' => rtrim((string) config('app.url'), '/').route('password.reset', [
+                'token' => $this->token, 'email' => $user->getEmailForPasswordReset(),
+            ], false),
         ]);
     }
 }

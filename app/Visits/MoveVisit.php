@@ -18,6 +18,9 @@ final readonly class MoveVisit
     /** @throws ValidationException */
     public function move(Visit $visit, string $to, string $reason): void
     {
+        if ($visit->load('tasks.log')->isTouched()) {
+            throw ValidationException::withMessages(['on' => 'Work is logged on this visit, so it stays on its day.']);
+        }
         try {
             $day = Day::parse($to);
         } catch (Fault $fault) {

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Visits;
 
+use App\Models\User;
 use App\Season\TaskChoice;
 use App\Support\AskedRequest;
+use Closure;
 use Illuminate\Support\Facades\Gate;
 use PruningHook\Core\Calendar\Day;
 
@@ -24,7 +26,7 @@ final class PlanRequest extends AskedRequest
             'on' => PlanDay::rules(),
             'tasks' => ['required', 'array', 'min:1', 'max:100'],
             'tasks.*' => ['required', 'string', 'regex:/^\d{1,9}:[a-z-]{1,60}:\d{4}$/'],
-            'crew_id' => ['nullable', 'integer', 'exists:crews,id'],
+            'crew_id' => ['nullable', 'integer', 'exists:crews,id', $this->givesTo(...)],
             'outside_reason' => ['nullable', 'string', 'max:500'],
         ];
     }
@@ -36,6 +38,14 @@ final class PlanRequest extends AskedRequest
             'tasks.required' => 'Choose at least one task for the visit.',
             ...PlanDay::MESSAGES,
         ];
+    }
+
+    private function givesTo(string $attribute, mixed $value, Closure $fail): void
+    {
+        $user = $this->user();
+        if (! $user instanceof User || ! $user->gives($this->crew())) {
+            $fail('A lead plans for the own crew. Ask the planner for another.');
+        }
     }
 
     public function day(): Day

@@ -12,4 +12,10 @@ final readonly class Mark
         public string $says,
     ) {
     }
+
+    /** Its place along so many mm, in half per cents from 0 to 200: styles know no finer places. */
+    public function step(float $along): int
+    {
+        return (int) max(0, min(200, round($this->at / max(0.001, $along) * 200)));
+    }
 }

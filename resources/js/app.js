@@ -1,10 +1,11 @@
-import Alpine from 'alpinejs';
+import Alpine from '@alpinejs/csp';
 import { anew } from './anew';
 import { keys } from './keys';
 import { board } from './board';
 import { day } from './day';
 import { drawing } from './drawing';
 import { fold } from './fold';
+import { fresh } from './fresh';
 import { frost } from './frost';
 import { plan } from './plan';
 import { offer } from './offer';
@@ -27,3 +28,4 @@ if (document.querySelector('[data-field]') || localStorage.getItem('words-wait')
     import('./field/index').then(({ begin }) => begin(Alpine));
 }
 day();
+fresh();

@@ -1,10 +1,13 @@
-/** One-key jumps at the desk. They stay out of the way wherever something is being typed. */
+/**
+ * One-key jumps at the desk. They stay out of the way wherever something is being typed, change nothing by themselves,
+ * and can be switched off.
+ */
 export function keys() {
     return {
         help: false,
         press(event) {
             const typing = event.target.closest('input, select, textarea, [contenteditable]');
-            if (typing || event.ctrlKey || event.metaKey || event.altKey) {
+            if (document.body.dataset.keys === 'off' || typing || event.ctrlKey || event.metaKey || event.altKey) {
                 return;
             }
             if (event.key === '/') {
@@ -16,7 +19,8 @@ export function keys() {
                 const jump = document.querySelector(`[data-key="${CSS.escape(event.key.toLowerCase())}"]`);
                 if (jump) {
                     event.preventDefault();
-                    jump.click();
+                    // What would write is only turned to: Enter does it.
+                    jump.matches('a') ? jump.click() : jump.focus();
                 }
             }
         },

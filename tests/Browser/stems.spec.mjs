@@ -112,14 +112,20 @@ test('the stem in hand is judged from the keyboard, one key a word', async ({ pa
     await signIn(page, 'lead');
     await page.goto('/plants/2/stems?stem=D');
     await expect(page.locator('.cuts')).toContainText('Stem D');
+    // A letter only turns to the word: Enter says it.
     await page.keyboard.press('k');
+    await expect(page.getByRole('button', { name: 'it stays' })).toBeFocused();
+    await page.keyboard.press('Enter');
     await expect(page.locator('.stays')).toContainText('Stem D');
     await expect(page.getByRole('button', { name: 'it stays' })).toHaveAttribute('aria-pressed', 'true');
     await page.keyboard.press('u');
+    await page.keyboard.press('Enter');
     await expect(page.locator('.cuts')).toContainText('Stem D');
     await page.keyboard.press('o');
+    await page.keyboard.press('Enter');
     await expect(page.getByRole('button', { name: 'It stands again' })).toBeVisible();
     await page.keyboard.press('o');
+    await page.keyboard.press('Enter');
     await expect(page.getByRole('button', { name: 'It is out' })).toBeVisible();
 });
 

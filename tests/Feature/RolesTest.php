@@ -101,6 +101,10 @@ final class RolesTest extends FeatureTestCase
         ['depot.update', 'put', 302, 403, 403, 403, 403],
         ['practice.edit', 'get', 200, 200, 200, 200, 200],
         ['practice.update', 'put', 302, 403, 403, 403, 403],
+        ['account', 'get', 200, 200, 200, 200, 200],
+        ['account.password', 'put', 302, 302, 302, 302, 302],
+        ['account.keys', 'put', 302, 302, 302, 302, 302],
+        ['account.everywhere', 'post', 302, 302, 302, 302, 302],
         ['logout', 'post', 302, 302, 302, 302, 302],
     ];
 

@@ -78,11 +78,11 @@ final class SignInTest extends FeatureTestCase
             $this->post('/new-password', [
                 'token' => $link[1],
                 'email' => $user->email,
-                'password' => 'new-loppers',
-                'password_confirmation' => 'new-loppers',
+                'password' => 'new sharp loppers',
+                'password_confirmation' => 'new sharp loppers',
             ])->assertRedirect('/');
 
-            return Hash::check('new-loppers', (string) $user->fresh()?->password);
+            return Hash::check('new sharp loppers', (string) $user->fresh()?->password);
         });
     }
 

@@ -49,7 +49,7 @@ export const about = within => {
 };
 
 /** The log of one task in the hand: which outcome, steppers in place of typing, a clock. */
-export const logForm = (outcome, why, stops, task, reasoned = false) => ({
+export const logForm = (outcome, why, task, reasoned = false) => ({
     outcome,
     why,
     over: reasoned,
@@ -65,8 +65,11 @@ export const logForm = (outcome, why, stops, task, reasoned = false) => ({
         }));
         if (this.clock?.since) this.tick();
     },
+    get stops() {
+        return this.$root.dataset.stops.split(' ');
+    },
     get isStop() {
-        return stops.includes(this.why) && ['partly', 'not-done'].includes(this.outcome);
+        return this.stops.includes(this.why) && ['partly', 'not-done'].includes(this.outcome);
     },
     step(input, by) {
         const least = input.min === '' ? 0 : Number(input.min);
@@ -131,7 +134,7 @@ export const logForm = (outcome, why, stops, task, reasoned = false) => ({
         const body = said(this.$root);
         // The sheet may be of yesterday, and the phone's clock may be behind.
         const days = [this.$root.elements.on.max, new Date().toLocaleDateString('sv')].sort();
-        const wrong = lacking(body, left, stops, days[1]);
+        const wrong = lacking(body, left, this.stops, days[1]);
         this.wrong(wrong);
         if (Object.keys(wrong).length) return;
         // It stands in place of all that this phone knows of: what the office has, and what still waits here.

@@ -45,7 +45,9 @@ export function sheet(root, Alpine) {
         if (!SMALL.matches) return setTimeout(() => leaves.forEach(wake));
         const named = document.getElementById(location.hash.slice(1))?.closest('[data-leaf]');
         const asked = leaves.indexOf(named);
+        const wrong = location.hash.startsWith('#wrong-') && document.getElementById(location.hash.slice(1));
         turn(asked < 0 ? 0 : asked, false);
+        if (wrong) setTimeout(() => wrong.scrollIntoView({ block: 'center' }));
     };
     SMALL.addEventListener('change', lay);
     root.querySelector('[data-back]').addEventListener('click', () => turn(at - 1));

@@ -1,5 +1,5 @@
 <x-layout title="Forgotten password" quiet>
-    <div style="max-width: 26rem; margin: 6vh auto 0">
+    <div class="door">
         <h1>A new password</h1>
         <p class="soft">We send a link to the address you sign in with.</p>
         @if (session('status'))<div class="said" role="status">{{ session('status') }}</div>@endif

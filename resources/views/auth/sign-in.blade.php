@@ -1,5 +1,5 @@
 <x-layout title="Sign in" quiet>
-    <div style="max-width: 26rem; margin: 6vh auto 0">
+    <div class="door">
         <h1>Sign in</h1>
         <p class="soft">When to prune, how, how much, and why: for every plant on the round.</p>
         @if (session('status'))<div class="said" role="status">{{ session('status') }}</div>@endif

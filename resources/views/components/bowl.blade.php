@@ -4,7 +4,7 @@
     give the order. --}}
 <svg class="drawing bowl" viewBox="{{ round(-$r, 1) }} {{ round(-$r, 1) }} {{ round(2 * $r, 1) }} {{ round(2 * $r,
     1) }}" role="{{ $plant ? 'group' : 'img' }}" aria-label="The plant from above: {{ $bowl->says }}"
-    @if ($taps) x-on:click="rim($event)" @endif style="--u: {{ round($r / 100, 3) }}px">
+    @if ($taps) x-on:click="rim($event)" @endif font-size="{{ round($r / 100, 3) }}">
     <circle class="b-rim" r="{{ round($r * .985, 1) }}"/>
     <circle class="b-middle" r="{{ round($bowl->middle, 1) }}"/>
     @foreach (['N' => 0, 'E' => 90, 'S' => 180, 'W' => 270] as $way => $degrees)
@@ -22,8 +22,8 @@
                 1) }}" x2="{{ round($spoke->line->x2, 1) }}" y2="{{ round($spoke->line->y2, 1) }}"/>@endif
             <line class="b-stem b-{{ $spoke->kind }}" x1="{{ round($spoke->line->x1, 1) }}"
                 y1="{{ round($spoke->line->y1, 1) }}" x2="{{ round($spoke->line->x2, 1) }}"
-                y2="{{ round($spoke->line->y2, 1) }}" style="stroke-width: {{ round(max($spoke->width, $r / 55),
-                1) }}px"><title>{{ $spoke->says }}</title></line>
+                y2="{{ round($spoke->line->y2, 1) }}" stroke-width="{{ round(max($spoke->width, $r / 55),
+                1) }}"><title>{{ $spoke->says }}</title></line>
             <circle class="b-tip b-{{ $spoke->kind }} is-{{ $spoke->age }}" cx="{{ round($spoke->line->x2, 1) }}"
                 cy="{{ round($spoke->line->y2, 1) }}" r="{{ round($r * .034, 1) }}"/>
             @php([$label, $seal] = [$spoke->label($r), $spoke->seal()])

@@ -10,7 +10,7 @@
                 }} after the cut, {{
                     \App\Support\Say::length($course->heightAtEndMm)
                 }} at the end of the season"
-                style="--u: {{ round($tallest / 100, 2) }}px">
+                font-size="{{ round($tallest / 100, 2) }}">
                 <line class="e-ground" x1="0" x2="{{ round($tallest * .8) }}" y1="0" y2="0"/>
                 <rect class="e-ghost" x="{{ round($tallest * .12) }}" width="{{ round($tallest * .56) }}"
                     y="{{ -$course->heightAtEndMm }}" height="{{ $course->heightAtEndMm }}" rx="{{ round($tallest *

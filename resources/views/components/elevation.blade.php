@@ -5,7 +5,7 @@
 {{-- From the side, to scale, in mm. Ghost: as it is. Solid: as it stands after the cut. Broken and numbered: goes. --}}
 <svg class="drawing elevation" viewBox="{{ round(-$e->width / 2 - 14 * $u, 1) }} {{ round(-$e->height,
     1) }} {{ round($e->width + 38 * $u, 1) }} {{ round($e->height + 5 * $u, 1) }}" role="img"
-    aria-label="From the side: {{ $e->says }}" style="--u: {{ round($u, 2) }}px">
+    aria-label="From the side: {{ $e->says }}" font-size="{{ round($u, 2) }}">
     <line class="e-ground" x1="{{ round(-$e->width / 2 - 12 * $u, 1) }}" x2="{{ round($e->width / 2 + 6 * $u, 1) }}"
         y1="0" y2="0"/>
     @foreach ($e->measure as $mark)

@@ -7,7 +7,7 @@
     $said = Asked::before($key, $value);
     $described = trim(($help !== null ? "$id-help " : '').($errors->has($key) ? "$id-wrong" : ''));
 @endphp
-<div class="mb-3" @if ($width) style="max-width: {{ $width }}" @endif>
+<div class="mb-3 {{ $width }}">
     <label class="form-label" for="{{ $id }}">{{ $label }}@if ($required)
         <span class="soft">(needed)</span>@endif</label>
     @if ($options !== null)

@@ -11,9 +11,10 @@
     $why = $said('why', $log?->why?->value);
     $logged = collect($log?->amounts ?? [])->keyBy('what');
 @endphp
-<form method="post" action="{{ route('logs.store', $task) }}" data-log novalidate @submit.prevent="submit()"
-    @input="hold()" x-data="logForm(@js($outcome), @js($why), @js(array_column(Hindrance::stops(), 'value')), {{
-    $task->id }}, @js($bag->has('over_cap_reason') || $log?->over_cap_reason !== null))">
+<form method="post" action="{{ route('logs.store', $task) }}" data-log data-stops="{{ implode(' ',
+    array_column(Hindrance::stops(), 'value')) }}" novalidate @submit.prevent="submit()"
+    @input="hold()" x-data="logForm(@js($outcome), @js($why), {{ $task->id }}, @js($bag->has('over_cap_reason')
+    || $log?->over_cap_reason !== null))">
     @csrf @method('put')
     <fieldset class="log-field"><legend class="visually-hidden">How it went</legend>
         <div class="outcomes">
@@ -23,7 +24,7 @@
                     @checked($outcome === $value)><span>{{ $name }}</span></label>
             @endforeach
         </div>
-        <x-wrong field="outcome" :bag="$bag" />
+        <x-wrong field="outcome" :bag="$bag" :task="$task->id" />
     </fieldset>
     <fieldset class="log-field" x-show="outcome === 'partly' || outcome === 'not-done'" x-cloak><legend>What stopped
         it</legend>
@@ -31,7 +32,7 @@
             @foreach (Hindrance::cases() as $each)<label><input type="radio" name="why" value="{{ $each->value }}"
                 x-model="why" @checked($why === $each->value)><span>{{ $each->inWords() }}</span></label>@endforeach
         </div>
-        <x-wrong field="why" :bag="$bag" />
+        <x-wrong field="why" :bag="$bag" :task="$task->id" />
         <div class="stop" x-show="isStop" x-cloak>
             <p><b>Stop the work here.</b> @foreach (Hindrance::stops() as $each)<span x-show="why === '{{ $each->value
                 }}'">{{ $each->whatToDo() }}</span>@endforeach {{ $sheet->again }}</p>
@@ -39,17 +40,18 @@
             <div class="taps" role="group" aria-labelledby="told-{{ $task->id }}">@foreach (['the lead', 'the office',
                 'the client'] as $who)<label><input type="radio" name="told" value="{{ $who }}" @checked($said('told',
                 $log?->told) === $who)><span>{{ ucfirst($who) }}</span></label>@endforeach</div>
-            <x-wrong field="told" :bag="$bag" />
+            <x-wrong field="told" :bag="$bag" :task="$task->id" />
         </div>
     </fieldset>
     <div x-show="outcome" x-cloak>
         <div x-show="outcome !== 'not-done'">
-            <x-stepper :id="'minutes-'.$task->id" name="minutes" label="Minutes" :by="5"
+            <x-stepper :task="$task->id" :id="'minutes-'.$task->id" name="minutes" label="Minutes" :by="5"
                 :value="$said('minutes', $log?->minutes ?? $task->prescribed->minutes)" :bag="$bag" />
             <button type="button" class="btn btn-quiet" @click="toggleClock()" x-text="clockSays">Start the
                 clock</button>
             @if ($sheet->isCut())
-            <x-stepper :id="'removed-'.$task->id" name="removed_percent" label="Live growth taken off, %" :by="5"
+            <x-stepper :task="$task->id" :id="'removed-'.$task->id" name="removed_percent"
+                label="Live growth taken off, %" :by="5"
                 :value="$said('removed_percent', $log?->removed_percent)" :bag="$bag"
                 :help="($sheet->mayGo === null ? '' : $sheet->mayGo.' % may still go this season. ')
                     .'By eye, of what stood there; dead and diseased wood does not count.'" />
@@ -57,11 +59,11 @@
                 <label class="form-label" for="over-{{ $task->id }}">Why more than may go</label><input
                 class="form-control" id="over-{{ $task->id }}" name="over_cap_reason" maxlength="300"
                 value="{{ $said('over_cap_reason', $log?->over_cap_reason) }}"><x-wrong field="over_cap_reason"
-                :bag="$bag" /></div>
+                :bag="$bag" :task="$task->id" /></div>
             @endif
             @foreach ($task->prescribed->amounts as $index => $amount)
                 @php($kept = $logged->get($amount->what))
-                <x-stepper :id="'amount-'.$task->id.'-'.$index" :name="'amounts['.$index.']'"
+                <x-stepper :task="$task->id" :id="'amount-'.$task->id.'-'.$index" :name="'amounts['.$index.']'"
                     :label="ucfirst($amount->what).', '.LengthField::unit($amount)" :bag="$bag"
                     :by="LengthField::unit($amount) === 'cm' || $amount->unit === '%' ? 5 : 1"
                     :value="$said('amounts.'.$index, $kept ? LengthField::shown($amount, $kept['value']) : null)"
@@ -79,10 +81,11 @@
             <div class="log-field"><label class="form-label" for="on-{{ $task->id }}">Done on</label><input
                 class="form-control" type="date" id="on-{{ $task->id }}" name="on" max="{{ App\Support\Today::day() }}"
                 value="{{ $said('on', $log?->on) }}"><p class="soft mb-0">Empty: today.</p>
-                <x-wrong field="on" :bag="$bag" /></div>
+                <x-wrong field="on" :bag="$bag" :task="$task->id" /></div>
             @foreach (App\Record\LogRules::MORE as $field => [$what, $unit, $effect])
-                <x-stepper :id="$field.'-'.$task->id" :name="'more['.$field.']'" :bag="$bag" :by="$unit === 'cm' ? 5
-                    : 1" :label="ucfirst($what).($unit === '' ? '' : ', '.$unit)" :value="$said('more.'.$field,
+                <x-stepper :task="$task->id" :id="$field.'-'.$task->id" :name="'more['.$field.']'" :bag="$bag"
+                    :by="$unit === 'cm' ? 5 : 1" :label="ucfirst($what).($unit === '' ? '' : ', '.$unit)"
+                    :value="$said('more.'.$field,
                     isset($logged[$what]) ? ($unit === 'cm' ? LengthField::cm($logged[$what]['value'])
                     : $logged[$what]['value']) : null)" />
             @endforeach

@@ -2,7 +2,7 @@
 @php($u = $arm->width / 100)
 {{-- A stretch of a vine's arm, to scale, in mm: canes solid, insurance dotted, the rough mark and the final one. --}}
 <svg class="drawing vine-arm" viewBox="0 {{ -$arm->height }} {{ round($arm->width + 31 * $u, 1) }} {{ round($arm->height
-    + 6 * $u, 1) }}" role="img" aria-label="{{ ucfirst($arm->says) }}" style="--u: {{ round($u, 2) }}px">
+    + 6 * $u, 1) }}" role="img" aria-label="{{ ucfirst($arm->says) }}" font-size="{{ round($u, 2) }}">
     <line class="w-main" x1="0" x2="{{ $arm->width }}" y1="{{ round($u, 1) }}" y2="{{ round($u, 1) }}"/>
     @foreach ($arm->canes as $cane)
         <line class="v-cane @if ($cane->insurance) is-insurance @endif" x1="{{ round($cane->line->x1, 1) }}" y1="0"

@@ -4,7 +4,7 @@
     slanted tick. --}}
 <svg class="drawing wall-picture" viewBox="{{ round(-8 * $u, 1) }} {{ round(-$w->height, 1) }} {{ round($w->width + 12 *
     $u, 1) }} {{ round($w->height + 5 * $u, 1) }}" role="img" aria-label="On its wires: {{ $w->says }}"
-    style="--u: {{ round($u, 2) }}px">
+    font-size="{{ round($u, 2) }}">
     <line class="e-ground" x1="{{ round(-6 * $u, 1) }}" x2="{{ round($w->width + 3 * $u, 1) }}" y1="0" y2="0"/>
     @foreach ($w->wires as $wire)<line class="w-wire" x1="0" x2="{{ $w->width }}" y1="{{ round(-$wire, 1) }}"
         y2="{{ round(-$wire, 1) }}"/><text class="e-text e-end" x="{{ round(-1.5 * $u, 1) }}" y="{{ round(-$wire,

@@ -1,8 +1,8 @@
 @props(['months', 'width', 'rows', 'garden' => false])
 <div class="wall-row months" aria-hidden="true">
     <span></span>
-    <div class="month-names">@foreach ($months as $month)<span style="left: {{ round($month->at / $width * 100,
-        2) }}%">{{ $month->says }}</span>@endforeach</div>
+    <div class="month-names">@foreach ($months as $month)<span class="at-{{
+        $month->step($width) }}">{{ $month->says }}</span>@endforeach</div>
 </div>
 @foreach ($rows as $row)
     <div class="wall-row">

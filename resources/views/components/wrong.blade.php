@@ -1,4 +1,6 @@
-@props(['field', 'bag'])
+@props(['field', 'bag', 'task' => null])
 {{-- Beside a field: what is wrong with it, said by the office or on the phone. --}}
-<div class="invalid-feedback d-block" data-wrong="{{ $field }}" role="alert" @if (! $bag->has($field)) hidden
+<div class="invalid-feedback d-block"
+    @if ($task) id="wrong-{{ $task }}-{{ str_replace('.', '-', $field) }}" @endif
+    data-wrong="{{ $field }}" role="alert" @if (! $bag->has($field)) hidden
     @endif>{{ $bag->first($field) }}</div>

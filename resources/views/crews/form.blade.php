@@ -5,7 +5,7 @@
     <p class="crumbs"><a href="{{ route('crews.index') }}">Crews</a></p>
     <h1>{{ $title }}</h1>
     <form method="post" action="{{ $crew->exists ? route('crews.update', $crew) : route('crews.store') }}"
-        style="max-width: 48rem" novalidate>
+        class="to-48" novalidate>
         @csrf
         @if ($crew->exists) @method('put') @endif
         <div class="row">
@@ -42,7 +42,7 @@
     </form>
     @if ($crew->exists)
         <h2>Days off</h2>
-        <ul class="due" style="max-width: 48rem">
+        <ul class="due to-48">
             @foreach ($off as $day)
                 <li><span class="what">{{ \App\Support\Say::longDate($day->on) }}</span><span
                     class="where">{{ $day->why }}{{ $day->people === null ? ''

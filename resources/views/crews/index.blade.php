@@ -5,7 +5,7 @@
             crew</a>@endcan
     </div>
     @if ($crews->isEmpty())<p>There is no crew yet: nothing can be planned until there is one.</p>@endif
-    <ul class="due" style="max-width: 56rem">
+    <ul class="due to-56">
         @foreach ($crews as $crew)
             <li>
                 <span class="what">@can('update', App\Models\Firm::class)<a href="{{ route('crews.edit',
@@ -22,7 +22,7 @@
     <p>Crew days begin and end here; ways are reckoned from it along the roads, 1.3 times as the crow flies, at 36 km an
         hour.</p>
     @can('update', App\Models\Firm::class)
-        <form method="post" action="{{ route('depot.update') }}" style="max-width: 56rem" novalidate>
+        <form method="post" action="{{ route('depot.update') }}" class="to-56" novalidate>
             @csrf @method('put')
             <div class="row">
                 <div class="col-md-4"><x-field name="depot_latitude" label="Latitude" :value="$firm->depot_latitude"

@@ -4,7 +4,7 @@
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a></p>
     <h1>{{ $title }}</h1>
     <form method="post" action="{{ $garden->exists ? route('gardens.update', $garden)
-        : route('gardens.store') }}" style="max-width: 56rem" novalidate>
+        : route('gardens.store') }}" class="to-56" novalidate>
         @csrf
         @if ($garden->exists) @method('put') @endif
         <fieldset><legend>Whose it is</legend>
@@ -48,7 +48,7 @@
         </div>
         <fieldset><legend>For the plan</legend>
             <x-field name="setup_minutes" label="Set-up of each visit, minutes" :value="$garden->setup_minutes" required
-                inputmode="numeric" width="18rem" help="Unloading, sweeping up, a word with the client." />
+                inputmode="numeric" width="to-18" help="Unloading, sweeping up, a word with the client." />
             <p class="form-label mb-1" id="closed-days">Weekdays on which nobody may come</p>
             <div role="group" aria-labelledby="closed-days"><input type="hidden" name="closed_days[]" value="0">
                 @foreach (['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as $index => $weekday)

@@ -13,7 +13,8 @@
     @endforeach
     @vite(['resources/sass/app.scss', 'resources/js/app.js'])
 </head>
-<body x-data="keys" @keydown.window="press($event)" data-user="{{ auth()->id() }}">
+<body x-data="keys" @keydown.window="press($event)" data-user="{{ auth()->id() }}"
+    @if (auth()->user()?->keys === false) data-keys="off" @endif>
 <a class="skip" href="#main">To the page</a>
 <x-patterns />
 <header class="mast">
@@ -38,7 +39,8 @@
                     value="{{ request()->routeIs('search') ? App\Support\Asked::text(request(), 'q') : '' }}">
             </form>
             <div class="who">
-                <span>{{ auth()->user()->name }}, {{ auth()->user()->role->value }}</span>
+                <a class="me" href="{{ route('account') }}">{{ auth()->user()->name }}, {{
+                    auth()->user()->role->value }}</a>
                 <form method="post" action="{{ route('logout') }}">@csrf<button class="btn btn-link">Sign
                     out</button></form>
             </div>
@@ -83,12 +85,13 @@
             <dt><kbd>,</kbd> <kbd>.</kbd></dt><dd>The week before, the week after, on the Plan</dd>
             <dt><kbd>e</kbd></dt><dd>Edit what is shown</dd>
             <dt><kbd>j</kbd></dt><dd>Judge the stems of a plant</dd>
-            <dt><kbd>k</kbd> <kbd>x</kbd></dt><dd>The stem in hand stays, or goes, by the lead's word</dd>
-            <dt><kbd>o</kbd></dt><dd>The stem in hand is out, or stands again</dd>
-            <dt><kbd>u</kbd></dt><dd>Undo the last tap on the stems</dd>
+            <dt><kbd>k</kbd> <kbd>x</kbd></dt><dd>To "stays" or "goes" of the stem in hand; Enter says it</dd>
+            <dt><kbd>o</kbd></dt><dd>To "is out" of the stem in hand; Enter says it</dd>
+            <dt><kbd>u</kbd></dt><dd>To the undo of the last tap; Enter does it</dd>
             <dt><kbd>/</kbd></dt><dd>Find a plant or garden</dd>
             <dt><kbd>?</kbd></dt><dd>This list</dd>
         </dl>
+        <p class="soft mb-0">They can be switched off on <a href="{{ route('account') }}">your account</a>.</p>
         <form method="dialog" class="mt-3"><button class="btn btn-primary">Close</button></form>
     </dialog>
 @endauth

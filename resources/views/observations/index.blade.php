@@ -24,8 +24,8 @@
                     @error('event')<div class="invalid-feedback d-block">{{ $message }}</div>@enderror
                 </fieldset>
                 <x-field name="on" label="On" type="date" :value="(string) $today"
-                    :max="(string) $today" width="16rem" />
-                <button class="btn btn-primary" style="min-height: 56px; min-width: 12rem">Note it</button>
+                    :max="(string) $today" width="to-16" />
+                <button class="btn btn-primary note-it">Note it</button>
             </form>
         @endcan
         @if ($warmth !== [])

@@ -89,7 +89,7 @@
         @endif
         @if ($left !== [])
             <h2>Left without a day: {{ count($result['left']) }}</h2>
-            <ul class="due" style="max-width: 56rem">
+            <ul class="due to-56">
                 @foreach ($left as $task)<li><span class="what">{{ ucfirst($tasks[$task['task']] ??
                     $task['task']) }}</span>
                     <span class="where">{{ ucfirst($task['because']) }}. What would help:

@@ -22,8 +22,8 @@
             <div><label for="weeks">Plan</label><select class="form-select" id="weeks" name="weeks">
                 @foreach (App\Planning\DraftController::WEEKS as $count => $words)<option value="{{ $count }}"
                     @selected($count === 12)>{{ $words }}</option>@endforeach</select></div>
-            <div><label for="stay">What stands</label><select class="form-select" id="stay" name="stay"
-                style="min-width: 18rem">
+            <div><label for="stay">What stands</label><select class="form-select stay" id="stay"
+                name="stay">
                 <option value="little" @selected($counts['lost'] > 0)>moves as little as can be</option>
                 <option value="some" @selected($counts['lost'] === 0)>moves where it is worth it</option>
                 <option value="anew">may all move</option></select></div>
@@ -130,7 +130,7 @@
 
     @if ($crewless !== [])
         <h2>Visits without a crew</h2>
-        <ul class="due" style="max-width: 56rem">
+        <ul class="due to-56">
             @foreach ($crewless as $visit)<li><span class="what"><a href="{{ route('visits.show',
                 $visit['id']) }}">{{ $visit['garden'] }}</a></span><span
                 class="when">{{ Say::weekday($visit['on']) }}</span></li>@endforeach
@@ -140,7 +140,7 @@
     <h2 id="closing">Closing within six weeks, on no visit: {{ $counts['unplanned'] > count($waiting)
         ? 'more than '.count($waiting) : $counts['unplanned'] }}</h2>
     @if ($waiting === [])<p>All that closes soon is planned.</p>@endif
-    <ul class="due" style="max-width: 56rem">
+    <ul class="due to-56">
         @foreach ($waiting as $task)<li><span class="what"><a href="{{ route('visits.create',
             $task['id']) }}">{{ $task['label'] }}</a></span><span class="when">closes {{ Say::date($task['closes'])
             }}</span><span class="where">{{ $task['garden'] }}</span></li>@endforeach

@@ -5,7 +5,7 @@
         average last frost. The earliest or latest of several may be asked for:
         <span class="figure">latest(bloom-end, last-frost+21)</span>.@if ($garden) Days are shown for season
         {{ $season }} at {{ $garden->name }}.@endif</p>
-    <table class="ledger" style="max-width: 46rem">
+    <table class="ledger to-46">
         <thead><tr><th scope="col">Anchor</th><th scope="col">What it is</th><th scope="col">Day</th></tr></thead>
         <tbody>@foreach ($anchors as $each)<tr><td
             class="figure">{{ $each['anchor']->value }}</td><td>{{ $each['anchor']->inWords() }}</td><td>{{ $each['day']

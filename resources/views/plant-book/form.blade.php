@@ -8,8 +8,7 @@
         <a href="{{ route('plant-book.show', $kind->id) }}">{{ $kind->name }}</a>@endif</p>
     <h1>{{ $title }}</h1>
     @if (! $kind)
-        <form action="{{ route('own-kinds.create') }}" class="d-flex gap-2 align-items-end mb-3"
-            style="max-width: 40rem">
+        <form action="{{ route('own-kinds.create') }}" class="d-flex gap-2 align-items-end mb-3 to-40">
             <div class="flex-fill"><label for="like">Begin from the kind it is most like</label><input
                 class="form-control" id="like" name="like" list="kinds" value="{{ $like->name ??
                 Asked::text(request(), 'like') }}"></div>
@@ -30,7 +29,7 @@
                 <span class="figure">earliest(bud-break-30, midwinter+70)</span>.
                 <a href="{{ route('plant-book.anchors') }}">All anchors</a></p>
         <form method="post" action="{{ $kind ? route('own-kinds.update', $kind->id)
-            : route('own-kinds.store') }}" novalidate style="max-width: 72rem">
+            : route('own-kinds.store') }}" novalidate class="to-72">
             @csrf
             @if ($kind) @method('put') @else <input type="hidden" name="like" value="{{ $like->id }}"> @endif
             <fieldset><legend>What it is</legend>

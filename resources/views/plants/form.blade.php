@@ -5,7 +5,7 @@
         <a href="{{ route('gardens.show', $garden) }}">{{ $garden->name }}</a></p>
     <h1>{{ $title }}</h1>
     <form method="post" action="{{ $plant->exists ? route('plants.update', $plant)
-        : route('gardens.plants.store', $garden) }}" style="max-width: 56rem" novalidate>
+        : route('gardens.plants.store', $garden) }}" class="to-56" novalidate>
         @csrf
         @if ($plant->exists) @method('put') @endif
         <fieldset><legend>What it is</legend>

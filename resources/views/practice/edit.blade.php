@@ -3,7 +3,7 @@
     <p>Where good practitioners disagree, this is how {{ $firm->name }} does it. A garden may choose otherwise, and a
         plant otherwise again; every prescription says which is in force and who chose it.</p>
     @foreach ($putAside as $says)<p class="wrong-note">{{ $says }}</p>@endforeach
-    <form method="post" action="{{ route('practice.update') }}" style="max-width: 60rem">
+    <form method="post" action="{{ route('practice.update') }}" class="to-60">
         @csrf @method('put')
         @foreach ($book->questions as $question)
             <fieldset>
@@ -26,7 +26,7 @@
     </form>
     <h2>Where it is done otherwise</h2>
     @if ($pages['gardens']->total + $pages['plants']->total === 0)<p>No garden and no plant chooses otherwise.</p>@endif
-    <ul class="due" style="max-width: 60rem">
+    <ul class="due to-60">
         @foreach ($gardens as $garden)<li><span class="what"><a href="{{ route('gardens.show',
             $garden) }}">{{ $garden->name }}</a></span><span class="when">garden</span><span
             class="where">@foreach ($garden->practice as $question => $option){{ $book->questions[$question]->name ??
@@ -34,7 +34,7 @@
             '' : '; ' }}@endforeach</span></li>@endforeach
     </ul>
     @if ($pages['gardens']->last > 1)<x-pages :pages="$pages['gardens']" what="gardens" />@endif
-    <ul class="due" style="max-width: 60rem">
+    <ul class="due to-60">
         @foreach ($plants as $plant)<li><span class="what"><a href="{{ route('plants.show',
             $plant) }}">{{ $plant->label }}</a></span><span class="when">{{ $plant->garden->name }}</span><span
             class="where">@foreach ($plant->practice as $question => $option){{ $book->questions[$question]->name ??

@@ -85,8 +85,8 @@
                 {{ in_array($filter->zoom->value, ['month', 'week'], true) ? 'each day' : 'each week' }}; tallest bar
                 {{ $peak }}. Open a line for its plants.</p>@else<x-legend />@endif
             @if ($folded)<div class="wall-row months" aria-hidden="true"><span></span><div
-                class="month-names">@foreach ($months as $month)<span style="left: {{ round($month->at / $width * 100,
-                2) }}%">{{ $month->says }}</span>@endforeach</div></div>@endif
+                class="month-names">@foreach ($months as $month)<span class="at-{{
+                $month->step($width) }}">{{ $month->says }}</span>@endforeach</div></div>@endif
             @forelse ($wall as $group)
                 @if ($group->pressure)
                     <details class="fold" x-data="fold(@js(route('season.group', [$group->key,

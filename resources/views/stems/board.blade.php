@@ -20,18 +20,18 @@
         </div>
         <div class="signs">
         <ul class="legend" aria-label="Signs used in the drawing">
-            <li><svg viewBox="0 0 28 12" aria-hidden="true"><line class="b-stem b-keep" x1="1" x2="27" y1="6" y2="6"
-                style="stroke-width: 4px"/></svg>stays</li>
-            <li><svg viewBox="0 0 28 12" aria-hidden="true"><line class="b-stem b-next" x1="1" x2="27" y1="6" y2="6"
-                style="stroke-width: 4px; stroke-dasharray: 11 2"/></svg>next year</li>
-            <li><svg viewBox="0 0 28 12" aria-hidden="true"><line class="b-stem b-cut" x1="1" x2="27" y1="6" y2="6"
-                style="stroke-width: 4px; stroke-dasharray: 5 3"/></svg>goes, in this order</li>
-            <li><svg viewBox="0 0 28 12" aria-hidden="true"><circle class="b-tip b-keep is-young" cx="14" cy="6" r="4"
-                style="stroke-width: 1.5px"/></svg>this or last year's</li>
-            <li><svg viewBox="0 0 28 12" aria-hidden="true"><circle class="b-tip b-keep is-old" cx="14" cy="6" r="4"
-                style="stroke-width: 1.5px"/></svg>older</li>
-            <li><svg viewBox="0 0 28 12" aria-hidden="true"><path class="b-rub" d="M10 2l8 8m0 -8l-8 8"
-                style="stroke-width: 2px"/></svg>rubs</li>
+            <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><line
+                class="b-stem b-keep" x1="1" x2="27" y1="6" y2="6" stroke-width="4"/></svg>stays</li>
+            <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><line
+                class="b-stem b-next" x1="1" x2="27" y1="6" y2="6" stroke-width="4"/></svg>next year</li>
+            <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><line
+                class="b-stem b-cut" x1="1" x2="27" y1="6" y2="6" stroke-width="4"/></svg>goes, in this order</li>
+            <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><circle
+                class="b-tip b-keep is-young" cx="14" cy="6" r="4"/></svg>this or last year's</li>
+            <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><circle
+                class="b-tip b-keep is-old" cx="14" cy="6" r="4"/></svg>older</li>
+            <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><path
+                class="b-rub" d="M10 2l8 8m0 -8l-8 8"/></svg>rubs</li>
         </ul>
         </div>
     </div>
@@ -89,7 +89,7 @@
                         @foreach (['azimuth_deg' => ['Way, degrees', round($hand->azimuthDeg)], 'length_mm' =>
                             ['Length, mm', $hand->lengthMm], 'base_mm' => ['Thickness, mm', $hand->baseMm]] as $field =>
                             [$label, $value])
-                            <div style="max-width: 8rem"><label class="soft"
+                            <div class="to-8"><label class="soft"
                                 for="m-{{ $field }}">{{ $label }}</label><input class="form-control" type="number"
                                 id="m-{{ $field }}" name="{{ $field }}" value="{{ $value }}"></div>
                         @endforeach
@@ -131,10 +131,10 @@
                 <form method="post" action="{{ route('stems.update', $plant) }}"
                     class="d-flex gap-2 flex-wrap align-items-end mt-3 no-print">
                     @csrf @method('put')<input type="hidden" name="op" value="aim">
-                    <div style="max-width: 9rem"><label class="soft" for="keep">Stems wanted</label><input
+                    <div class="to-9"><label class="soft" for="keep">Stems wanted</label><input
                         class="form-control" type="number" id="keep" name="keep" value="{{ $row->state['keep'] }}"
                         placeholder="{{ $judged->aim->keep }}"></div>
-                    <div style="max-width: 9rem"><label class="soft" for="budget">May go, %</label><input
+                    <div class="to-9"><label class="soft" for="budget">May go, %</label><input
                         class="form-control" type="number" id="budget" name="budget" value="{{ $row->state['budget'] }}"
                         placeholder="{{ $judged->aim->budgetPercent }}"></div>
                     <button class="btn btn-quiet">Judge anew</button>

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Models\User;
+use App\Support\Controller;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+
+/** What is a person's own: the password, the devices they are signed in on, the keys. */
+final class AccountController extends Controller
+{
+    public function show(Request $request): View
+    {
+        return view('people.account', ['person' => self::person($request)]);
+    }
+
+    public function password(Request $request): RedirectResponse
+    {
+        $person = self::person($request);
+        $this->validate($request, [
+            'current' => ['required', 'string', 'current_password'],
+            'password' => ['required', 'string', 'confirmed', new GoodPassword([$person->name, $person->email])],
+        ], [
+            'current.required' => 'Type the password you have now.',
+            'current.current_password' => 'That is not the password you have now.',
+            'password.required' => 'Choose a new password.',
+            'password.confirmed' => 'The two new passwords differ.',
+        ]);
+        $person->password = $request->string('password')->toString();
+        $person->shutDoor();
+        Auth::login($person);
+
+        return redirect()->route('account')
+            ->with('said', 'The new password is set. You are signed out on every other device.');
+    }
+
+    public function everywhere(Request $request): RedirectResponse
+    {
+        self::person($request)->shutDoor();
+        Auth::logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return redirect()->route('login')->with('status', 'You are signed out on every device.');
+    }
+
+    public function keys(Request $request): RedirectResponse
+    {
+        $this->validate($request, ['keys' => ['required', 'boolean']]);
+        $person = self::person($request);
+        $person->keys = $request->boolean('keys');
+        $person->save();
+
+        return redirect()->route('account')
+            ->with('said', $person->keys ? 'Single keys jump again.' : 'Single keys do nothing any more.');
+    }
+
+    private static function person(Request $request): User
+    {
+        $person = $request->user();
+
+        return $person instanceof User ? $person : abort(403);
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use Closure;
+use Illuminate\Contracts\Validation\ValidationRule;
+
+/** A password that is not among the first that anybody tries. */
+final readonly class GoodPassword implements ValidationRule
+{
+    private const LEAST = 10;
+
+    /** Beyond it the hash looks no further. */
+    private const MOST_BYTES = 72;
+
+    private const FOR_LETTERS = [
+        '0' => 'o', '1' => 'i', '3' => 'e', '4' => 'a', '5' => 's', '7' => 't', '@' => 'a', '$' => 's', '!' => 'i',
+    ];
+
+    /** @param  list<string>  $own  names and addresses of whoever it is for */
+    public function __construct(private array $own = [])
+    {
+    }
+
+    public function validate(string $attribute, mixed $value, Closure $fail): void
+    {
+        $password = is_string($value) ? $value : '';
+        $wrong = match (true) {
+            mb_strlen($password) < self::LEAST => 'A password has at least '.self::LEAST.' signs. Three or four words '
+                .'that have nothing to do with each other are easy to keep.',
+            strlen($password) > self::MOST_BYTES => 'A password has at most '.self::MOST_BYTES.' signs.',
+            self::isCommon($password) => 'That is one of the first passwords anybody tries.',
+            $this->isOwn($password) => 'That is too near to your own name or address.',
+            default => null,
+        };
+        if ($wrong !== null) {
+            $fail($wrong);
+        }
+    }
+
+    /** The words of the list, however they are dressed up: "P4ssword2027!" is "password". */
+    private static function isCommon(string $password): bool
+    {
+        $said = mb_strtolower($password);
+        $common = file(resource_path('words/common-passwords.txt'), FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES);
+        $bare = [];
+        foreach (['/^$/', '/^[^a-z0-9]+|[^a-z0-9]+$/', '/^[^a-z]+|[^a-z]+$/'] as $dress) {
+            $word = (string) preg_replace($dress, '', $said);
+            $bare = [...$bare, $word, strtr($word, self::FOR_LETTERS)];
+        }
+        // Nothing but one sign, or a run of neighbours on the keys.
+        $runs = '01234567890qwertyuiopasdfghjklzxcvbnm9876543210mnbvcxzlkjhgfdsapoiuytrewqabcdefghijklmnopqrstuvwxyz';
+
+        return array_intersect($bare, $common === false ? [] : $common) !== []
+            || count(array_unique(mb_str_split($password))) <= 3
+            || str_contains($runs, $said);
+    }
+
+    private function isOwn(string $password): bool
+    {
+        foreach ($this->own as $said) {
+            foreach ((array) preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($said)) as $word) {
+                if (mb_strlen((string) $word) >= 4 && str_contains(mb_strtolower($password), (string) $word)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+}

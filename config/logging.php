@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+// A file a day, kept for two weeks, and read by nobody but who runs the office.
+return [
+    'default' => env('LOG_CHANNEL', 'daily'),
+
+    'channels' => [
+        'daily' => [
+            'driver' => 'daily',
+            'path' => storage_path('logs/laravel.log'),
+            'level' => env('LOG_LEVEL', 'warning'),
+            'days' => 14,
+            'permission' => 0600,
+            'replace_placeholders' => true,
+        ],
+    ],
+];

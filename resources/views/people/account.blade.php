@@ -1,0 +1,29 @@
+<x-layout title="Your account">
+    <h1>{{ $person->name }}</h1>
+    <p class="soft">{{ $person->email }}, {{ $person->role->value }}{{ $person->crew ? ' of '.$person->crew->name
+        : '' }}.</p>
+    <div class="to-40">
+        <h2>Password</h2>
+        <form method="post" action="{{ route('account.password') }}" novalidate>
+            @csrf @method('put')
+            <x-field name="current" label="The password you have now" type="password" autocomplete="current-password"
+                required />
+            <x-field name="password" label="New password" type="password" autocomplete="new-password" required
+                help="At least ten signs, and none of the usual ones." />
+            <x-field name="password_confirmation" label="The same again" type="password" autocomplete="new-password"
+                required />
+            <button class="btn btn-primary">Set the new password</button>
+        </form>
+        <h2>Devices</h2>
+        <p>A lost phone is shut out by this. What was logged on it and not sent yet stays on it until you sign in there
+            again.</p>
+        <form method="post" action="{{ route('account.everywhere') }}">@csrf<button class="btn btn-quiet">Sign out
+            everywhere</button></form>
+        <h2>Keys</h2>
+        <p>Single letters jump to places and into fields; <kbd>?</kbd> lists them. They never change anything by
+            themselves.</p>
+        <form method="post" action="{{ route('account.keys') }}">@csrf @method('put')<input type="hidden" name="keys"
+            value="{{ $person->keys ? 0 : 1 }}"><button class="btn btn-quiet">{{ $person->keys
+            ? 'Switch single keys off' : 'Switch single keys on' }}</button></form>
+    </div>
+</x-layout>

@@ -1,0 +1,284 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Garden;
+use App\Models\User;
+use App\Models\Visit;
+use App\People\GoodPassword;
+use App\Support\ResetPasswordNotification;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Notification;
+use Illuminate\Support\Facades\Password;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Nobody gets in who should not: hosts, headers, cookies, sessions, passwords, and whose work a lead may give away. */
+final class DoorsTest extends FeatureTestCase
+{
+    public function test_it_answers_under_its_own_names_only_and_its_letters_lead_home(): void
+    {
+        Notification::fake();
+        config(['app.url' => 'https://office.hollowbrook.test', 'hook.hosts' => 'shed.hollowbrook.test, 192.0.2.7']);
+        $user = $this->planner();
+        $this->post('http://evil.test/forgotten', ['email' => $user->email])->assertStatus(400);
+        $this->get('http://evil.test/sign-in')->assertStatus(400)->assertSee('Not under this name')
+            ->assertDontSee('evil');
+        $this->get('http://office.hollowbrook.test.evil.test/sign-in')->assertStatus(400);
+        Notification::assertNothingSent();
+        foreach (['office.hollowbrook.test', 'shed.hollowbrook.test', '192.0.2.7', 'localhost', '127.0.0.1'] as $host) {
+            $this->get("http://$host/sign-in")->assertOk();
+        }
+        $this->get('http://localhost/sign-in', ['X-Forwarded-Host' => 'evil.test'])->assertDontSee('evil.test');
+        $this->post('http://localhost/forgotten', ['email' => $user->email])->assertSessionHas('status');
+        Notification::assertSentTo($user, ResetPasswordNotification::class, static function (
+            ResetPasswordNotification $letter,
+        ) use ($user): bool {
+            self::assertStringContainsString(
+                'https://office.hollowbrook.test/new-password/', (string) $letter->toMail($user)->render(),
+            );
+
+            return true;
+        });
+    }
+
+    public function test_every_answer_says_what_a_browser_may_do_with_it(): void
+    {
+        $looks = ['/up', '/plants/99999', '/nowhere'];
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            if (in_array('GET', $route->methods(), true)) {
+                $looks[] = '/'.ltrim((string) preg_replace('/\{\w+\}/', '1', $route->uri()), '/');
+            }
+        }
+        foreach ($looks as $look) {
+            foreach ([null, $this->planner()] as $user) {
+                $answer = $user === null ? $this->get($look) : $this->actingAs($user)->get($look);
+                $policy = (string) $answer->headers->get('Content-Security-Policy');
+                self::assertStringContainsString("default-src 'self'", $policy, $look);
+                self::assertStringContainsString("frame-ancestors 'none'", $policy, $look);
+                self::assertStringNotContainsString('unsafe', $policy, $look);
+                self::assertSame('nosniff', $answer->headers->get('X-Content-Type-Options'), $look);
+                self::assertSame('DENY', $answer->headers->get('X-Frame-Options'), $look);
+                self::assertSame('same-origin', $answer->headers->get('Referrer-Policy'), $look);
+                self::assertNotNull($answer->headers->get('Permissions-Policy'), $look);
+                self::assertNull($answer->headers->get('Strict-Transport-Security'), $look);
+                $html = (string) $answer->getContent();
+                self::assertSame(
+                    0, preg_match('/<[^>]+\s(style|on[a-z]+)="|<style|<script(?![^>]+src=)/', $html), $look,
+                );
+                foreach ($answer->headers->getCookies() as $cookie) {
+                    self::assertTrue($cookie->isHttpOnly(), "$look: {$cookie->getName()}");
+                    self::assertSame('lax', $cookie->getSameSite(), "$look: {$cookie->getName()}");
+                }
+                auth()->forgetGuards();
+            }
+        }
+        $safe = $this->get('https://localhost/sign-in')->assertHeader('Strict-Transport-Security', 'max-age=31536000');
+        self::assertNotSame([], $safe->headers->getCookies());
+        foreach ($safe->headers->getCookies() as $cookie) {
+            self::assertTrue($cookie->isSecure(), $cookie->getName());
+        }
+    }
+
+    /** @return array<string, array{int}> */
+    public static function failures(): array
+    {
+        return array_combine(
+            ['400', '403', '404', '405', '413', '419', '429', '500', '503'],
+            [[400], [403], [404], [405], [413], [419], [429], [500], [503]],
+        );
+    }
+
+    #[DataProvider('failures')]
+    public function test_a_page_that_fails_needs_nothing_to_say_so(int $status): void
+    {
+        // As it would be rendered with no session, no person and no database.
+        $page = (string) file_get_contents(resource_path("views/errors/$status.blade.php"));
+        self::assertStringContainsString("@extends('errors.plain')", $page);
+        self::assertSame(0, preg_match('/\{\{|@if|@auth|<x-|\$/', $page));
+        Route::get('failing', static fn () => abort($status));
+        config(['database.connections.sqlite.database' => '/nowhere/at/all']);
+        $this->get('/failing')->assertStatus($status)->assertSee('/plain.css')->assertSee('Pruning Hook');
+    }
+
+    public function test_a_new_password_ends_every_other_session(): void
+    {
+        $user = $this->hand();
+        $in = fn () => $this->post('/sign-in', ['email' => $user->email, 'password' => 'secateurs']);
+        $in()->assertRedirect('/round');
+        $phone = session()->all();
+        // At another device, by letter.
+        auth()->forgetGuards();
+        session()->flush();
+        $this->post('/new-password', [
+            'token' => Password::createToken($user), 'email' => $user->email,
+            'password' => 'three wet gloves', 'password_confirmation' => 'three wet gloves',
+        ])->assertRedirect('/round');
+        $this->get('/round')->assertOk();
+        auth()->forgetGuards();
+        session()->flush();
+        $this->withSession($phone)->get('/round')->assertRedirect('/sign-in');
+        $this->withSession($phone)->getJson('/entries/who')->assertUnauthorized();
+        $this->assertGuest();
+    }
+
+    public function test_a_person_signs_out_everywhere_and_changes_the_password(): void
+    {
+        $user = $this->lead();
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'secateurs', 'remember' => 1]);
+        $phone = session()->all();
+        $remembered = $user->fresh()?->getRememberToken();
+        $this->get('/account')->assertOk()->assertSee('Sign out')->assertSee($user->email);
+        $this->post('/account/sign-out')->assertRedirect('/sign-in');
+        $this->assertGuest();
+        self::assertNotSame($remembered, $user->fresh()?->getRememberToken());
+        $this->withSession($phone)->get('/round')->assertRedirect('/sign-in');
+        auth()->forgetGuards();
+        session()->flush();
+        $user = $user->fresh() ?? $user;
+        $change = fn (array $more) => $this->actingAs($user)->from('/account')->put('/account/password', [
+            'current' => 'secateurs', 'password' => 'three wet gloves', 'password_confirmation' => 'three wet gloves',
+            ...$more,
+        ]);
+        $change(['current' => 'loppers'])->assertSessionHasErrors('current');
+        $change(['password_confirmation' => 'two wet gloves'])->assertSessionHasErrors('password');
+        $change(['password' => 'Password2027', 'password_confirmation' => 'Password2027'])
+            ->assertSessionHasErrors(['password' => 'That is one of the first passwords anybody tries.']);
+        self::assertTrue(Hash::check('secateurs', (string) $user->fresh()?->password));
+        $change([])->assertSessionHasNoErrors();
+        self::assertTrue(Hash::check('three wet gloves', (string) $user->fresh()?->password));
+        $this->get('/account')->assertOk();
+    }
+
+    /** @return array<string, array{string, bool}> */
+    public static function passwords(): array
+    {
+        return [
+            'words that have nothing to do with each other' => ['three wet gloves', true],
+            'long and odd' => ['vK8#pe2Lm!zq', true], 'short' => ['hj4$kL9', false],
+            'the usual' => ['password123', false], 'dressed up' => ['P4ssw0rd!!', false],
+            'a run of keys' => ['qwertyuiop', false], 'a run of figures' => ['1234567890', false],
+            'one sign' => ['aaaaaaaaaaaa', false], 'the own name' => ['tobinashe2027', false],
+            'the own address' => ['xx-hollow-77', false], 'past what the hash reads' => [str_repeat('ab3$', 20), false],
+        ];
+    }
+
+    #[DataProvider('passwords')]
+    public function test_the_first_passwords_anybody_tries_are_refused(string $password, bool $good): void
+    {
+        self::assertSame($good, Validator::make(
+            ['password' => $password], ['password' => [new GoodPassword(['Tobin Ashe', 'lead@hollow.test'])]],
+        )->passes());
+    }
+
+    public function test_trying_is_limited_by_address_and_by_network(): void
+    {
+        $user = $this->hand();
+        $try = function (string $email, string $password, string $ip): int {
+            auth()->forgetGuards();
+            session()->flush();
+            $status = $this->withServerVariables(['REMOTE_ADDR' => $ip])->from('/sign-in')
+                ->postJson('/sign-in', ['email' => $email, 'password' => $password])->getStatusCode();
+
+            return $status;
+        };
+        for ($times = 0; $times < 6; $times++) {
+            self::assertSame(422, $try($user->email, 'loppers', "192.0.2.$times"));
+        }
+        // The neighbours of one number are the same network; the right password does not help any more.
+        self::assertSame(429, $try(strtoupper($user->email), 'secateurs', '192.0.2.200'));
+        self::assertSame(302, $try($user->email, 'secateurs', '198.51.100.7'));
+        for ($times = 0; $times < 54; $times++) {
+            self::assertSame(422, $try("nobody$times@hollow.test", 'loppers', '192.0.2.9'));
+        }
+        self::assertSame(429, $try($this->planner()->email, 'secateurs', '192.0.2.10'));
+        for ($times = 0; $times < 23; $times++) {
+            $try($user->email, 'loppers', "203.$times.113.1");
+        }
+        self::assertSame(422, $try($user->email, 'loppers', '2001:db8:1::1'));
+        self::assertSame(429, $try($user->email, 'secateurs', '2001:db8:2::1'), 'at one address from anywhere');
+        Carbon::setTestNow(Carbon::now()->addMinutes(16));
+        self::assertSame(302, $try($user->email, 'secateurs', '192.0.2.1'));
+    }
+
+    public function test_nobody_learns_who_works_here(): void
+    {
+        Notification::fake();
+        $known = $this->hand()->email;
+        $answers = [];
+        foreach ([$known, 'nobody@hollow.test'] as $email) {
+            $told = $this->from('/sign-in')->post('/sign-in', ['email' => $email, 'password' => 'loppers']);
+            $wrong = session('errors')?->first('email');
+            session()->flush();
+            $this->from('/forgotten')->post('/forgotten', ['email' => $email])->assertSessionHasNoErrors();
+            $sent = session('status');
+            session()->flush();
+            $this->from('/new-password/x')->post('/new-password', [
+                'token' => 'x', 'email' => $email, 'password' => 'three wet gloves',
+                'password_confirmation' => 'three wet gloves',
+            ]);
+            $answers[] = [$told->getStatusCode(), $wrong, $sent, session('errors')?->first('email')];
+            session()->flush();
+        }
+        self::assertSame($answers[0], $answers[1]);
+        self::assertNotContains(null, $answers[0]);
+    }
+
+    public function test_a_lead_gives_work_to_the_own_crew_only(): void
+    {
+        $other = $this->otherCrew();
+        $lead = $this->lead();
+        $facts = [...$this->garden->only(['name', 'client', 'latitude', 'longitude', 'elevation_m', 'winter']),
+            'last_frost' => '04-20', 'first_frost' => '10-25', 'sure' => 1];
+        $this->actingAs($lead)->put("/gardens/{$this->garden->id}", [...$facts, 'crew_id' => $other])
+            ->assertSessionHasErrors('crew_id');
+        $this->put("/gardens/{$this->garden->id}", [...$facts, 'crew_id' => $this->crew->id])
+            ->assertSessionHasNoErrors();
+        $plan = ['on' => '2027-02-22', 'tasks' => ["{$this->wisteria->id}:winter-pass:2027"], 'outside_reason' => 'So'];
+        $this->post("/gardens/{$this->garden->id}/visits", [...$plan, 'crew_id' => $other])
+            ->assertSessionHasErrors('crew_id');
+        self::assertSame(0, Visit::query()->count());
+        $this->post("/gardens/{$this->garden->id}/visits", [...$plan, 'crew_id' => $this->crew->id])
+            ->assertSessionHasNoErrors();
+        self::assertSame($this->crew->id, Visit::query()->sole()->crew_id);
+    }
+
+    public function test_a_garden_given_away_takes_its_coming_visits_along_and_what_is_logged_stays(): void
+    {
+        $other = $this->otherCrew();
+        $coming = $this->visit();
+        $past = $this->garden->visits()->create(['crew_id' => $this->crew->id, 'on' => '2027-01-10']);
+        $lent = $this->garden->visits()->create(['crew_id' => $other, 'on' => '2027-03-01']);
+        $this->actingAs($this->planner());
+        $this->put("/gardens/{$this->garden->id}", [
+            ...$this->garden->only(['name', 'client', 'latitude', 'longitude', 'elevation_m', 'winter']),
+            'last_frost' => '04-20', 'first_frost' => '10-25', 'sure' => 1, 'crew_id' => $other,
+        ])->assertSessionHasNoErrors();
+        self::assertSame($other, Garden::query()->findOrFail($this->garden->id)->crew_id);
+        self::assertSame(
+            [$other, $this->crew->id, $other],
+            array_map(static fn (Visit $visit): ?int => $visit->fresh()?->crew_id, [$coming, $past, $lent]),
+        );
+    }
+
+    public function test_a_visit_with_work_logged_on_it_stays_on_its_day(): void
+    {
+        $task = $this->visitTask();
+        $this->actingAs($this->hand())->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 20]);
+        $this->actingAs($this->planner());
+        $this->put("/visits/$task->visit_id", ['on' => '2027-02-25', 'outside_reason' => 'Wished'])
+            ->assertSessionHasErrors(['on' => 'Work is logged on this visit, so it stays on its day.']);
+        $this->put("/plan/visits/$task->visit_id", ['on' => '2027-02-25', 'crew' => $this->crew->id, 'sure' => 1])
+            ->assertSessionHasErrors('move');
+        self::assertSame('2027-02-20', (string) Visit::query()->findOrFail($task->visit_id)->on);
+    }
+
+    private function otherCrew(): int
+    {
+        return (int) User::query()->findOrFail($this->lead(false)->id)->crew_id;
+    }
+}
