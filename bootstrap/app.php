@@ -3,14 +3,17 @@
 declare(strict_types=1);
 
 use App\People\SameDoor;
+use App\Support\Busy;
 use App\Support\Compressed;
 use App\Support\Failures;
 use App\Support\KeepsSession;
 use App\Support\OwnHost;
 use App\Support\OwnToken;
 use App\Support\SafeHeaders;
+use App\Support\SentOnce;
 use App\Support\SoundText;
 use Illuminate\Contracts\Debug\ExceptionHandler;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -28,7 +31,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->prepend([SafeHeaders::class, OwnHost::class]);
         $middleware->append(Compressed::class);
-        $middleware->web(append: [SameDoor::class, SoundText::class], replace: [
+        $middleware->web(append: [SameDoor::class, SoundText::class, SentOnce::class], replace: [
             StartSession::class => KeepsSession::class, ValidateCsrfToken::class => OwnToken::class,
         ]);
         $middleware->redirectGuestsTo('/sign-in');
@@ -41,6 +44,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
             ? new JsonResponse(['message' => ucfirst($fault->getMessage()).'.'], 422)
             : response()->view('errors.fault', ['says' => ucfirst($fault->getMessage()).'.'], 422));
         $exceptions->dontReport(Fault::class);
+        $exceptions->render(static fn (QueryException|PDOException $thrown, Request $request) => Busy::is($thrown)
+            ? Busy::answer($request)
+            : null);
     })
     ->create();
 $app->singleton(ExceptionHandler::class, Failures::class);

@@ -12,7 +12,9 @@ return [
             'foreign_key_constraints' => true,
             'busy_timeout' => 5000,
             'journal_mode' => 'WAL',
-            'synchronous' => 'NORMAL',
+            // A kept word is on the disk before it is said to be kept: power may go at any time.
+            'synchronous' => 'FULL',
+            'transaction_mode' => 'IMMEDIATE',
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],

@@ -16,6 +16,7 @@ use App\Models\OwnKind;
 use App\Models\OwnKindsChanged;
 use App\Models\Plant;
 use App\Models\Visit;
+use App\Models\VisitTask;
 use App\Models\WorkLog;
 use App\Support\Today;
 use Illuminate\Database\Eloquent\Model;
@@ -38,6 +39,7 @@ final readonly class Watch
         );
         self::on(WorkLog::class, static function (WorkLog $log): void {
             Visit::recount(DB::table('visit_tasks')->where('id', $log->visit_task_id)->value('visit_id'));
+            VisitTask::stand($log->visit_task_id);
             self::ofPlant($log->plant_id);
         });
         foreach ([Visit::class, Crew::class, CrewDayOff::class] as $planned) {

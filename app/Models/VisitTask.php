@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Prescription\Snapshot;
 use PruningHook\Core\Structure\Judgement;
 
@@ -26,6 +27,7 @@ use PruningHook\Core\Structure\Judgement;
  * @property int $season
  * @property int $position
  * @property int $minutes as prescribed
+ * @property ?bool $standing true where it waits on a visit: only once by a rule of the database; else null
  * @property Snapshot $prescribed
  * @property ?array{state: State,
  *     aim: array{plan: string, keep_min: ?int, keep: ?int, keep_max: ?int, budget: int, source: string,
@@ -39,12 +41,31 @@ use PruningHook\Core\Structure\Judgement;
  */
 final class VisitTask extends Model
 {
-    protected $fillable = ['visit_id', 'plant_id', 'task', 'season', 'position', 'minutes', 'prescribed', 'cut_plan'];
+    protected $fillable = [
+        'visit_id', 'plant_id', 'task', 'season', 'position', 'minutes', 'prescribed', 'cut_plan', 'standing',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['prescribed' => AsSnapshot::class, 'cut_plan' => 'array'];
+        return ['prescribed' => AsSnapshot::class, 'cut_plan' => 'array', 'standing' => 'boolean'];
+    }
+
+    /**
+     * What is logged waits no more; where its log was taken back it waits again, if it was not planned anew meanwhile.
+     */
+    public static function stand(int $id): void
+    {
+        $logged = DB::table('work_logs')->where('visit_task_id', $id)->exists();
+        $logged
+            ? DB::table('visit_tasks')->where('id', $id)->update(['standing' => null])
+            : DB::table('visit_tasks')->where('id', $id)->whereNull('standing')->whereNotExists(
+                static fn ($other) => $other->from('visit_tasks as others')
+                    ->whereColumn('others.plant_id', 'visit_tasks.plant_id')
+                    ->whereColumn('others.task', 'visit_tasks.task')
+                    ->whereColumn('others.season', 'visit_tasks.season')
+                    ->where('others.standing', 1),
+            )->update(['standing' => 1]);
     }
 
     /** @return BelongsTo<Visit, $this> */

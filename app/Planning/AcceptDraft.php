@@ -109,6 +109,7 @@ final readonly class AcceptDraft
         foreach ($this->plans->jobs($row, array_map(TaskChoice::parse(...), $new), $today) as $job) {
             $jobs["$job->plant:{$job->task->key}:{$job->task->season}"] = $job;
         }
+        PlanVisit::letGo(array_values($jobs), $today);
         foreach ($changes as $change) {
             if ($change['to'] === null) {
                 continue;
@@ -140,6 +141,7 @@ final readonly class AcceptDraft
                 'position' => 1000,
                 'minutes' => $job->task->minutes,
                 'prescribed' => $job->task->snapshot(),
+                'standing' => true,
             ]);
         }
     }
@@ -234,19 +236,20 @@ final readonly class AcceptDraft
         foreach ($were as $visit) {
             DB::table('visits')->updateOrInsert(['id' => $visit['id']], $visit);
         }
+        $tasks = array_column($before['tasks'], null, 'id');
+        // What the draft made goes first: a task stands once.
+        DB::table('visit_tasks')
+            ->whereIn('visit_id', $now->modelKeys())
+            ->whereNotIn('id', array_keys($tasks))
+            ->delete();
         foreach ($before['gone'] as $task) {
             DB::table('visit_tasks')->insertOrIgnore($task);
         }
-        $tasks = array_column($before['tasks'], null, 'id');
         foreach ($tasks as $task) {
             DB::table('visit_tasks')->where('id', $task['id'])->update([
                 'visit_id' => $task['visit_id'], 'position' => $task['position'],
             ]);
         }
-        DB::table('visit_tasks')
-            ->whereIn('visit_id', $now->modelKeys())
-            ->whereNotIn('id', array_keys($tasks))
-            ->delete();
         DB::table('visits')->whereIn('id', array_diff($now->modelKeys(), array_keys($were)))->delete();
         foreach (array_keys($were) as $id) {
             Visit::recount($id);

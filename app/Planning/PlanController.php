@@ -11,10 +11,12 @@ use App\Support\Controller;
 use App\Support\Say;
 use App\Support\Today;
 use App\Visits\PlanDay;
+use App\Visits\PlanVisit;
 use App\Weather\Outlook;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Calendar\Day;
 
@@ -57,10 +59,13 @@ final class PlanController extends Controller
             ]);
         }
         $outside = array_filter($moved->breaks, static fn (string $break): bool => str_starts_with($break, 'outside'));
-        $visit->update([
-            'on' => (string) $on, 'crew_id' => $crew->id, 'confirmed' => false,
-            'outside_reason' => $outside === [] ? null : 'moved on the plan',
-        ]);
+        DB::transaction(static function () use ($visit, $on, $crew, $outside): void {
+            $visit->update([
+                'on' => (string) $on, 'crew_id' => $crew->id, 'confirmed' => false,
+                'outside_reason' => $outside === [] ? null : 'moved on the plan',
+            ]);
+            PlanVisit::claim($visit);
+        });
 
         return redirect()
             ->route('plan', ['week' => (string) $on->monday(), 'visit' => $visit->id])

@@ -13,10 +13,12 @@ use App\People\SameDoor;
 use App\PlantBook\OwnKinds;
 use App\PlantBook\PlantBookFiles;
 use App\Support\Today;
+use App\Support\WritesFirst;
 use App\Weather\SimulatedStation;
 use App\Weather\WeatherStation;
 use Illuminate\Auth\Events\Login;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Database\Connection;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
@@ -38,6 +40,7 @@ final class AppServiceProvider extends ServiceProvider
 
     public function register(): void
     {
+        Connection::resolverFor('sqlite', static fn (mixed ...$of): WritesFirst => new WritesFirst(...$of));
         $this->app->scoped(CorePlants::class);
         $this->app->bind(WeighsSigns::class, SignShifts::class);
         $this->app->singleton(WeatherStation::class, SimulatedStation::class);

@@ -6,6 +6,7 @@ namespace App\Visits;
 
 use App\Models\Visit;
 use App\Models\VisitTask;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Window;
@@ -39,7 +40,10 @@ final readonly class MoveVisit
                 'outside_reason' => 'A day outside the window needs a reason.',
             ]);
         }
-        $visit->update(['on' => (string) $day, 'outside_reason' => $inside ? null : $reason]);
+        DB::transaction(static function () use ($visit, $day, $inside, $reason): void {
+            $visit->update(['on' => (string) $day, 'outside_reason' => $inside ? null : $reason]);
+            PlanVisit::claim($visit);
+        });
     }
 
     /** @param  Visit  $visit with tasks loaded */

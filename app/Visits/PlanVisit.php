@@ -98,13 +98,14 @@ final readonly class PlanVisit
         Day $today,
     ): Visit {
         $jobs = $this->jobs($garden, $choices, $today);
-        $this->refuseTwice($jobs, $today);
         $outside = ! (self::common($jobs)?->contains($on) ?? false);
         if ($outside && ($reason === null || $reason === '')) {
             throw ValidationException::withMessages(self::refusal($jobs, $on));
         }
 
-        return DB::transaction(function () use ($garden, $on, $jobs, $reason, $outside, $crewId, $by): Visit {
+        return DB::transaction(function () use ($garden, $on, $jobs, $reason, $outside, $crewId, $by, $today): Visit {
+            $this->refuseTwice($jobs, $today);
+            self::letGo($jobs, $today);
             $visit = $garden->visits()->create([
                 'crew_id' => $crewId,
                 'on' => (string) $on,
@@ -119,6 +120,7 @@ final readonly class PlanVisit
                     'position' => $position,
                     'minutes' => $job->task->minutes,
                     'prescribed' => $job->task->snapshot(),
+                    'standing' => true,
                 ]);
             }
 
@@ -126,6 +128,40 @@ final readonly class PlanVisit
 
             return $visit;
         });
+    }
+
+    /**
+     * What stands on a visit whose day went by without it gives way to being planned again.
+     *
+     * @param  list<Job>  $jobs
+     */
+    public static function letGo(array $jobs, Day $today): void
+    {
+        $plants = array_map(static fn (Job $job): int => (int) $job->plant, $jobs);
+        foreach (array_chunk(array_unique($plants), 500) as $some) {
+            DB::table('visit_tasks')->whereIn('plant_id', $some)->where('standing', 1)
+                ->whereIn('visit_id', DB::table('visits')->select('id')->where('on', '<', (string) $today))
+                ->update(['standing' => null]);
+        }
+    }
+
+    /**
+     * A visit that was moved claims its tasks again.
+     *
+     * @throws ValidationException where one was planned anew meanwhile
+     */
+    public static function claim(Visit $visit): void
+    {
+        $waiting = VisitTask::query()->with('plant')->doesntHave('log')->where('visit_id', $visit->id);
+        $waiting->whereNull('standing');
+        foreach ($waiting->get() as $task) {
+            VisitTask::stand($task->id);
+            if ($task->refresh()->standing !== true) {
+                throw ValidationException::withMessages(['on' => sprintf(
+                    '%s of %s was planned on another visit meanwhile.', $task->prescribed->name, $task->plant->label,
+                )]);
+            }
+        }
     }
 
     /**

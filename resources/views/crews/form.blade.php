@@ -6,7 +6,7 @@
     <h1>{{ $title }}</h1>
     <form method="post" action="{{ $crew->exists ? route('crews.update', $crew) : route('crews.store') }}"
         class="to-48" novalidate>
-        @csrf
+        @csrf @unless ($crew->exists)<x-once />@endunless
         @if ($crew->exists) @method('put') @endif
         <div class="row">
             <div class="col-md-8"><x-field name="name" label="Name" :value="$crew->name" required /></div>
@@ -54,7 +54,7 @@
         </ul>
         @if (count($off) === 0)<p>None ahead.</p>@endif
         <form class="filters" method="post" action="{{ route('crews.off', $crew) }}" novalidate>
-            @csrf
+            @csrf<x-once />
             <div><x-field name="on" label="Day" type="date" :value="(string) $today" /></div>
             <div><x-field name="why" label="Why: holiday, ill, frost" /></div>
             <div><x-field name="people" label="How many come all the same" inputmode="numeric" /></div>

@@ -13,7 +13,7 @@
         @endif
         @can('create', [App\Models\Observation::class, $garden])
             <form method="post" action="{{ route('observations.store', $garden) }}" novalidate>
-                @csrf
+                @csrf<x-once />
                 <fieldset class="log-field"><legend>What was seen?</legend>
                     <div class="taps">
                         @foreach (App\Models\Observation::inHalf($half) as $event => $name)

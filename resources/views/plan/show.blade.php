@@ -18,7 +18,7 @@
         : 'visits stand' }} on a day that is lost. Ask for a plan, and little else moves.</p>@endif
     @can('update', App\Models\Firm::class)
         <form class="filters no-print" method="post" action="{{ route('drafts.store') }}">
-            @csrf
+            @csrf<x-once />
             <div><label for="weeks">Plan</label><select class="form-select" id="weeks" name="weeks">
                 @foreach (App\Planning\DraftController::WEEKS as $count => $words)<option value="{{ $count }}"
                     @selected($count === 12)>{{ $words }}</option>@endforeach</select></div>

@@ -30,7 +30,7 @@
                 <a href="{{ route('plant-book.anchors') }}">All anchors</a></p>
         <form method="post" action="{{ $kind ? route('own-kinds.update', $kind->id)
             : route('own-kinds.store') }}" novalidate class="to-72">
-            @csrf
+            @csrf @unless ($kind)<x-once />@endunless
             @if ($kind) @method('put') @else <input type="hidden" name="like" value="{{ $like->id }}"> @endif
             <fieldset><legend>What it is</legend>
                 <div class="row align-items-end">

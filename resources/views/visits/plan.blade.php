@@ -5,7 +5,7 @@
     <h1>Plan a visit to {{ $garden->name }}</h1>
     <form method="post" action="{{ route('visits.store', $garden) }}" class="plan-grid" x-data="plan" x-ref="form"
         data-preview="{{ route('visits.preview', $garden) }}" novalidate>
-        @csrf
+        @csrf<x-once />
         <section aria-labelledby="choose">
             <h2 id="choose" class="mt-0">Choose tasks</h2>
             @error('tasks')<p class="invalid-feedback d-block">{{ $message }}</p>@enderror

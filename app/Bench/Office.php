@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use PDO;
+use RuntimeException;
+use Symfony\Component\Process\Process;
+
+/** An office of its own on a database of its own, with the demo's firm, that can be killed and begun anew. */
+final class Office
+{
+    public const DAY = '2027-03-08';
+
+    private ?Process $server = null;
+
+    public function __construct(public readonly string $file, public readonly int $port)
+    {
+    }
+
+    public function address(): string
+    {
+        return "http://127.0.0.1:$this->port";
+    }
+
+    public function make(): void
+    {
+        @mkdir(dirname($this->file), recursive: true);
+        foreach (['', '-wal', '-shm'] as $part) {
+            if (is_file($this->file.$part)) {
+                unlink($this->file.$part);
+            }
+        }
+        touch($this->file);
+        foreach ([['migrate', '--force'], ['db:seed', '--class=DemoSeeder', '--force']] as $command) {
+            $made = $this->start([PHP_BINARY, 'artisan', ...$command, '--quiet']);
+            if ($made->wait() !== 0) {
+                throw new RuntimeException($made->getErrorOutput().$made->getOutput());
+            }
+        }
+    }
+
+    public function open(): void
+    {
+        // A group of its own, so that its workers die with it.
+        $this->server = $this->start([
+            'setsid', PHP_BINARY, '-d', 'variables_order=EGPCS', '-S', "127.0.0.1:$this->port", '-t', 'public',
+            'server.php',
+        ]);
+    }
+
+    /** As power that goes. */
+    public function kill(): void
+    {
+        while (($pid = $this->server?->getPid()) !== null && $this->server->isRunning()) {
+            // Just begun, it has no group of its own yet.
+            posix_kill(-$pid, 9) || posix_kill($pid, 9);
+            usleep(10_000);
+        }
+        $this->server = null;
+    }
+
+    /** @return list<array<string, scalar>> */
+    public function rows(string $sql): array
+    {
+        $found = (new PDO("sqlite:$this->file"))->query($sql);
+        if ($found === false) {
+            throw new RuntimeException("no answer to: $sql");
+        }
+        /** @var list<array<string, scalar>> $rows */
+        $rows = $found->fetchAll(PDO::FETCH_ASSOC);
+
+        return $rows;
+    }
+
+    /** @param  list<string>  $command */
+    public function start(array $command): Process
+    {
+        $process = new Process($command, base_path(), [
+            'DB_DATABASE' => $this->file, 'HOOK_TODAY' => self::DAY, 'PHP_CLI_SERVER_WORKERS' => '4',
+        ], null, null);
+        $process->start();
+
+        return $process;
+    }
+}

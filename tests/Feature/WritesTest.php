@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Garden;
+use App\Models\Plant;
+use App\Models\VisitTask;
+use App\Support\WritesFirst;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Str;
+use PDO;
+use PDOException;
+
+/** Strokes that begin by writing, forms that make one however often they are sent, tasks that stand once. */
+final class WritesTest extends FeatureTestCase
+{
+    public function test_a_stroke_has_the_pen_from_its_beginning(): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'pen');
+        config(['database.connections.pen' => [
+            'driver' => 'sqlite', 'database' => $file, 'prefix' => '', 'busy_timeout' => 50, 'journal_mode' => 'WAL',
+            'synchronous' => 'FULL', 'foreign_key_constraints' => true,
+        ]]);
+        $pen = DB::connection('pen');
+        self::assertInstanceOf(WritesFirst::class, $pen);
+        $pen->statement('create table lines (line text)');
+        self::assertSame(
+            ['wal', 2, 50, 1],
+            array_map(static fn (string $pragma): mixed => $pen->scalar("pragma $pragma"), [
+                'journal_mode', 'synchronous', 'busy_timeout', 'foreign_keys',
+            ]),
+        );
+        $other = new PDO("sqlite:$file", options: [PDO::ATTR_TIMEOUT => 0]);
+        $write = static function () use ($other): string {
+            try {
+                return $other->exec("insert into lines values ('theirs')") === 1 ? 'written' : '';
+            } catch (PDOException $busy) {
+                return (string) ($busy->errorInfo[1] ?? '');
+            }
+        };
+        $pen->transaction(static function () use ($pen, $write): void {
+            // Nothing is read or written yet, and still nobody else has the pen.
+            self::assertSame('5', $write());
+            $pen->transaction(static fn () => $pen->table('lines')->insert(['line' => 'ours']));
+        });
+        self::assertSame('written', $write());
+        try {
+            $pen->transaction(static function () use ($pen): void {
+                $pen->table('lines')->insert(['line' => 'never']);
+                throw new \LogicException('no');
+            });
+        } catch (\LogicException) {
+        }
+        // Where another has it too long, that is said, and the next stroke is as good as the first.
+        $other->exec('begin immediate');
+        try {
+            $pen->transaction(static fn () => null);
+            self::fail('two had the pen');
+        } catch (PDOException $busy) {
+            self::assertSame(5, $busy->errorInfo[1] ?? null);
+        }
+        $other->exec('rollback');
+        $pen->transaction(static fn () => $pen->table('lines')->insert(['line' => 'ours again']));
+        self::assertSame(['ours', 'theirs', 'ours again'], $pen->table('lines')->pluck('line')->all());
+        $pen->disconnect();
+        unlink($file);
+    }
+
+    public function test_a_busy_office_says_so_and_keeps_nothing(): void
+    {
+        Route::post('busy', static function (): never {
+            $busy = new PDOException('database is locked');
+            $busy->errorInfo = ['HY000', 5, 'database is locked'];
+
+            throw $busy;
+        });
+        $this->post('/busy')->assertStatus(503)->assertHeader('Retry-After')->assertSee('send it again');
+        $this->postJson('/busy')->assertStatus(503)
+            ->assertJson(['message' => 'The office is busy. Nothing was kept: send it again.']);
+    }
+
+    public function test_a_form_sent_twice_makes_one(): void
+    {
+        $this->actingAs($this->planner());
+        $once = Str::uuid()->toString();
+        $facts = ['kind' => 'bush-rose', 'label' => 'By the gate', 'count' => '1', '_once' => $once];
+        $form = "/gardens/{$this->garden->id}/plants";
+        $this->get("$form/create")->assertSee('name="_once"', false);
+        // What was refused is not used up.
+        $this->post($form, [...$facts, 'count' => 'many'])->assertSessionHasErrors('count');
+        $first = $this->post($form, $facts)->assertSessionHasNoErrors()->headers->get('Location');
+        foreach ([$facts, [...$facts, 'label' => 'Changed after Back']] as $again) {
+            $this->post($form, $again)->assertRedirect((string) $first)->assertSessionHas(
+                'said', 'This form was sent before: here is what it made. Nothing was saved a second time.',
+            );
+        }
+        self::assertSame(['By the gate'], Plant::query()->where('kind', 'bush-rose')->pluck('label')->all());
+        // It is its sender's own: with somebody else it opens nothing.
+        $this->actingAs($this->lead())->post($form, $facts)->assertStatus(419);
+        $this->actingAs($this->planner())->post($form, [...$facts, '_once' => Str::uuid()->toString()]);
+        self::assertSame(2, Plant::query()->where('kind', 'bush-rose')->count());
+    }
+
+    public function test_what_fails_half_way_leaves_neither_half_nor_name(): void
+    {
+        $once = Str::uuid()->toString();
+        Route::middleware('web')->post('half', static function (): never {
+            Garden::factory()->create(['name' => 'Half a garden']);
+            throw new \LogicException('in the middle');
+        });
+        $this->actingAs($this->planner())->post('/half', ['_once' => $once])->assertStatus(500);
+        self::assertSame(0, Garden::query()->where('name', 'Half a garden')->count());
+        self::assertSame(0, DB::table('sent_forms')->count());
+    }
+
+    public function test_a_task_stands_on_one_visit_by_a_rule_of_the_database(): void
+    {
+        $this->actingAs($this->planner());
+        $plan = fn (string $on) => $this->post("/gardens/{$this->garden->id}/visits", [
+            'on' => $on, 'tasks' => ["{$this->wisteria->id}:winter-pass:2027"], 'outside_reason' => 'So',
+            'crew_id' => $this->crew->id,
+        ]);
+        $plan('2027-02-22')->assertSessionHasNoErrors();
+        $plan('2027-02-23')->assertSessionHasErrors('tasks');
+        $first = VisitTask::query()->sole();
+        try {
+            $other = $this->garden->visits()->create(['on' => '2027-02-24']);
+            $other->tasks()->create([
+                ...$first->only(['plant_id', 'task', 'season', 'position', 'minutes', 'prescribed']),
+                'standing' => true,
+            ]);
+            self::fail('it stands twice');
+        } catch (UniqueConstraintViolationException) {
+        }
+        // Its day goes by without it: it is planned again, and the missed visit cannot be moved ahead with it.
+        config(['hook.today' => '2027-03-01']);
+        $plan('2027-03-02')->assertSessionHasNoErrors();
+        $this->put("/visits/$first->visit_id", ['on' => '2027-03-03', 'outside_reason' => 'So'])
+            ->assertSessionHasErrors('on');
+        self::assertSame('2027-02-22', (string) $first->visit->refresh()->on);
+        $second = VisitTask::query()->where('standing', 1)->sole();
+        self::assertNotSame($first->id, $second->id);
+        // Logged it stands no more; taken back it stands again.
+        $this->put("/tasks/$second->id/log", ['outcome' => 'partly', 'why' => 'time', 'minutes' => 20]);
+        self::assertNull($second->refresh()->standing);
+        $this->delete("/tasks/$second->id/log")->assertSessionHasNoErrors();
+        self::assertTrue($second->refresh()->standing);
+    }
+}
