@@ -12,6 +12,8 @@ use App\Support\OwnToken;
 use App\Support\SafeHeaders;
 use App\Support\SentOnce;
 use App\Support\SoundText;
+use App\Support\Today;
+use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
@@ -36,6 +38,10 @@ $app = Application::configure(basePath: dirname(__DIR__))
         ]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo(static fn (Request $request): string => $request->user()?->home() ?? '/');
+    })
+    ->withSchedule(static function (Schedule $schedule): void {
+        // At night by the firm's clock; whoever runs the office carries the files elsewhere.
+        $schedule->command('backup')->dailyAt('02:40')->timezone(Today::zone());
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'password_confirmation']);

@@ -84,7 +84,9 @@ final class Storm
     /** @param  Closure(string): mixed  $tell */
     private function tap(Closure $tell): bool
     {
-        $plant = (int) $this->office->rows('select plant_id from stem_surveys order by plant_id limit 1')[0]['plant_id'];
+        $plant = (int) $this->office->rows(
+            'select plant_id from stem_surveys order by plant_id limit 1',
+        )[0]['plant_id'];
         $count = fn (): int => (int) $this->office->rows(
             "select json_array_length(state, '$.stems') as n from stem_surveys where plant_id = $plant
             order by season desc limit 1",

@@ -64,6 +64,7 @@ final class LayersTest
         'People',
         'Policies',
         'Bench',
+        'Upkeep',
         'Console',
         'Providers',
     ];

@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use PDO;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+use ZipArchive;
+
+/** Backup, restore, doctor and the demo's mark, each run as it is from the command line, on files of its own. */
+final class UpkeepTest extends TestCase
+{
+    private string $folder;
+
+    protected function setUp(): void
+    {
+        $this->folder = sys_get_temp_dir().'/upkeep-'.bin2hex(random_bytes(4));
+        mkdir($this->folder);
+        touch($this->file());
+        $this->artisan(['migrate', '--force', '--quiet']);
+        $this->firm()->exec("insert into gardens (name, client, latitude, longitude, elevation_m, winter, practice)
+            values ('Weir House', 'Rosa', 51.5, -0.1, 20, 'cool', '[]')");
+    }
+
+    protected function tearDown(): void
+    {
+        (new Process(['rm', '-rf', $this->folder]))->run();
+    }
+
+    public function test_a_backup_comes_back_and_what_was_there_is_kept_beside(): void
+    {
+        $picture = 'files/photos/11111111-1111-4111-8111-111111111111.jpg';
+        mkdir("$this->folder/files/photos", recursive: true);
+        file_put_contents("$this->folder/$picture", 'a picture');
+        $made = $this->hook(['backup', 'firm.zip']);
+        self::assertSame(0, $made->getExitCode(), $made->getErrorOutput());
+        self::assertStringContainsString('1 gardens, 0 plants, 0 lines of the record, 1 pictures', $made->getOutput());
+        self::assertSame('0600', substr(sprintf('%o', fileperms("$this->folder/firm.zip")), -4));
+        $again = $this->hook(['backup', 'firm.zip']);
+        self::assertSame(1, $again->getExitCode());
+        self::assertSame(
+            "hook: $this->folder/firm.zip is there already; a backup never takes the place of another",
+            trim($again->getErrorOutput()),
+        );
+
+        $this->firm()->exec("update gardens set name = 'Changed since'");
+        unlink("$this->folder/$picture");
+        $back = $this->hook(['restore', 'firm.zip']);
+        self::assertSame(0, $back->getExitCode(), $back->getErrorOutput().$back->getOutput());
+        self::assertStringContainsString('1 gardens, 0 plants, 1 pictures are back', $back->getOutput());
+        self::assertSame('Weir House', $this->garden($this->file()));
+        self::assertFileExists("$this->folder/$picture");
+        $beside = (array) glob($this->file().'.before-*');
+        self::assertCount(1, $beside);
+        self::assertSame('Changed since', $this->garden((string) $beside[0]));
+        self::assertSame([], glob("$this->folder/*.restoring*"));
+    }
+
+    public function test_what_is_no_whole_backup_changes_nothing(): void
+    {
+        $this->hook(['backup', 'firm.zip']);
+        file_put_contents("$this->folder/text.zip", 'no zip');
+        copy("$this->folder/firm.zip", "$this->folder/damaged.zip");
+        $zip = new ZipArchive;
+        $zip->open("$this->folder/damaged.zip");
+        $zip->addFromString('database.sqlite', substr((string) $zip->getFromName('database.sqlite'), 0, -4096));
+        $zip->close();
+        $zip->open("$this->folder/other.zip", ZipArchive::CREATE);
+        $zip->addFromString('letter.txt', 'Dear all');
+        $zip->close();
+        $refused = [
+            'nowhere.zip' => 'is no backup: it cannot be opened', 'text.zip' => 'is no backup: it cannot be opened',
+            'other.zip' => 'is no backup of Pruning Hook',
+            'damaged.zip' => 'is damaged: its database is not what was put into it',
+        ];
+        foreach ($refused as $file => $says) {
+            $run = $this->hook(['restore', $file]);
+            self::assertSame(1, $run->getExitCode());
+            self::assertSame("hook: $this->folder/$file $says. Nothing was changed.", trim($run->getErrorOutput()));
+        }
+        self::assertSame('Weir House', $this->garden($this->file()));
+        self::assertSame([], glob($this->file().'.before-*'));
+    }
+
+    public function test_an_old_backup_is_brought_up_to_date(): void
+    {
+        $this->artisan(['migrate:rollback', '--step=3', '--force']);
+        $this->hook(['backup', 'old.zip']);
+        $this->artisan(['migrate', '--force']);
+        self::assertSame(0, $this->hook(['restore', 'old.zip'])->getExitCode());
+        self::assertSame('Weir House', $this->garden($this->file()));
+        $doors = $this->firm()->query("select count(*) from pragma_table_info('users') where name = 'door'");
+        self::assertSame(1, (int) ($doors === false ? 0 : $doors->fetchColumn()));
+    }
+
+    public function test_a_backup_under_way_of_writing_is_of_one_moment(): void
+    {
+        $writer = new Process([PHP_BINARY, '-r', '$p = new PDO("sqlite:".$argv[1]);
+            $p->exec("create table pairs (a, b)"); $p->exec("pragma busy_timeout = 5000");
+            for ($i = 0; ; $i++) { $p->exec("begin immediate"); $p->exec("insert into pairs (a) values ($i)");
+            $p->exec("update pairs set b = a where a = $i"); $p->exec("commit"); }', $this->file()]);
+        $writer->start();
+        usleep(300_000);
+        $made = $this->hook(['backup', 'under-way.zip']);
+        $writer->stop(0);
+        self::assertSame(0, $made->getExitCode(), $made->getErrorOutput());
+        $zip = new ZipArchive;
+        $zip->open("$this->folder/under-way.zip");
+        file_put_contents("$this->folder/copy.sqlite", (string) $zip->getFromName('database.sqlite'));
+        $pairs = (new PDO("sqlite:$this->folder/copy.sqlite"))
+            ->query('select count(*), sum(a is b), max(a) + 1 from pairs')?->fetch(PDO::FETCH_NUM);
+        self::assertIsArray($pairs);
+        self::assertGreaterThan(0, $pairs[0]);
+        self::assertSame([$pairs[0], $pairs[0]], [$pairs[1], $pairs[2]], 'every pair is whole, and none is missing');
+    }
+
+    public function test_the_doctor_says_what_is_wrong_and_what_to_do(): void
+    {
+        $well = $this->hook(['doctor'])->getOutput();
+        self::assertMatchesRegularExpression('/^database +ok: .*sound$/m', $well);
+        self::assertMatchesRegularExpression('/^its shape +ok: \d+ changes made, none waits$/m', $well);
+        self::assertMatchesRegularExpression('/^its strokes +ok: WAL/m', $well);
+        self::assertMatchesRegularExpression('/^settings +ok: .*Europe\/London, today \d{4}-/m', $well);
+        $firm = $this->firm();
+        $firm->exec('pragma foreign_keys = off');
+        $firm->exec("insert into plants (garden_id, kind, label, practice, hazards, state)
+            values (99, 'yew', 'Lost', '[]', '[]', '[]')");
+        $this->artisan(['migrate:rollback', '--step=1', '--force']);
+        $ill = $this->hook(['doctor']);
+        self::assertSame(1, $ill->getExitCode());
+        self::assertStringContainsString('1 rows point at rows that are not there', $ill->getOutput());
+        self::assertStringContainsString('1 changes of its shape wait: php artisan migrate --force', $ill->getOutput());
+    }
+
+    public function test_the_demo_never_empties_or_fills_what_is_not_its_own(): void
+    {
+        foreach ([['demo', '--fresh', '--port', '8194'], ['demo', '--port', '8194']] as $call) {
+            $run = $this->hook($call);
+            self::assertSame(1, $run->getExitCode());
+            self::assertStringEndsWith(
+                $this->file().' is not the demo\'s: it is neither emptied nor filled. ./hook serve serves it',
+                trim($run->getErrorOutput()),
+            );
+        }
+        self::assertSame('Weir House', $this->garden($this->file()));
+    }
+
+    private function file(): string
+    {
+        return "$this->folder/firm.sqlite";
+    }
+
+    private function firm(): PDO
+    {
+        return new PDO('sqlite:'.$this->file(), options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+    }
+
+    private function garden(string $file): mixed
+    {
+        return (new PDO("sqlite:$file"))->query('select name from gardens')?->fetchColumn();
+    }
+
+    /** @param  list<string>  $arguments */
+    private function artisan(array $arguments): void
+    {
+        $run = new Process(
+            [PHP_BINARY, 'artisan', ...$arguments], dirname(__DIR__, 2), $this->settings(), timeout: 120,
+        );
+        self::assertSame(0, $run->run(), $run->getOutput().$run->getErrorOutput());
+    }
+
+    /** @param  list<string>  $arguments */
+    private function hook(array $arguments): Process
+    {
+        $run = new Process(
+            [dirname(__DIR__, 2).'/hook', ...$arguments], $this->folder, $this->settings(), timeout: 240,
+        );
+        $run->run();
+
+        return $run;
+    }
+
+    /** @return array<string, string> */
+    private function settings(): array
+    {
+        return [
+            'DB_DATABASE' => $this->file(), 'HOOK_FILES' => "$this->folder/files", 'APP_ENV' => 'local',
+            'HOOK_TIME_ZONE' => 'Europe/London', 'CACHE_STORE' => 'array', 'DB_CONNECTION' => 'sqlite',
+        ];
+    }
+}
