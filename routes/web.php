@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Gardens\FrostController;
 use App\Gardens\GardenController;
+use App\History\ChangeController;
 use App\People\AccountController;
 use App\People\CrewController;
 use App\People\ForgotPasswordController;
@@ -31,7 +32,8 @@ use App\Weather\ObservationController;
 use Illuminate\Support\Facades\Route;
 
 // A number that no row can have leads nowhere; it is not asked for.
-foreach (['garden', 'plant', 'visit', 'task', 'crew', 'observation', 'note', 'draft', 'off', 'version'] as $row) {
+$rows = ['garden', 'plant', 'visit', 'task', 'crew', 'observation', 'note', 'draft', 'off', 'version', 'change'];
+foreach ($rows as $row) {
     Route::pattern($row, '[0-9]{1,18}');
 }
 
@@ -122,6 +124,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('house-practice', [PracticeController::class, 'edit'])->name('practice.edit');
     Route::put('house-practice', [PracticeController::class, 'update'])->name('practice.update');
 
+    Route::get('changes', [ChangeController::class, 'index'])->name('changes');
+    Route::post('changes/{change}/undo', [ChangeController::class, 'undo'])->name('changes.undo');
     Route::get('record', [RecordController::class, 'index'])->name('record');
     Route::get('record/compare', [RecordController::class, 'compare'])->name('record.compare');
     Route::get('entries/who', [EntryController::class, 'who'])->name('entries.who');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
+use App\History\FreshForm;
+use App\History\Undo;
 use App\Models\Crew;
 use App\Models\Garden;
 use App\Support\Controller;
@@ -51,11 +53,13 @@ final class GardenController extends Controller
 
     public function update(GardenRequest $request, Garden $garden, SaveGarden $save): RedirectResponse
     {
+        FreshForm::hold($request, $garden);
         $save->update($garden, $request->facts(), Today::day());
 
         return redirect()
             ->route('gardens.show', $garden)
-            ->with('said', 'Saved. All windows of this garden are worked out anew.');
+            ->with('said', 'Saved. All windows of this garden are worked out anew.')
+            ->with('undo', Undo::of($garden));
     }
 
     private function form(Garden $garden, PlantBook $book): View

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\InOneStroke;
+use App\Models\Concerns\KeepsVersions;
 use App\Support\Say;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -24,6 +25,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 final class BloomNote extends Model
 {
     use InOneStroke;
+    use KeepsVersions;
 
     public const SCORES = [1 => 'hardly any', 2 => 'few', 3 => 'fair', 4 => 'many', 5 => 'full'];
 
@@ -54,5 +56,13 @@ final class BloomNote extends Model
     public function plant(): BelongsTo
     {
         return $this->belongsTo(Plant::class);
+    }
+
+    public function versionLabel(): string
+    {
+        // Of a plant that has been taken out too.
+        $plant = $this->plant()->withTrashed()->first();
+
+        return ($plant->label ?? '').", bloom of $this->season";
     }
 }

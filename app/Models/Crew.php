@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\InOneStroke;
+use App\Models\Concerns\KeepsVersions;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -25,6 +26,7 @@ use Illuminate\Support\Facades\DB;
 final class Crew extends Model
 {
     use InOneStroke;
+    use KeepsVersions;
 
     /** What hands must be able to handle, as the plant book's tasks ask for it. */
     public const SKILLS = ['ladder', 'saw', 'shears'];

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Models\Casts\AsDay;
 use App\Models\Concerns\InOneStroke;
+use App\Models\Concerns\KeepsVersions;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use PruningHook\Core\Calendar\Day;
@@ -23,6 +24,7 @@ use PruningHook\Core\Calendar\Day;
 final class CrewDayOff extends Model
 {
     use InOneStroke;
+    use KeepsVersions;
 
     protected $table = 'crew_days_off';
 
@@ -38,5 +40,10 @@ final class CrewDayOff extends Model
     public function crew(): BelongsTo
     {
         return $this->belongsTo(Crew::class);
+    }
+
+    public function versionLabel(): string
+    {
+        return "{$this->crew->name}, ".$this->on->inWords();
     }
 }

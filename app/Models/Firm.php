@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\InOneStroke;
+use App\Models\Concerns\KeepsVersions;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -20,12 +21,14 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $usual_travel minutes of a way whose one end nobody has placed
  * @property int $plan_revision raised by every change of visits, crews and their days
  * @property array<string, string> $practice house practice, question to option
+ * @property int $log_days after a visit, in which its hands may change what they said of it
  */
 final class Firm extends Model
 {
     use InOneStroke;
+    use KeepsVersions;
 
-    protected $fillable = ['name', 'practice', 'depot_latitude', 'depot_longitude', 'usual_travel'];
+    protected $fillable = ['name', 'practice', 'depot_latitude', 'depot_longitude', 'usual_travel', 'log_days'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -34,7 +37,7 @@ final class Firm extends Model
     }
 
     protected $attributes = ['practice' => '{}', 'revision' => 1, 'kinds_revision' => 1, 'plan_revision' => 1,
-        'usual_travel' => 20];
+        'usual_travel' => 20, 'log_days' => 14];
 
     public static function ours(): self
     {

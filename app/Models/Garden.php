@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\InOneStroke;
+use App\Models\Concerns\KeepsVersions;
 use App\Search\SearchTables;
 use Database\Factories\GardenFactory;
 use Illuminate\Database\Eloquent\Collection;
@@ -45,6 +46,7 @@ final class Garden extends Model
     use HasFactory;
 
     use InOneStroke;
+    use KeepsVersions;
 
     protected $fillable = ['crew_id', 'name', 'client', 'address', 'latitude', 'longitude', 'elevation_m',
         'last_frost', 'first_frost', 'winter', 'region', 'practice', 'notes', 'setup_minutes', 'closed_days'];

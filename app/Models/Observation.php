@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Models\Casts\AsDay;
 use App\Models\Concerns\InOneStroke;
+use App\Models\Concerns\KeepsVersions;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use PruningHook\Core\Calendar\Day;
@@ -26,6 +27,7 @@ use PruningHook\Core\PlantBook\SeasonReader;
 final class Observation extends Model
 {
     use InOneStroke;
+    use KeepsVersions;
 
     /** The signs offered for a tap, in the order in which they come. */
     public const SIGNS = [
@@ -75,5 +77,10 @@ final class Observation extends Model
     public function seenBy(): BelongsTo
     {
         return $this->belongsTo(User::class, 'seen_by');
+    }
+
+    public function versionLabel(): string
+    {
+        return (self::SIGNS[$this->event] ?? $this->event).", {$this->garden->name}";
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\InOneStroke;
+use App\Models\Concerns\KeepsVersions;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\SoftDeletes;
@@ -24,6 +25,7 @@ use Illuminate\Support\Carbon;
 final class OwnKind extends Model
 {
     use InOneStroke;
+    use KeepsVersions;
     use SoftDeletes;
 
     protected $fillable = ['kind', 'like', 'entry', 'note', 'written_by'];

@@ -12,11 +12,11 @@ use PruningHook\Core\Calendar\Day;
 /**
  * A plan that was asked for: what it would change, what it was made from, and what stood before it was accepted.
  *
- * @phpstan-type Change array{kind: string, visit: ?int, garden: int, from: ?array{on: string, crew: ?int},
+ * @phpstan-type Step array{kind: string, visit: ?int, garden: int, from: ?array{on: string, crew: ?int},
  *     to: ?array{on: string, crew: int}, tasks: list<string>, was: list<string>, why: string}
  * @phpstan-type Costs array{travel: int, setup: int, outside_best: float|int, overtime: float|int,
  *     unplaced: float|int, total: float|int}
- * @phpstan-type Result array{changes: list<Change>, cost: Costs, present: Costs, bound: float, same: int,
+ * @phpstan-type Result array{changes: list<Step>, cost: Costs, present: Costs, bound: float, same: int,
  *     left: list<array{task: string, because: string, cure: string}>}
  * @phpstan-type Before array{visits: list<array<string, mixed>>, tasks: list<array{id: int, visit_id: int,
  *     position: int}>, gone: list<array<string, mixed>>, gardens: list<int>, revision: int}

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Models\Casts\AsDay;
 use App\Models\Concerns\InOneStroke;
+use App\Models\Concerns\KeepsVersions;
 use Database\Factories\PlantFactory;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
@@ -53,6 +54,7 @@ final class Plant extends Model
     use HasFactory;
 
     use InOneStroke;
+    use KeepsVersions;
     use SoftDeletes;
 
     protected $fillable = [

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\InOneStroke;
+use App\Models\Concerns\KeepsVersions;
 use App\Support\ResetPasswordNotification;
 use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
@@ -29,6 +31,8 @@ final class User extends Authenticatable
     /** @use HasFactory<UserFactory> */
     use HasFactory;
 
+    use InOneStroke;
+    use KeepsVersions;
     use Notifiable;
 
     protected $fillable = ['name', 'email', 'password', 'role', 'crew_id'];

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsDay;
+use App\Models\Concerns\InOneStroke;
+use App\Models\Concerns\KeepsVersions;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -32,6 +34,9 @@ use PruningHook\Core\Calendar\Day;
  */
 final class Visit extends Model
 {
+    use InOneStroke;
+    use KeepsVersions;
+
     protected $fillable = ['garden_id', 'crew_id', 'on', 'outside_reason', 'planned_by', 'locked', 'confirmed'];
 
     /** @return array<string, string> */
@@ -95,5 +100,22 @@ final class Visit extends Model
     public function isTouched(): bool
     {
         return $this->tasks->contains(static fn (VisitTask $task): bool => $task->log !== null);
+    }
+
+    public function versionLabel(): string
+    {
+        return "{$this->garden->name}, ".$this->on->inWords();
+    }
+
+    /** @return array<string, string> what goes with it, and by which column */
+    public function goesWith(): array
+    {
+        return ['visit_tasks' => 'visit_id'];
+    }
+
+    /** Its tasks stand again, but for those that were planned anew meanwhile. */
+    public function wasBroughtBack(): void
+    {
+        self::recount($this->id);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Models\Casts\AsDay;
 use App\Models\Concerns\InOneStroke;
+use App\Models\Concerns\KeepsVersions;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use PruningHook\Core\Calendar\Day;
@@ -40,6 +41,7 @@ use PruningHook\Core\Plant\Outcome;
 final class WorkLog extends Model
 {
     use InOneStroke;
+    use KeepsVersions;
 
     protected $fillable = [
         'visit_task_id', 'plant_id', 'task', 'recipe', 'season', 'on', 'outcome', 'why', 'minutes', 'removed_percent',
@@ -96,5 +98,10 @@ final class WorkLog extends Model
     public function loggedBy(): BelongsTo
     {
         return $this->belongsTo(User::class, 'logged_by');
+    }
+
+    public function versionLabel(): string
+    {
+        return "{$this->plant->label}, $this->task $this->season";
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\History\FreshForm;
+use App\History\Undo;
 use App\Models\Crew;
 use App\Models\CrewDayOff;
 use App\Models\Firm;
@@ -53,9 +55,11 @@ final class CrewController extends Controller
 
     public function update(CrewRequest $request, Crew $crew): RedirectResponse
     {
+        FreshForm::hold($request, $crew);
         $crew->update($request->facts());
 
-        return redirect()->route('crews.index')->with('said', "Saved. Plans follow $crew->name from now on.");
+        return redirect()->route('crews.index')->with('said', "Saved. Plans follow $crew->name from now on.")
+            ->with('undo', Undo::of($crew));
     }
 
     /** A day off, or a day lost: its visits wait to be planned anew. */
@@ -102,14 +106,18 @@ final class CrewController extends Controller
             'depot_latitude' => ['nullable', 'required_with:depot_longitude', 'numeric', 'between:-90,90'],
             'depot_longitude' => ['nullable', 'required_with:depot_latitude', 'numeric', 'between:-180,180'],
             'usual_travel' => ['required', 'integer', 'between:0,240'],
+            'log_days' => ['sometimes', 'required', 'integer', 'between:0,400'],
         ], [
+            'log_days.between' => 'Between 0 and 400 days.',
             'depot_latitude.between' => 'A latitude lies between -90 (south) and 90 (north) degrees.',
             'depot_longitude.between' => 'A longitude lies between -180 (west) and 180 (east) degrees.',
             'usual_travel.between' => 'A way takes between 0 and 240 minutes.',
         ]);
         $firm = Firm::ours();
+        FreshForm::hold($request, $firm);
         $firm->fill((array) $facts)->save();
 
-        return redirect()->route('crews.index')->with('said', 'Saved. Ways are reckoned from there.');
+        return redirect()->route('crews.index')->with('said', 'Saved. Ways are reckoned from there.')
+            ->with('undo', Undo::of($firm));
     }
 }

@@ -25,7 +25,7 @@ use stdClass;
  * Makes changes of a draft true, all or some, in one stroke; and takes them back. Of two people who accept at once one
  * wins; the other is told what has changed.
  *
- * @phpstan-import-type Change from PlanDraft
+ * @phpstan-import-type Step from PlanDraft
  * @phpstan-import-type Before from PlanDraft
  */
 final readonly class AcceptDraft
@@ -95,7 +95,7 @@ final readonly class AcceptDraft
     }
 
     /**
-     * @param  list<Change>  $changes  of one garden
+     * @param  list<Step>  $changes  of one garden
      */
     private function inGarden(int $garden, array $changes, ?User $by, Day $today): void
     {
@@ -149,7 +149,7 @@ final readonly class AcceptDraft
     /**
      * Visits that were dropped, or whose last task went elsewhere, are gone; the others count anew, bed by bed.
      *
-     * @param  list<Change>  $changes
+     * @param  list<Step>  $changes
      */
     private static function clearUp(int $garden, array $changes, Day $today): void
     {
@@ -171,7 +171,7 @@ final readonly class AcceptDraft
     }
 
     /**
-     * @param  array<int, Change>  $changes
+     * @param  array<int, Step>  $changes
      * @return list<int>
      */
     private static function dropped(array $changes): array

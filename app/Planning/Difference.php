@@ -16,7 +16,7 @@ use PruningHook\Core\Planning\Season\Visit;
 /**
  * What a plan would change of the present one: visits that move, come or go.
  *
- * @phpstan-import-type Change from PlanDraft
+ * @phpstan-import-type Step from PlanDraft
  * @phpstan-import-type Result from PlanDraft
  */
 final readonly class Difference
@@ -56,7 +56,7 @@ final readonly class Difference
         ];
     }
 
-    /** @return Change */
+    /** @return Step */
     private static function added(FirmBrief $firm, int $garden, Visit $visit): array
     {
         return [
@@ -100,7 +100,7 @@ final readonly class Difference
 
     /**
      * @param  list<string>  $left  refs of what has no day by the plan
-     * @return ?Change null where nothing changes
+     * @return ?Step null where nothing changes
      */
     private static function change(FirmBrief $firm, VisitRow $row, ?Visit $now, array $left): ?array
     {

@@ -11,12 +11,12 @@ use App\Support\Pages;
 /**
  * A draft as it is looked at.
  *
- * @phpstan-import-type Change from PlanDraft
+ * @phpstan-import-type Step from PlanDraft
  */
 final readonly class DraftPage extends Page
 {
     /**
-     * @param  array<int, Change>  $changes  those of this page, by their place
+     * @param  array<int, Step>  $changes  those of this page, by their place
      * @param  array<string, int>  $counts  changes by kind
      * @param  list<array{task: string, because: string, cure: string}>  $left
      * @param  array<int, string>  $crews

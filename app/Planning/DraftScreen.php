@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 /**
  * The difference a draft would make, a page of it at a time.
  *
- * @phpstan-import-type Change from PlanDraft
+ * @phpstan-import-type Step from PlanDraft
  */
 final readonly class DraftScreen
 {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
+use App\History\Undo;
 use App\Models\Crew;
 use App\Models\Visit;
 use App\Support\Asked;
@@ -51,7 +52,6 @@ final class PlanController extends Controller
                 'move' => "Work is logged on the visit to {$visit->garden->name}, so it stays on its day.",
             ]);
         }
-        $was = ['on' => (string) $visit->on, 'crew' => $visit->crew_id, 'sure' => 1];
         $moved = $this->moved($visit, $on, $crew);
         if (! $moved->isFree() && ! $request->boolean('sure')) {
             throw ValidationException::withMessages([
@@ -72,10 +72,7 @@ final class PlanController extends Controller
             ->with('said', sprintf(
                 '%s is moved to %s, %s.', $visit->garden->name, Say::weekday($on), $crew->name,
             ))
-            // What had no crew cannot go back to having none by a move.
-            ->with('undo', $was['crew'] === null ? null : [
-                route('plan.move', ['visit' => $visit, ...$was]), 'PUT',
-            ]);
+            ->with('undo', Undo::of($visit));
     }
 
     /** Locks a visit, or says that the client knows the day; and takes that back. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plants;
 
 use App\Bridge\CorePlants;
+use App\History\Undo;
 use App\Models\BloomNote;
 use App\Models\Plant;
 use App\Models\Regrowth;
@@ -33,7 +34,7 @@ final class BloomController extends Controller
         return redirect()
             ->route('plants.show', $plant)
             ->with('said', 'Noted. Its growth is learned from it.')
-            ->with('undo', [route('bloom.destroy', $note), 'DELETE']);
+            ->with('undo', Undo::of($note));
     }
 
     public function destroy(BloomNote $note): RedirectResponse

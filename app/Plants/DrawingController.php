@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plants;
 
+use App\History\Undo;
 use App\Models\Plant;
 use App\Support\Asked;
 use App\Support\Controller;
@@ -37,17 +38,11 @@ final class DrawingController extends Controller
 
     public function update(MeasuresRequest $request, Plant $plant): RedirectResponse
     {
-        $before = array_intersect_key($plant->getAttributes(), $request->measures());
         $plant->update($request->measures());
-        $back = [];
-        foreach ($before as $field => $value) {
-            $back[str_replace('_mm', '_cm', $field)] =
-                str_ends_with($field, '_mm') && is_numeric($value) ? intdiv((int) $value, 10) : $value;
-        }
 
         return redirect()
             ->route('plants.show', $plant)
             ->with('said', 'The measures are kept. Its prescription is worked out anew.')
-            ->with('undo', [route('plants.measure', [$plant, ...$back, 'sure' => 1]), 'PUT']);
+            ->with('undo', Undo::of($plant));
     }
 }

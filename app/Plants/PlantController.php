@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Plants;
 
 use App\Bridge\CorePlants;
+use App\History\FreshForm;
+use App\History\Undo;
 use App\Models\Garden;
 use App\Models\Plant;
 use App\Support\Asked;
@@ -79,9 +81,11 @@ final class PlantController extends Controller
 
     public function update(PlantRequest $request, Plant $plant): RedirectResponse
     {
+        FreshForm::hold($request, $plant);
         $plant->update($request->facts());
 
-        return redirect()->route('plants.show', $plant)->with('said', 'Saved. Its prescription is worked out anew.');
+        return redirect()->route('plants.show', $plant)->with('said', 'Saved. Its prescription is worked out anew.')
+            ->with('undo', Undo::of($plant));
     }
 
     /** One tap on what is seen of it, on its page or on a visit's sheet. */

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
+use App\Models\Firm;
 use App\Models\User;
 use App\Models\Visit;
+use App\Support\Today;
 
 /** Planners and the crew's lead move and cancel visits; everyone of the crew logs work on them. */
 final class VisitPolicy
@@ -22,6 +24,13 @@ final class VisitPolicy
 
     public function log(User $user, Visit $visit): bool
     {
-        return $user->isPlanner() || $user->worksWith($visit->crew_id);
+        return $user->isPlanner() || $user->leads($visit->crew_id)
+            || ($user->worksWith($visit->crew_id) && ! self::isLocked($visit));
+    }
+
+    /** What hands said long ago is the record by now: the lead changes it. */
+    public static function isLocked(Visit $visit): bool
+    {
+        return $visit->on->plus(Firm::ours()->log_days)->isBefore(Today::day());
     }
 }

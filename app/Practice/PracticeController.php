@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Practice;
 
 use App\Bridge\CorePlants;
+use App\History\FreshForm;
+use App\History\Undo;
 use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Plant;
@@ -49,6 +51,7 @@ final class PracticeController extends Controller
     public function update(HousePracticeRequest $request): RedirectResponse
     {
         $firm = Firm::ours();
+        FreshForm::hold($request, $firm);
         $firm->practice = $request->chosen();
         $firm->save();
 
@@ -57,6 +60,7 @@ final class PracticeController extends Controller
             ->with(
                 'said',
                 'Saved. Every prescription follows it from now on; planned visits keep what they were given.',
-            );
+            )
+            ->with('undo', Undo::of($firm));
     }
 }

@@ -94,7 +94,9 @@ final readonly class Entries
             return self::refused($id, 'That visit is no longer planned.');
         }
         if (! Gate::forUser($by)->allows('log', $visit)) {
-            return self::refused($id, 'That visit is another crew\'s.');
+            return self::refused($id, $by->worksWith($visit->crew_id)
+                ? 'That visit is long over. The lead changes its record.'
+                : 'That visit is another crew\'s.');
         }
         $kind = EntryKind::from((string) $sent['kind']);
         $task = self::task($sent);

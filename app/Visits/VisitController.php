@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Visits;
 
+use App\History\Undo;
 use App\Models\Crew;
 use App\Models\Garden;
 use App\Models\Visit;
@@ -58,7 +59,8 @@ final class VisitController extends Controller
         ], PlanDay::MESSAGES);
         $move->move($visit, Asked::text($request, 'on'), Asked::text($request, 'outside_reason'));
 
-        return redirect()->route('visits.show', $visit)->with('said', 'The visit is moved.');
+        return redirect()->route('visits.show', $visit)->with('said', 'The visit is moved.')
+            ->with('undo', Undo::of($visit));
     }
 
     public function destroy(Visit $visit): RedirectResponse
@@ -71,6 +73,7 @@ final class VisitController extends Controller
 
         return redirect()
             ->route('gardens.show', $visit->garden_id)
-            ->with('said', 'The visit is cancelled; its tasks are open again.');
+            ->with('said', 'The visit is cancelled; its tasks are open again.')
+            ->with('undo', Undo::of($visit));
     }
 }

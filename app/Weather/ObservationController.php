@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Weather;
 
 use App\Bridge\CorePlants;
+use App\History\Undo;
 use App\Models\Garden;
 use App\Models\Observation;
 use App\Support\Controller;
@@ -42,7 +43,7 @@ final class ObservationController extends Controller
 
         return redirect()->route('observations.index', $garden)
             ->with('said', Observation::SIGNS[$seen->event].': noted.')
-            ->with('undo', [route('observations.destroy', $seen), 'DELETE']);
+            ->with('undo', Undo::of($seen));
     }
 
     public function destroy(Observation $observation): RedirectResponse

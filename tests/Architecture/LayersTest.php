@@ -49,6 +49,7 @@ final class LayersTest
         'Exchange',
         'Search',
         'Models',
+        'History',
         'Bridge',
         'Practice',
         'PlantBook',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\BloomNote;
+use App\Models\Change;
 use App\Models\CrewDayOff;
 use App\Models\Observation;
 use App\Models\OwnKind;
@@ -101,6 +102,9 @@ final class RolesTest extends FeatureTestCase
         ['depot.update', 'put', 302, 403, 403, 403, 403],
         ['practice.edit', 'get', 200, 200, 200, 200, 200],
         ['practice.update', 'put', 302, 403, 403, 403, 403],
+        ['changes', 'get', 200, 403, 403, 403, 403],
+        // Whose change it is decides: HistoryTest.
+        ['changes.undo', 'post', 302, 403, 403, 403, 403],
         ['account', 'get', 200, 200, 200, 200, 200],
         ['account.password', 'put', 302, 302, 302, 302, 302],
         ['account.keys', 'put', 302, 302, 302, 302, 302],
@@ -162,6 +166,16 @@ final class RolesTest extends FeatureTestCase
         $this->actingAs($this->planner())->get('/forgotten')->assertRedirect('/');
     }
 
+    private function change(): int
+    {
+        $this->garden->update(['notes' => 'Changed at '.uniqid()]);
+
+        $last = (int) Change::query()->max('id');
+        Change::query()->whereKey($last)->update(['user_id' => null]);
+
+        return $last;
+    }
+
     private function address(string $name): string
     {
         $needs = Route::getRoutes()->getByName($name)?->parameterNames() ?? [];
@@ -218,6 +232,8 @@ final class RolesTest extends FeatureTestCase
                     'draft' => $draft?->id,
                     'crew' => $this->crew->id,
                     'off' => $off?->id,
+                    // Made by nobody of these.
+                    'change' => in_array('change', $needs, true) ? $this->change() : null,
                 ],
                 array_flip($needs),
             ) + match ($name) {

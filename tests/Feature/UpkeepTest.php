@@ -188,6 +188,8 @@ final class UpkeepTest extends TestCase
         return [
             'DB_DATABASE' => $this->file(), 'HOOK_FILES' => "$this->folder/files", 'APP_ENV' => 'local',
             'HOOK_TIME_ZONE' => 'Europe/London', 'CACHE_STORE' => 'array', 'DB_CONNECTION' => 'sqlite',
+            // What is put aside for the moment here is nothing of the tests that run beside.
+            'APP_MAINTENANCE_DRIVER' => 'cache', 'APP_MAINTENANCE_STORE' => 'array',
         ];
     }
 }

@@ -6,7 +6,7 @@
     <h1>{{ $title }}</h1>
     <form method="post" action="{{ $crew->exists ? route('crews.update', $crew) : route('crews.store') }}"
         class="to-48" novalidate>
-        @csrf @unless ($crew->exists)<x-once />@endunless
+        @csrf<x-version :of="$crew" /> @unless ($crew->exists)<x-once />@endunless
         @if ($crew->exists) @method('put') @endif
         <div class="row">
             <div class="col-md-8"><x-field name="name" label="Name" :value="$crew->name" required /></div>

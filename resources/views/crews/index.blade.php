@@ -23,7 +23,7 @@
         hour.</p>
     @can('update', App\Models\Firm::class)
         <form method="post" action="{{ route('depot.update') }}" class="to-56" novalidate>
-            @csrf @method('put')
+            @csrf<x-version :of="$firm" /> @method('put')
             <div class="row">
                 <div class="col-md-4"><x-field name="depot_latitude" label="Latitude" :value="$firm->depot_latitude"
                     inputmode="decimal" help="Degrees; south is negative." /></div>
@@ -32,6 +32,9 @@
                 <div class="col-md-4"><x-field name="usual_travel" label="Usual way, minutes"
                     :value="$firm->usual_travel" required inputmode="numeric"
                     help="While nobody has said where the depot is." /></div>
+                <div class="col-md-4"><x-field name="log_days" label="Hands change their logs for, days"
+                    :value="$firm->log_days" required inputmode="numeric"
+                    help="After the visit; leads and planners may at any time." /></div>
             </div>
             <button class="btn btn-primary">Save</button>
         </form>
@@ -40,4 +43,6 @@
             : $firm->depot_latitude.', '.$firm->depot_longitude }} <span class="soft">Only the planner changes
             it.</span></p>
     @endcan
+    @can('update', App\Models\Firm::class)<p class="mt-3"><a class="btn btn-quiet" href="{{ route('changes') }}">Who
+        changed what</a></p>@endcan
 </x-layout>

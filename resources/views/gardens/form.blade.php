@@ -5,7 +5,7 @@
     <h1>{{ $title }}</h1>
     <form method="post" action="{{ $garden->exists ? route('gardens.update', $garden)
         : route('gardens.store') }}" class="to-56" novalidate>
-        @csrf @unless ($garden->exists)<x-once />@endunless
+        @csrf<x-version :of="$garden" /> @unless ($garden->exists)<x-once />@endunless
         @if ($garden->exists) @method('put') @endif
         <fieldset><legend>Whose it is</legend>
             <div class="row">

@@ -6,7 +6,7 @@
     <h1>{{ $title }}</h1>
     <form method="post" action="{{ $plant->exists ? route('plants.update', $plant)
         : route('gardens.plants.store', $garden) }}" class="to-56" novalidate>
-        @csrf @unless ($plant->exists)<x-once />@endunless
+        @csrf<x-version :of="$plant" /> @unless ($plant->exists)<x-once />@endunless
         @if ($plant->exists) @method('put') @endif
         <fieldset><legend>What it is</legend>
             <div class="row">

@@ -4,7 +4,7 @@
         plant otherwise again; every prescription says which is in force and who chose it.</p>
     @foreach ($putAside as $says)<p class="wrong-note">{{ $says }}</p>@endforeach
     <form method="post" action="{{ route('practice.update') }}" class="to-60">
-        @csrf @method('put')
+        @csrf<x-version :of="$firm" /> @method('put')
         @foreach ($book->questions as $question)
             <fieldset>
                 <legend>{{ $question->name }}</legend>

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\BloomNote;
+use App\Models\Change;
+use App\Models\Garden;
+use App\Models\Observation;
+use App\Models\Plant;
+use App\Models\User;
+use App\Models\Visit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Gate;
+
+/** Planners take back anything; whoever did something takes it back themselves, soon, while they may still do it. */
+final class ChangePolicy
+{
+    private const SOON_HOURS = 24;
+
+    public function undo(User $user, Change $change): bool
+    {
+        if ($user->isPlanner()) {
+            return true;
+        }
+        $soon = $change->at->greaterThan(Carbon::now()->subHours(self::SOON_HOURS));
+        $model = Change::ROWS[$change->of] ?? null;
+        if ($change->user_id !== $user->id || ! $soon || $model === null) {
+            return false;
+        }
+        $row = $model::query()->withoutGlobalScopes()->find($change->row_id)
+            ?? (new $model)->setRawAttributes($change->before);
+
+        return self::may($user, $row);
+    }
+
+    private static function may(User $user, Model $row): bool
+    {
+        $gate = Gate::forUser($user);
+
+        return match (true) {
+            $row instanceof BloomNote => $gate->allows('survey', $row->plant),
+            $row instanceof Observation => $gate->allows('delete', $row),
+            $row instanceof Garden, $row instanceof Visit => $gate->allows('update', $row),
+            // What a hand sees of a plant it may say, and take back.
+            $row instanceof Plant => $gate->allows('survey', $row),
+            default => false,
+        };
+    }
+}
