@@ -55,6 +55,8 @@ final readonly class Pages
             'record' => "/plants/$plant/record",
             'record of the firm' => '/record',
             'record, a word' => '/record?q=rose',
+            'changes' => '/changes',
+            'account' => '/account',
             'ways compared' => '/record/compare?kind=bush-rose',
             'plan' => '/plan',
             'crews' => '/crews',

@@ -8,6 +8,7 @@ use App\Models\Change;
 use App\Models\Did;
 use App\Models\Firm;
 use App\Models\User;
+use App\Search\SearchTables;
 use App\Support\Asked;
 use App\Support\Controller;
 use Illuminate\Contracts\View\View;
@@ -41,9 +42,7 @@ final class ChangeController extends Controller
             $changes->where('user_id', $who);
         }
         if ($text !== '') {
-            $changes->whereRaw("lower(label) like ? escape '!'", [
-                '%'.str_replace(['!', '%', '_'], ['!!', '!%', '!_'], mb_strtolower($text)).'%',
-            ]);
+            SearchTables::narrow($changes->getQuery(), 'changes', 'changes.id', $text);
         }
         $found = $changes->get();
         $shown = $found->take(self::LINES);

@@ -15,24 +15,29 @@ use Illuminate\Support\Facades\DB;
 final readonly class SearchTables
 {
     /** What each table is found by. */
-    private const COLUMNS = ['plants' => ['label', 'bed'], 'gardens' => ['name', 'client', 'address']];
+    private const COLUMNS = ['plants' => ['label', 'bed'], 'gardens' => ['name', 'client', 'address'],
+        'changes' => ['label']];
 
     /** Shorter texts than this are looked for at the beginnings of words. */
     private const PIECE = 3;
 
     /** So many rows that hold a text make it a common one. */
-    private const COMMON = ['plants' => 1000, 'gardens' => 25];
+    private const COMMON = ['plants' => 1000, 'gardens' => 25, 'changes' => 1000];
 
     /** The full-text tables of each: three-letter pieces anywhere, and words by their first letters. */
     private const SORTS = ['search' => "tokenize = 'trigram'", 'words' => "tokenize = 'unicode61', prefix = '1 2'"];
 
-    /** Makes the full-text tables and fills them; nothing where the database has none. */
-    public static function create(): void
+    /**
+     * Makes the full-text tables and fills them; nothing where the database has none.
+     *
+     * @param  list<string>  $tables
+     */
+    public static function create(array $tables = ['plants', 'gardens']): void
     {
         if (! self::fullText()) {
             return;
         }
-        foreach (self::COLUMNS as $table => $columns) {
+        foreach (array_intersect_key(self::COLUMNS, array_flip($tables)) as $table => $columns) {
             $text = static fn (string $row): string => implode(
                 " || ' ' || ",
                 array_map(static fn (string $column): string => "coalesce($row.$column, '')", $columns),
@@ -58,7 +63,7 @@ final readonly class SearchTables
     /**
      * The ids of the rows in which the text stands, in any writing of case.
      *
-     * @param  'plants'|'gardens'  $table
+     * @param  'plants'|'gardens'|'changes'  $table
      */
     public static function ids(string $table, string $text): Builder
     {
@@ -77,7 +82,7 @@ final readonly class SearchTables
      * are looked up; of a common one the rows are looked at in their order, which ends once a page is full: neither
      * grows with the firm.
      *
-     * @param  'plants'|'gardens'  $table
+     * @param  'plants'|'gardens'|'changes'  $table
      */
     public static function narrow(Builder $rows, string $table, string $column, string $text): void
     {
@@ -86,14 +91,14 @@ final readonly class SearchTables
             : $rows->whereIn($column, self::ids($table, $text));
     }
 
-    /** @param  'plants'|'gardens'  $table */
+    /** @param  'plants'|'gardens'|'changes'  $table */
     public static function isCommon(string $table, string $text): bool
     {
         return DB::query()->fromSub(self::ids($table, $text)->limit(self::COMMON[$table] + 1), 'some')->count()
             > self::COMMON[$table];
     }
 
-    /** @param  'plants'|'gardens'  $table */
+    /** @param  'plants'|'gardens'|'changes'  $table */
     private static function holds(string $table, string $column, string $text): Builder
     {
         if (! self::fullText() || mb_strlen($text) >= self::PIECE) {
@@ -105,7 +110,7 @@ final readonly class SearchTables
     }
 
     /**
-     * @param  'plants'|'gardens'  $table
+     * @param  'plants'|'gardens'|'changes'  $table
      * @return array{string, string} the full-text table, and what it is asked for
      */
     private static function match(string $table, string $text): array
@@ -118,7 +123,7 @@ final readonly class SearchTables
     /**
      * The same by plain comparison, for databases without full-text tables of this sort.
      *
-     * @param  'plants'|'gardens'  $table
+     * @param  'plants'|'gardens'|'changes'  $table
      */
     public static function plain(string $table, string $text): Builder
     {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Search\SearchTables;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
@@ -26,6 +27,7 @@ return new class extends Migration
             $table->index(['of', 'row_id', 'id']);
             $table->index(['did', 'id']);
         });
+        SearchTables::create(['changes']);
         Schema::table('firms', static function (Blueprint $table): void {
             // So many days after a visit its hands may still change what they said of it.
             $table->unsignedSmallInteger('log_days')->default(14);
@@ -35,6 +37,8 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('firms', static fn (Blueprint $table) => $table->dropColumn('log_days'));
+        Schema::dropIfExists('search_changes');
+        Schema::dropIfExists('words_changes');
         Schema::dropIfExists('changes');
     }
 };

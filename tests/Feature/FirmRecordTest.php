@@ -41,6 +41,7 @@ final class FirmRecordTest extends FeatureTestCase
 
     public function test_a_word_that_stands_everywhere_finds_the_same_lines_as_a_rare_one(): void
     {
+        $this->garden->update(['client' => 'Finch', 'address' => 'Mill Street']);
         $this->log($this->visitTask(), ['left_for_next_year' => 'the oldest arm']);
         $garden = Garden::factory()->create(['name' => 'Weir House', 'client' => 'Rosa', 'address' => 'Long Lane']);
         $rose = Plant::factory()->create(['garden_id' => $garden->id, 'kind' => 'bush-rose', 'label' => 'Rose bed']);
