@@ -27,7 +27,8 @@ final class ChangeController extends Controller
             Asked::text($request, 'q'), Did::tryFrom(Asked::text($request, 'did')), Asked::text($request, 'of'),
         ];
         $before = Asked::text($request, 'before');
-        $changes = Change::query()->with('user')->orderByDesc('id')->limit(self::LINES + 1);
+        $changes = Change::query();
+        $changes->with('user')->orderByDesc('id')->limit(self::LINES + 1);
         if (ctype_digit($before) && strlen($before) < 19) {
             $changes->where('id', '<', (int) $before);
         }

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace App\History;
 
 use App\Models\Change;
+use App\Models\Crew;
 use App\Models\Did;
+use App\Models\Firm;
+use App\Models\Garden;
 use App\Models\Plant;
+use App\Models\Visit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -17,6 +21,18 @@ use Illuminate\Validation\ValidationException;
 /** Brings the version before a change back, to the millimetre, where nothing has changed it since. */
 final readonly class Undo
 {
+    /** What has ways back of its own, where more goes with it. */
+    public const ELSEWHERE = ['log', 'kind', 'person'];
+
+    public static function where(Change $change): string
+    {
+        return match ($change->of) {
+            'log' => 'on its sheet',
+            'kind' => 'in the plant book',
+            default => 'by the person',
+        };
+    }
+
     /**
      * The way back from what was just done to a row, as a page offers it; null where nothing was done.
      *
@@ -37,12 +53,15 @@ final readonly class Undo
             if ($change->undone_by !== null) {
                 throw self::no('That was taken back before.');
             }
+            if (in_array($change->of, self::ELSEWHERE, true)) {
+                throw self::no('That is taken back '.self::where($change).'.');
+            }
             try {
                 match ($change->did) {
-                    Did::Made => $this->row($change)->delete(),
+                    Did::Made => $this->takeOut($this->row($change)),
                     Did::Changed => $this->change($change),
                     Did::TakenOut => $this->bringBack($change),
-                    Did::BroughtBack => $this->row($change)->delete(),
+                    Did::BroughtBack => $this->takeOut($this->row($change)),
                 };
             } catch (UniqueConstraintViolationException) {
                 throw self::no('Something else stands in its place by now.');
@@ -51,9 +70,34 @@ final readonly class Undo
         });
     }
 
+    /** What others stand on by now stays. */
+    private function takeOut(Model $row): void
+    {
+        $stays = match (true) {
+            $row instanceof Garden => $row->visits()->exists()
+                || Plant::withTrashed()->where('garden_id', $row->id)->exists()
+                ? 'There are plants in it by now, or visits to it.'
+                : null,
+            $row instanceof Visit => $row->load('tasks.log')->isTouched() ? 'Work is logged on it by now.' : null,
+            $row instanceof Plant => null,
+            $row instanceof Crew => $row->members()->exists() || Visit::query()->where('crew_id', $row->id)->exists()
+                ? 'People are in it by now, or visits are planned for it.'
+                : null,
+            $row instanceof Firm => 'The firm stays.',
+            default => null,
+        };
+        if ($stays !== null) {
+            throw self::no($stays);
+        }
+        $row->delete();
+    }
+
     private function change(Change $change): void
     {
         $row = $this->row($change);
+        if ($row instanceof Visit && $row->load('tasks.log')->isTouched()) {
+            throw self::no('Work is logged on it by now, so it stays where it is.');
+        }
         $now = $row->getAttributes();
         foreach ($change->after as $field => $value) {
             if (self::same($now[$field] ?? null, $value)) {

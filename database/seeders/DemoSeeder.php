@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Models\Change;
 use App\Models\Crew;
 use App\Models\Firm;
 use App\Models\Garden;
@@ -69,6 +70,8 @@ final class DemoSeeder extends Seeder
                 $work->coming($garden, $today, $people[0], $index);
             }
             $stems->survey();
+            // The firm begins as it is: nobody changed anything yet.
+            Change::query()->delete();
         });
     }
 

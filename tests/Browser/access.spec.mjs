@@ -107,3 +107,39 @@ test('pages for guests, a page that is not there, a sheet being logged, a form w
         await scan(page, scheme, 'a form with faults');
     }
 });
+
+test('where the keys are is seen, at three to one and more', async ({ page }) => {
+    test.skip(page.viewportSize().width < 700, 'a desk matter');
+    await signIn(page, 'planner');
+    for (const scheme of ['light', 'dark']) {
+        await page.emulateMedia({ colorScheme: scheme });
+        for (const address of ['/', '/plants/8', '/gardens/1/edit', '/plan']) {
+            await page.goto(address);
+            for (let stop = 0; stop < 30; stop++) {
+                await page.keyboard.press('Tab');
+                const seen = await page.evaluate(() => {
+                    const at = document.activeElement;
+                    // Within a field for a day the browser itself marks which part of it is turned to.
+                    if (!at || at === document.body || !at.matches(':focus')) return null;
+                    const light = colour => {
+                        const [r, g, b] = colour.match(/[\d.]+/g).map(Number).slice(0, 3).map(each => each / 255)
+                            .map(each => (each <= 0.04045 ? each / 12.92 : ((each + 0.055) / 1.055) ** 2.4));
+                        return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+                    };
+                    const style = getComputedStyle(at);
+                    const ground = getComputedStyle(document.body).backgroundColor;
+                    const [one, other] = [light(style.outlineColor), light(ground)];
+                    return {
+                        what: at.outerHTML.slice(0, 80), style: style.outlineStyle,
+                        width: parseFloat(style.outlineWidth),
+                        contrast: (Math.max(one, other) + 0.05) / (Math.min(one, other) + 0.05),
+                    };
+                });
+                if (!seen || seen.what.includes('data-stem')) continue;
+                expect(seen.style, `${address}: ${seen.what}`).toBe('solid');
+                expect(seen.width, `${address}: ${seen.what}`).toBeGreaterThanOrEqual(2);
+                expect(seen.contrast, `${address}: ${seen.what}`).toBeGreaterThanOrEqual(3);
+            }
+        }
+    }
+});

@@ -105,6 +105,26 @@ final class HistoryTest extends FeatureTestCase
         Carbon::setTestNow();
     }
 
+    public function test_what_others_stand_on_by_now_is_not_taken_out(): void
+    {
+        $this->actingAs($this->planner());
+        $undo = fn (string $of) => $this->post('/changes/'.Change::query()->where('of', $of)
+            ->where('did', Did::Made)->latest('id')->firstOrFail()->id.'/undo');
+        $garden = Garden::factory()->create();
+        Plant::factory()->create(['garden_id' => $garden->id])->delete();
+        $undo('garden')->assertSessionHasErrors(['undo' => 'There are plants in it by now, or visits to it.']);
+        $task = $this->visitTask();
+        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 20]);
+        $undo('visit')->assertSessionHasErrors(['undo' => 'Work is logged on it by now.']);
+        $undo('log')->assertSessionHasErrors(['undo' => 'That is taken back on its sheet.']);
+        $undo('person')->assertSessionHasErrors(['undo' => 'That is taken back by the person.']);
+        $undo('crew')->assertSessionHasErrors('undo');
+        self::assertSame([2, 1, 1], [Garden::query()->count(), Visit::query()->count(), WorkLog::query()->count()]);
+        $empty = Garden::factory()->create();
+        $undo('garden')->assertSessionHasNoErrors();
+        self::assertNull(Garden::query()->find($empty->id));
+    }
+
     public function test_the_planner_sees_who_changed_what_and_finds_what_was_taken_out(): void
     {
         $lead = $this->lead();

@@ -1,4 +1,5 @@
 @use('App\History\Fields')
+@use('App\History\Undo')
 @use('App\Models\Change')
 @use('App\Models\Did')
 @use('App\Support\Say')
@@ -31,7 +32,7 @@
             <tbody>
             @foreach ($changes as $change)
                 <tr>
-                    <td>{{ Say::date(Today::of($change->at)) }}, {{ Say::time($change->at) }}</td>
+                    <td class="when">{{ Say::date(Today::of($change->at)) }}, {{ Say::time($change->at) }}</td>
                     <td data-th="Who">{{ $change->user->name ?? 'the office itself' }}</td>
                     <td data-th="What">{{ ucfirst(str_replace('-', ' ', $change->of)) }} <b>{{ $change->label }}</b>
                         {{ $change->did->inWords() }}</td>
@@ -39,7 +40,9 @@
                         @foreach ($change->after as $field => $value){{ $loop->first ? '' : '; ' }}{{
                             Fields::name($field) }}: {{ Fields::says($field, $change->before[$field] ?? null) }} to {{
                             Fields::says($field, $value) }}@endforeach @endif</td>
-                    <td>@if ($change->undone_by)<span class="soft">taken back</span>@else<form method="post"
+                    <td class="back">@if ($change->undone_by)<span class="soft">taken back</span>
+                        @elseif (in_array($change->of, Undo::ELSEWHERE, true))<span class="soft">{{
+                            Undo::where($change) }}</span>@else<form method="post"
                         action="{{ route('changes.undo', $change) }}" class="no-print">@csrf<button
                         class="btn btn-link" aria-label="{{ $change->did === Did::TakenOut ? 'Bring back'
                             : 'Take back' }}: {{ $change->label }}, {{ $change->did->inWords() }}">{{

@@ -39,8 +39,8 @@
                     value="{{ request()->routeIs('search') ? App\Support\Asked::text(request(), 'q') : '' }}">
             </form>
             <div class="who">
-                <a class="me" href="{{ route('account') }}">{{ auth()->user()->name }}, {{
-                    auth()->user()->role->value }}</a>
+                <a class="me" href="{{ route('account') }}">{{ auth()->user()->name }}<span
+                    class="role">, {{ auth()->user()->role->value }}</span></a>
                 <form method="post" action="{{ route('logout') }}">@csrf<button class="btn btn-link">Sign
                     out</button></form>
             </div>
