@@ -174,6 +174,8 @@ final readonly class FuzzedRequests
                 return $next($request);
             }
         });
+        // Whoever asks who is signed in asks a request.
+        $app->instance('request', Request::create('/'));
         $app->make(Kernel::class)->bootstrap();
 
         return $app;

@@ -23,7 +23,7 @@ final class AccountController extends Controller
     {
         $person = self::person($request);
         $this->validate($request, [
-            'current' => ['required', 'string', 'current_password'],
+            'current' => ['bail', 'required', 'string', 'current_password'],
             'password' => ['required', 'string', 'confirmed', new GoodPassword([$person->name, $person->email])],
         ], [
             'current.required' => 'Type the password you have now.',

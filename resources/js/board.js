@@ -11,17 +11,31 @@ const LONGEST_PAUSE = 30000;
 // Survey and judge: every tap goes to the server, which keeps it, judges anew and sends the board back. Without signal
 // the taps wait on this phone, in order, and are sent when it is back; leaving the page loses none of them.
 export const board = (url, undoUrl, token, key) => ({
-    waiting: JSON.parse(localStorage.getItem(key) ?? '[]'),
+    waiting: [],
     sending: false,
     again: null,
     pause: FIRST_PAUSE,
     said: '',
+    user: Number(document.body.dataset.user),
     init() {
+        this.read();
+        // Another tab has the same board open.
+        window.addEventListener('storage', event => event.key === key && this.read());
         window.addEventListener('online', () => this.send());
-        if (this.waiting.length) this.send();
+        if (this.mine().length) this.send();
     },
-    keep() {
+    read() {
+        this.waiting = JSON.parse(localStorage.getItem(key) ?? '[]');
+    },
+    // What waits is changed as it lies there now, whatever another tab made of it since it was read.
+    change(how) {
+        this.read();
+        this.waiting = how(this.waiting);
         this.waiting.length ? localStorage.setItem(key, JSON.stringify(this.waiting)) : localStorage.removeItem(key);
+    },
+    // A phone that was handed on keeps the taps of the one before, and sends them for nobody else.
+    mine() {
+        return this.waiting.filter(tap => tap.by === undefined || tap.by === this.user);
     },
     // Any form inside the board is one tap.
     submit(event) {
@@ -33,8 +47,7 @@ export const board = (url, undoUrl, token, key) => ({
         this.tap(form.action === undoUrl ? { ...said, undo: true } : said);
     },
     tap(change) {
-        this.waiting.push({ ...change, tap: name() });
-        this.keep();
+        this.change(waiting => [...waiting, { ...change, tap: name(), by: this.user }]);
         this.send();
     },
     // A tap on the picture, away from any stem, is a new stem going that way.
@@ -51,34 +64,23 @@ export const board = (url, undoUrl, token, key) => ({
         const link = event.target.closest('a[data-stem]');
         if (!link) return;
         event.preventDefault();
-        await this.show(fetch(`${url}?board=1&stem=${encodeURIComponent(link.dataset.stem)}`));
+        try {
+            await this.show(fetch(`${url}?board=1&stem=${encodeURIComponent(link.dataset.stem)}`));
+        } catch {
+            this.said = 'No signal: the stem is shown when it is back. Taps are kept on this phone.';
+        }
     },
     // A tap leaves the phone only when the server has kept it or has said what is wrong with it. Its name lets the
     // server know it again: an answer that never comes does not keep it twice.
     async send() {
         clearTimeout(this.again);
-        if (!this.waiting.length) return;
+        if (!this.mine().length) return;
         // The signal may come back while an attempt without it is still failing: that one is followed by another.
         if (this.sending) return (this.again = setTimeout(() => this.send(), FIRST_PAUSE / 4));
         this.sending = true;
         try {
-            while (this.waiting.length) {
-                const [change] = this.waiting;
-                const answer = await this.post(change);
-                if (answer.status === 401 || answer.status === 419)
-                    return (this.said = `Sign in again: ${this.waits()} and will be sent then.`);
-                if (answer.status >= 500)
-                    return (this.said = `The office did not answer: ${this.waits()}. Tap again to send.`);
-                this.waiting.shift();
-                this.keep();
-                if (!answer.ok) {
-                    this.said = await this.refusal(answer);
-                    continue;
-                }
-                this.said = '';
-                this.pause = FIRST_PAUSE;
-                if (!this.waiting.length) await this.show(Promise.resolve(answer));
-            }
+            // One tab at a time: two would send each tap twice, and out of order.
+            navigator.locks ? await navigator.locks.request(key, () => this.deliver()) : await this.deliver();
         } catch {
             this.said = `No signal: ${this.waits()} and will be sent.`;
             // Not every phone says when its signal is back.
@@ -88,11 +90,38 @@ export const board = (url, undoUrl, token, key) => ({
             this.sending = false;
         }
     },
+    async deliver() {
+        for (this.read(); this.mine().length; this.read()) {
+            const [tap] = this.mine();
+            let answer = await this.post(tap);
+            // A page that stood open for long has an old token; the tap is as good as ever.
+            if (answer.status === 419 && (await this.renewed())) answer = await this.post(tap);
+            if (answer.status === 401 || answer.status === 419)
+                return (this.said = `Sign in again: ${this.waits()} and will be sent then.`);
+            if (answer.status >= 500 || answer.status === 429)
+                return (this.said = `The office did not answer: ${this.waits()}. Tap again to send.`);
+            this.change(waiting => waiting.filter(each => each.tap !== tap.tap));
+            if (!answer.ok) {
+                this.said = await this.refusal(answer);
+                continue;
+            }
+            this.said = '';
+            this.pause = FIRST_PAUSE;
+            if (!this.mine().length) await this.show(Promise.resolve(answer));
+        }
+    },
+    async renewed() {
+        const who = await fetch('/entries/who', { headers: { Accept: 'application/json' }, cache: 'no-store' });
+        const told = who.ok ? await who.json() : null;
+        if (told?.user !== this.user) return false;
+        token = told.token;
+        return true;
+    },
     post(change) {
         const body = new FormData();
         body.set('_token', token);
         if (!change.undo) body.set('_method', 'put');
-        for (const [name, value] of Object.entries(change)) body.set(name, value);
+        for (const [name, value] of Object.entries(change)) if (name !== 'by') body.set(name, value);
         return fetch(change.undo ? undoUrl : url, {
             method: 'post',
             body,
@@ -100,7 +129,7 @@ export const board = (url, undoUrl, token, key) => ({
         });
     },
     waits() {
-        const number = this.waiting.length;
+        const number = this.mine().length;
         return `${number} ${number === 1 ? 'tap waits' : 'taps wait'} on this phone`;
     },
     async refusal(answer) {

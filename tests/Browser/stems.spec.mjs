@@ -70,6 +70,44 @@ test('taps made without signal wait on the phone and arrive when it is back', as
     await expect(page.locator('svg.bowl .b-stem')).toHaveCount(3);
 });
 
+test('taps of two tabs are all kept, and a phone handed on sends the taps of nobody else', async ({ page, context }) => {
+    await signIn(page, 'hand');
+    const stems = isPhone(page) ? '/plants/28/stems' : '/plants/30/stems';
+    const other = await context.newPage();
+    for (const tab of [page, other]) await tab.goto(stems);
+    await context.setOffline(true);
+    for (const [index, tab] of [page, other, page].entries()) {
+        await tab.bringToFront();
+        await tapWay(tab, 40 + 110 * index);
+    }
+    await expect(page.getByText('No signal: 3 taps wait on this phone')).toBeVisible();
+    await context.setOffline(false);
+    for (const tab of [page, other]) await tab.evaluate(() => window.dispatchEvent(new Event('online')));
+    await expect
+        .poll(async () => {
+            await page.reload();
+            return page.locator('svg.bowl .b-stem').count();
+        })
+        .toBe(3);
+    // What this one tapped without signal is not said by the next one.
+    await context.setOffline(true);
+    await tapWay(page, 355);
+    await expect(page.getByText('No signal: 1 tap waits on this phone')).toBeVisible();
+    await other.close();
+    await context.clearCookies();
+    await context.setOffline(false);
+    await expect(page.getByText('Sign in again: 1 tap waits on this phone')).toBeVisible();
+    await signIn(page, 'lead');
+    await page.goto(stems);
+    await page.waitForTimeout(1500);
+    await page.reload();
+    await expect(page.locator('svg.bowl .b-stem')).toHaveCount(3);
+    await context.clearCookies();
+    await signIn(page, 'hand');
+    await page.goto(stems);
+    await expect(page.locator('svg.bowl .b-stem')).toHaveCount(4);
+});
+
 test('a survey cut short by leaving the page is sent on coming back', async ({ page, context }) => {
     await signIn(page, 'hand');
     const stems = isPhone(page) ? '/plants/3/stems' : '/plants/4/stems';

@@ -145,6 +145,7 @@ final class DoorsTest extends FeatureTestCase
             ...$more,
         ]);
         $change(['current' => 'loppers'])->assertSessionHasErrors('current');
+        $change(['current' => ['secateurs']])->assertSessionHasErrors('current');
         $change(['password_confirmation' => 'two wet gloves'])->assertSessionHasErrors('password');
         $change(['password' => 'Password2027', 'password_confirmation' => 'Password2027'])
             ->assertSessionHasErrors(['password' => 'That is one of the first passwords anybody tries.']);
