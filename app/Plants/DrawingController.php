@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plants;
 
+use App\History\FreshForm;
 use App\History\Undo;
 use App\Models\Plant;
 use App\Support\Asked;
@@ -38,6 +39,7 @@ final class DrawingController extends Controller
 
     public function update(MeasuresRequest $request, Plant $plant): RedirectResponse
     {
+        FreshForm::hold($request, $plant);
         $plant->update($request->measures());
 
         return redirect()

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Visits;
 
+use App\History\FreshForm;
 use App\History\Undo;
 use App\Models\Crew;
 use App\Models\Garden;
@@ -57,6 +58,7 @@ final class VisitController extends Controller
         $this->validate($request, [
             'on' => PlanDay::rules(), 'outside_reason' => ['nullable', 'string', 'max:500'],
         ], PlanDay::MESSAGES);
+        FreshForm::hold($request, $visit);
         $move->move($visit, Asked::text($request, 'on'), Asked::text($request, 'outside_reason'));
 
         return redirect()->route('visits.show', $visit)->with('said', 'The visit is moved.')

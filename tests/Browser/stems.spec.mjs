@@ -70,7 +70,10 @@ test('taps made without signal wait on the phone and arrive when it is back', as
     await expect(page.locator('svg.bowl .b-stem')).toHaveCount(3);
 });
 
-test('taps of two tabs are all kept, and a phone handed on sends the taps of nobody else', async ({ page, context }) => {
+test('taps of two tabs are all kept, and a phone handed on sends the taps of nobody else', async ({
+    page,
+    context,
+}) => {
     await signIn(page, 'hand');
     const stems = isPhone(page) ? '/plants/28/stems' : '/plants/30/stems';
     const other = await context.newPage();

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Garden;
 use App\Models\User;
 use App\Models\Visit;
+use App\Models\VisitTask;
 use App\People\GoodPassword;
 use App\Support\ResetPasswordNotification;
 use Illuminate\Support\Carbon;
@@ -227,6 +228,22 @@ final class DoorsTest extends FeatureTestCase
         }
         self::assertSame($answers[0], $answers[1]);
         self::assertNotContains(null, $answers[0]);
+    }
+
+    public function test_a_cut_plan_goes_on_a_coming_visit_of_the_own_crew_only(): void
+    {
+        $hand = $this->hand();
+        $this->actingAs($hand)->put("/plants/{$this->wisteria->id}/stems", ['op' => 'add', 'azimuth_deg' => '10']);
+        $plan = fn (VisitTask $task) => $this->post("/plants/{$this->wisteria->id}/stems/plan", ['task' => $task->id]);
+        $coming = $this->visitTask();
+        $coming->visit->update(['crew_id' => $this->otherCrew()]);
+        $plan($coming)->assertForbidden();
+        $coming->visit->update(['crew_id' => $this->crew->id, 'on' => '2027-02-19']);
+        $plan($coming)->assertSessionHasErrors('task');
+        self::assertNull($coming->refresh()->cut_plan);
+        $coming->visit->update(['on' => '2027-02-20']);
+        $plan($coming)->assertSessionHasNoErrors();
+        self::assertNotNull($coming->refresh()->cut_plan);
     }
 
     public function test_a_lead_gives_work_to_the_own_crew_only(): void

@@ -183,6 +183,25 @@ final class HistoryTest extends FeatureTestCase
         self::assertSame(2500, $this->wisteria->refresh()->height_mm);
     }
 
+    public function test_measures_and_days_of_visits_are_not_saved_over_anothers_either(): void
+    {
+        $visit = $this->visitTask()->visit;
+        $this->actingAs($this->lead());
+        [$measured, $moved] = [
+            $this->version("/plants/{$this->wisteria->id}"), $this->version("/visits/$visit->id"),
+        ];
+        $this->wisteria->update(['height_mm' => 2500]);
+        $visit->update(['on' => '2027-02-23']);
+        $this->put("/plants/{$this->wisteria->id}/measures", [
+            'height_cm' => 240, 'sure' => 1, '_version' => $measured,
+        ])->assertSessionHasErrors(['stale', 'height_cm']);
+        $this->put("/visits/$visit->id", ['on' => '2027-02-24', 'outside_reason' => 'So', '_version' => $moved])
+            ->assertSessionHasErrors(['stale', 'on']);
+        self::assertSame([2500, '2027-02-23'], [
+            $this->wisteria->refresh()->height_mm, (string) $visit->refresh()->on,
+        ]);
+    }
+
     public function test_hands_change_their_logs_for_a_set_number_of_days(): void
     {
         $task = $this->visitTask();

@@ -80,6 +80,7 @@
                     <form method="post" action="{{ route('plants.measure', $plant) }}" x-ref="form"
                         x-on:input="redraw()" class="measures no-print">
                         @csrf @method('put')<input type="hidden" name="task" value="{{ $task->key }}">
+                        <x-version :of="$plant" />
                         <div><label class="soft" for="m-height">Height now, cm</label><input class="form-control"
                             type="number" step="5" id="m-height" name="height_cm" value="{{ $stands->heightMm ?
                             intdiv($stands->heightMm, 10) : '' }}" placeholder="{{ intdiv($kind->typicalHeightMm,

@@ -36,6 +36,7 @@
                 @endif><summary>Move or cancel this visit</summary>
                 <form method="post" action="{{ route('visits.update', $visit) }}" novalidate>
                     @csrf @method('put')
+                    <x-version :of="$visit" />
                     <x-field name="on" label="Move to" type="date" :value="$visit->on" />
                     <x-field name="outside_reason" label="Reason, if outside the common days"
                         :value="$visit->outside_reason" />
