@@ -93,6 +93,8 @@ final class HistoryTest extends FeatureTestCase
         $last = Change::query()->latest('id')->firstOrFail();
         $this->post("/changes/$last->id/undo")->assertSessionHasNoErrors();
         self::assertSame('The gate sticks', $this->garden->refresh()->notes);
+        $back = Change::query()->latest('id')->firstOrFail();
+        self::assertSame([$back->id, Did::Changed], [$last->refresh()->undone_by, $back->did]);
         $this->post("/changes/$last->id/undo")->assertSessionHasErrors(['undo' => 'That was taken back before.']);
         // Whose change it was decides, and for how long.
         $mine = $this->lead();

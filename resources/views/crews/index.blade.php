@@ -18,7 +18,7 @@
             </li>
         @endforeach
     </ul>
-    <h2>The depot</h2>
+    <h2>The depot and the record</h2>
     <p>Crew days begin and end here; ways are reckoned from it along the roads, 1.3 times as the crow flies, at 36 km an
         hour.</p>
     @can('update', App\Models\Firm::class)
