@@ -24,7 +24,10 @@ final readonly class SoundText
         if (! self::isSound(rawurldecode($request->getPathInfo()))) {
             abort(404);
         }
-        $request->query->replace(self::mended($request->query->all()));
+        // No page asks for a number; an address made of what was asked would take one for a part of its way.
+        $request->query->replace(self::mended(array_filter(
+            $request->query->all(), is_string(...), ARRAY_FILTER_USE_KEY,
+        )));
         if (! $request->isMethodSafe()) {
             $wrong = self::wrong($request->isJson() ? $request->json()->all() : $request->request->all());
             if ($wrong !== []) {

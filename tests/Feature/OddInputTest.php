@@ -14,11 +14,11 @@ final class OddInputTest extends FeatureTestCase
     public static function looks(): array
     {
         return [
-            'the season' => ['/', ['q', 'kind', 'garden', 'show', 'crew', 'zoom', 'by', 'page']],
+            'the season' => ['/', ['q', 'kind', 'garden', 'show', 'crew', 'zoom', 'by', 'page', '0', '1']],
             'the search' => ['/search', ['q']],
             'gardens offered' => ['/search/gardens', ['q']],
             'the gardens' => ['/gardens', ['q', 'page']],
-            'the record' => ['/record', ['q', 'garden', 'season', 'outcome', 'found', 'left', 'before']],
+            'the record' => ['/record', ['q', 'garden', 'season', 'outcome', 'found', 'left', 'before', '0']],
             'ways compared' => ['/record/compare', ['kind']],
             'the plan' => ['/plan', ['week', 'visit', 'crew']],
             'the round' => ['/round', ['crew']],
