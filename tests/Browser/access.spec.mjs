@@ -115,7 +115,7 @@ test('where the keys are is seen, at three to one and more', async ({ page }) =>
         await page.emulateMedia({ colorScheme: scheme });
         for (const address of ['/', '/plants/8', '/gardens/1/edit', '/plan']) {
             await page.goto(address);
-            for (let stop = 0; stop < 30; stop++) {
+            for (let stop = 0; stop < 20; stop++) {
                 await page.keyboard.press('Tab');
                 const seen = await page.evaluate(() => {
                     const at = document.activeElement;

@@ -151,6 +151,20 @@ final class HistoryTest extends FeatureTestCase
         self::assertSame(0, Change::query()->where('after', 'like', '%password%')->count());
     }
 
+    public function test_changes_are_read_in_pages_and_none_is_left_out_between_them(): void
+    {
+        Change::query()->delete();
+        $this->actingAs($this->planner());
+        Change::query()->delete();
+        for ($time = 1; $time <= 41; $time++) {
+            $this->garden->update(['notes' => "Note $time."]);
+        }
+        $page = $this->get('/changes')->assertOk()->assertSee('Note 41.')->assertDontSee('to &quot;Note 1.', false);
+        self::assertSame(1, preg_match('/before=(\d+)/', (string) $page->getContent(), $before));
+        $this->get("/changes?before=$before[1]")->assertOk()->assertSee('to &quot;Note 1.', false)
+            ->assertDontSee('Note 2.')->assertDontSee('Earlier');
+    }
+
     public function test_a_stale_form_shows_both_and_overwrites_nothing(): void
     {
         $form = "/gardens/{$this->garden->id}/edit";
