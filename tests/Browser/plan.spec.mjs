@@ -107,7 +107,8 @@ test('a visit is dragged to another day, and what that costs is said on the way'
     await card.dragTo(to);
     await expect(said(page)).toContainText(`${name} is moved to`);
     await said(page).getByRole('button', { name: 'Undo' }).click();
-    await expect(said(page)).toContainText(`${name} is moved to`);
+    await expect(said(page)).toContainText('is as it was before.');
+    await expect(cell).toHaveAttribute('data-on', from);
 });
 
 test('a lock keeps a visit where it is, and the client knows the day', async ({ page }) => {
