@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Exchange\InputFaults;
 use App\Exchange\JsonSchema;
+use App\Exchange\PlanInput;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\PlanInstances;
@@ -12,6 +14,23 @@ use Tests\Support\PlanInstances;
 /** `./hook plan`, as it is run: what it prints, and how it refuses. */
 final class PlanCommandTest extends TestCase
 {
+    public function test_a_whole_number_may_be_written_as_a_fraction_and_none_is_too_large_to_be_exact(): void
+    {
+        $root = dirname(__DIR__, 2).'/docs/formats';
+        $schema = JsonSchema::fromFile("$root/plan-input.schema.json");
+        $given = (string) file_get_contents("$root/example-plan-input.json");
+        $seed = static fn (string $seed): string => (string) preg_replace('/"seed":\s*\d+/', '"seed": '.$seed, $given);
+        self::assertSame(7, PlanInput::read($seed('7.0'), $schema)->seed);
+        foreach (['1e300', '99999999999999999999999', '-9223372036854775809'] as $large) {
+            try {
+                PlanInput::read($seed($large), $schema);
+                self::fail("$large was taken");
+            } catch (InputFaults $faults) {
+                self::assertSame(['$.seed: no number as large as that can be meant'], $faults->faults);
+            }
+        }
+    }
+
     public function test_it_prints_a_plan_in_its_own_schema_and_the_same_each_time(): void
     {
         $given = PlanInstances::of(9);
