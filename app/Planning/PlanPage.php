@@ -24,7 +24,8 @@ final readonly class PlanPage extends Page
      * @param  list<int>  $full  crews whose visits are shown as cards
      * @param  array<int, array<string, int>>  $visits  how many, by crew and day
      * @param  array<int, array<string, string>>  $off  why a crew does not work, by crew and day
-     * @param  list<array{label: string, garden: string, id: int, closes: Day}>  $waiting  what closes soon, unplanned
+     * @param  list<array{label: string, garden: string, id: int, closes: Day, plant: int, choice: string}>  $waiting
+     *     what closes soon, unplanned
      * @param  array{unplanned: int, lost: int}  $counts
      * @param  list<array{id: int, garden: string, on: Day}>  $crewless  visits to come that no crew has
      * @param  array<int, string>  $held  visits that the weather holds, and until when

@@ -10,6 +10,7 @@ use App\Models\CrewDayOff;
 use App\Models\PlanDraft;
 use App\Models\Visit;
 use App\Season\Decisions;
+use App\Season\TaskChoice;
 use App\Season\Unplanned;
 use App\Support\Asked;
 use App\Support\Pages;
@@ -147,14 +148,15 @@ final readonly class PlanScreen
         return $full;
     }
 
-    /** @return list<array{label: string, garden: string, id: int, closes: Day}> */
+    /** @return list<array{label: string, garden: string, id: int, closes: Day, plant: int, choice: string}> */
     private static function listed(Day $today): array
     {
         $listed = [];
         foreach (Unplanned::within($today, self::SOON)->limit(self::WAITING + 1)->get() as $row) {
             $listed[] = [
                 'label' => "$row->name, $row->label", 'garden' => (string) $row->garden, 'id' => (int) $row->garden_id,
-                'closes' => Day::fromNumber((int) $row->closes),
+                'closes' => Day::fromNumber((int) $row->closes), 'plant' => (int) $row->plant_id,
+                'choice' => (string) TaskChoice::of((int) $row->plant_id, (string) $row->task, (int) $row->season),
             ];
         }
 

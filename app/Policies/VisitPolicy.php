@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
-use App\Models\Firm;
+use App\Bridge\CorePlants;
 use App\Models\User;
 use App\Models\Visit;
 use App\Support\Today;
 
 /** Planners and the crew's lead move and cancel visits; everyone of the crew logs work on them. */
-final class VisitPolicy
+final readonly class VisitPolicy
 {
+    public function __construct(private CorePlants $bridge)
+    {
+    }
+
     public function update(User $user, Visit $visit): bool
     {
         return $user->isPlanner() || $user->leads($visit->crew_id);
@@ -25,12 +29,13 @@ final class VisitPolicy
     public function log(User $user, Visit $visit): bool
     {
         return $user->isPlanner() || $user->leads($visit->crew_id)
-            || ($user->worksWith($visit->crew_id) && ! self::isLocked($visit));
+            || ($user->worksWith($visit->crew_id) && ! $this->isLocked($visit));
     }
 
     /** What hands said long ago is the record by now: the lead changes it. */
-    public static function isLocked(Visit $visit): bool
+    private function isLocked(Visit $visit): bool
     {
-        return $visit->on->plus(Firm::ours()->log_days)->isBefore(Today::day());
+        return $visit->on->isBefore(Today::day())
+            && $visit->on->plus($this->bridge->firm()->log_days)->isBefore(Today::day());
     }
 }

@@ -38,6 +38,9 @@ final readonly class Unplanned
                     ->orWhere('visits.waiting', true)))
             ->orderBy('closes')
             ->orderBy('season_tasks.id')
-            ->select('season_tasks.name', 'plants.label', 'gardens.name as garden', 'season_tasks.garden_id', 'closes');
+            ->select(
+                'season_tasks.name', 'plants.label', 'gardens.name as garden', 'season_tasks.garden_id', 'closes',
+                'season_tasks.plant_id', 'season_tasks.task', 'season_tasks.season',
+            );
     }
 }

@@ -133,6 +133,9 @@ test('a page that is not on the phone says so, and what was half filled in is st
     await leaf(page).getByRole('button', { name: 'We are here' }).tap();
     await expect(page.locator('[data-told]')).toContainText('Arrived. Not ticked: looked for nests');
     await expect(leaf(page)).toHaveAttribute('id', /^task-/);
+    // It does not lie on what is tapped next.
+    await page.locator('[data-to-log]').tap();
+    await expect(page.locator('[data-told]')).toBeHidden();
     await page.goto('/plant-book');
     await expect(page.getByRole('heading', { name: 'No signal' })).toBeVisible();
     await page.goto(`${sheet}#arrive`);

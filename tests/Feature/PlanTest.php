@@ -60,6 +60,18 @@ final class PlanTest extends FeatureTestCase
         self::assertTrue($visit->fresh()?->on->equals($visit->on), 'looking changes nothing');
     }
 
+    public function test_what_closes_soon_leads_to_planning_just_that_and_nobody_to_a_shut_door(): void
+    {
+        $this->actingAs($this->boss)->get('/')->assertOk();
+        $page = (string) $this->get('/plan')->assertOk()->getContent();
+        $choice = "{$this->wisteria->id}:winter-pass:2027";
+        $link = "/gardens/{$this->garden->id}/visits/plan?".http_build_query(['tasks' => [$choice]]);
+        self::assertStringContainsString(e($link), $page);
+        $this->get($link)->assertOk()->assertSeeInOrder(["value=\"$choice\"", 'checked'], false);
+        $this->actingAs($this->hand())->get('/plan')->assertDontSee('/visits/plan', false)
+            ->assertSee("/plants/{$this->wisteria->id}\"", false);
+    }
+
     public function test_all_of_it_is_accepted_and_taken_back(): void
     {
         $this->visit('2027-02-24');

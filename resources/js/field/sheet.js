@@ -40,6 +40,12 @@ export function sheet(root, Alpine) {
         say(root, left.length ? `Arrived. Not ticked: ${left.join('; ')}.` : 'Arrived.');
     };
 
+    // What was said last lies where the thumb logs: it makes way once the next log is begun.
+    const bar = root.querySelector('[data-told]');
+    root.addEventListener('change', event => {
+        if (event.target.closest('[data-log]')) bar.hidden = true;
+    });
+
     const lay = () => {
         root.classList.toggle('is-paged', SMALL.matches);
         if (!SMALL.matches) return setTimeout(() => leaves.forEach(wake));
@@ -53,6 +59,7 @@ export function sheet(root, Alpine) {
     root.querySelector('[data-back]').addEventListener('click', () => turn(at - 1));
     root.querySelector('[data-next]').addEventListener('click', () => turn(at + 1));
     root.querySelector('[data-to-log]').addEventListener('click', () => {
+        bar.hidden = true;
         const log = leaves[at].querySelector('details.log');
         if (log) log.open = true;
         leaves[at].querySelector('.outcomes, .checks').scrollIntoView({ block: 'center' });

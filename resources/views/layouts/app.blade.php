@@ -81,7 +81,8 @@
             <dt><kbd>c</kbd></dt><dd>Record of what was done</dd>
             <dt><kbd>b</kbd></dt><dd>Plant book</dd>
             <dt><kbd>h</kbd></dt><dd>House practice</dd>
-            <dt><kbd>p</kbd></dt><dd>Plan a visit, on a garden or a plant; ask for a plan, on the Plan</dd>
+            <dt><kbd>p</kbd></dt><dd>Plan a visit, on a garden or a plant; on the Plan, to the button that
+                asks for one</dd>
             <dt><kbd>,</kbd> <kbd>.</kbd></dt><dd>The week before, the week after, on the Plan</dd>
             <dt><kbd>e</kbd></dt><dd>Edit what is shown</dd>
             <dt><kbd>j</kbd></dt><dd>Judge the stems of a plant</dd>

@@ -141,8 +141,10 @@
         ? 'more than '.count($waiting) : $counts['unplanned'] }}</h2>
     @if ($waiting === [])<p>All that closes soon is planned.</p>@endif
     <ul class="due to-56">
-        @foreach ($waiting as $task)<li><span class="what"><a href="{{ route('visits.create',
-            $task['id']) }}">{{ $task['label'] }}</a></span><span class="when">closes {{ Say::date($task['closes'])
-            }}</span><span class="where">{{ $task['garden'] }}</span></li>@endforeach
+        @foreach ($waiting as $task)<li><span class="what"><a href="{{ Gate::allows('update', App\Models\Firm::class)
+            ? route('visits.create', [$task['id'], 'tasks' => [$task['choice']]])
+            : route('plants.show', $task['plant']) }}">{{ $task['label'] }}</a></span><span
+            class="when">closes {{ Say::date($task['closes']) }}</span><span
+            class="where">{{ $task['garden'] }}</span></li>@endforeach
     </ul>
 </x-layout>
