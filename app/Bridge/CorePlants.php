@@ -146,6 +146,7 @@ final class CorePlants
                         $log->recipe,
                         LoggedAmounts::taken($log->amounts),
                         $log->found(Finding::Disease),
+                        $log->rain_mm,
                     ),
                 )
                 ->all(),

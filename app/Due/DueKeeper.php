@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Due;
 
 use App\Bridge\CorePlants;
+use App\Bridge\ReadsRain;
 use App\Models\Garden;
 use App\Support\Today;
 use Illuminate\Database\Query\Builder;
@@ -23,6 +24,7 @@ final readonly class DueKeeper
         private DueReckoner $reckoner,
         private SignShifts $signs,
         private CorePlants $bridge,
+        private ReadsRain $rain,
     ) {
     }
 
@@ -170,12 +172,14 @@ final readonly class DueKeeper
         }
     }
 
-    /** What holds now. Signs are weighed before anything is read that rests on them. */
+    /** What holds now. Signs are weighed, and the rain is read, before anything is read that rests on them. */
     private function basis(): Basis
     {
+        $today = Today::day();
         $this->signs->weighAllIfDue($this->bridge->firm());
+        $this->rain->readIfDue($today);
 
-        return Basis::on(Today::day());
+        return Basis::on($today);
     }
 
     /** Gardens whose rows are not fresh. */

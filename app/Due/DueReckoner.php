@@ -152,7 +152,7 @@ final readonly class DueReckoner
             ->whereIn('plant_id', $garden->plants->modelKeys())
             ->orderBy('id')
             ->get(['plant_id', 'task', 'recipe', 'season', 'on', 'outcome', 'minutes', 'removed_percent', 'amounts',
-                'findings']);
+                'findings', 'rain_mm']);
         foreach ($logs as $log) {
             /** @var list<array{what: string, unit: string, value: int}> $amounts */
             $amounts = in_array($log->amounts, ['[]', null], true) ? [] : (array) json_decode($log->amounts, true);
@@ -166,6 +166,7 @@ final readonly class DueReckoner
                 recipe: $log->recipe,
                 taken: LoggedAmounts::taken($amounts),
                 diseased: str_contains((string) $log->findings, '"'.Finding::Disease->value.'"'),
+                rainMm: $log->rain_mm === null ? null : (int) $log->rain_mm,
             );
             $cut = LoggedAmounts::cutMm($amounts);
             if ($cut !== null) {

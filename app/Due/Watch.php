@@ -37,6 +37,12 @@ final readonly class Watch
             Plant::class,
             static fn (Plant $plant) => self::gardens($plant->garden_id, $plant->getOriginal('garden_id')),
         );
+        WorkLog::saving(static function (WorkLog $log): void {
+            // The rain that was read came after another day.
+            if ($log->isDirty('on')) {
+                $log->rain_mm = null;
+            }
+        });
         self::on(WorkLog::class, static function (WorkLog $log): void {
             Visit::recount(DB::table('visit_tasks')->where('id', $log->visit_task_id)->value('visit_id'));
             VisitTask::stand($log->visit_task_id);

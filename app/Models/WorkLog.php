@@ -33,6 +33,7 @@ use PruningHook\Core\Plant\Outcome;
  * @property ?string $left_for_next_year
  * @property ?string $left_stem  ref of the stem in the survey that is left for then
  * @property ?bool $blades disinfected; null where nobody said
+ * @property ?int $rain_mm that came in the days after it, once these are over
  * @property ?string $told who was told of what stopped the work
  * @property-read VisitTask $visitTask
  * @property-read Plant $plant

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Bridge\CorePlants;
+use App\Bridge\ReadsRain;
 use App\Bridge\WeighsSigns;
 use App\Due\SignShifts;
 use App\Due\Watch;
@@ -14,6 +15,7 @@ use App\PlantBook\OwnKinds;
 use App\PlantBook\PlantBookFiles;
 use App\Support\Today;
 use App\Support\WritesFirst;
+use App\Weather\RainRead;
 use App\Weather\SimulatedStation;
 use App\Weather\WeatherStation;
 use Illuminate\Auth\Events\Login;
@@ -43,6 +45,7 @@ final class AppServiceProvider extends ServiceProvider
         Connection::resolverFor('sqlite', static fn (mixed ...$of): WritesFirst => new WritesFirst(...$of));
         $this->app->scoped(CorePlants::class);
         $this->app->bind(WeighsSigns::class, SignShifts::class);
+        $this->app->bind(ReadsRain::class, RainRead::class);
         $this->app->singleton(WeatherStation::class, SimulatedStation::class);
         $this->app->singleton(
             PlantBookFiles::class,

@@ -12,6 +12,9 @@ final readonly class LoggedWork
     /** The recipe of what only looks after an earlier cut. */
     public const FOLLOW_UP = 'follow-up';
 
+    /** Days, its own included, over which rain waters it in. */
+    public const RAIN_DAYS = 3;
+
     public function __construct(
         public string $task,
         public int $season,
@@ -28,6 +31,8 @@ final readonly class LoggedWork
         public ?Taken $taken = null,
         /** true where disease was found on the plant */
         public bool $diseased = false,
+        /** mm of rain that came on its day and the two after it; null where that is not known, or not yet */
+        public ?int $rainMm = null,
     ) {
     }
 

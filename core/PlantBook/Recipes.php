@@ -6,6 +6,7 @@ namespace PruningHook\Core\PlantBook;
 
 use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\LoggedWork;
 
 /** The recipes the plant book may name, read from their files with the lines they share. */
 final readonly class Recipes
@@ -13,16 +14,25 @@ final readonly class Recipes
     /** @var array<string, int> recipes that bring a plant back, and in how many seasons */
     public array $restoring;
 
+    /** mm of rain that spare the first of what comes after any of them; null where none does */
+    public ?int $leastRain;
+
     /** @param  array<string, Recipe>  $recipes  by key */
     private function __construct(private array $recipes)
     {
-        $restoring = [];
+        $restoring = $rain = [];
         foreach ($recipes as $key => $recipe) {
             if ($recipe->restoresIn !== null) {
                 $restoring[$key] = $recipe->restoresIn;
             }
+            foreach ($recipe->followUps as $follow) {
+                if ($follow->value->unlessRain !== null) {
+                    $rain[] = $follow->value->unlessRain;
+                }
+            }
         }
         $this->restoring = $restoring;
+        $this->leastRain = $rain === [] ? null : min($rain);
     }
 
     /**
@@ -132,7 +142,14 @@ final readonly class Recipes
             $entry->int('lasts') ?? 0,
             $entry->int('minutes') ?? 0,
             $entry->bool('if_diseased', false),
+            $entry->int('unless_rain'),
         );
+        if ($follow->unlessRain !== null && ($follow->unlessRain < 1 || $follow->afterDays !== LoggedWork::RAIN_DAYS)) {
+            throw $entry->fault('unless_rain', sprintf(
+                'it is at least 1 mm, and the rain is known of the first %d days: it goes with `after_days: %d`',
+                LoggedWork::RAIN_DAYS, LoggedWork::RAIN_DAYS,
+            ));
+        }
         if ($follow->name !== null && ($follow->lasts < 1 || $follow->minutes < 1)) {
             throw $entry->fault('name', 'a follow-up with a name needs `lasts` and `minutes`');
         }

@@ -9,6 +9,7 @@ use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\Effort\EffortRule;
 use PruningHook\Core\Method\Kit;
 use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\Plant\LoggedWork;
@@ -17,6 +18,7 @@ use PruningHook\Core\PlantBook\Conditional;
 use PruningHook\Core\PlantBook\FollowUp;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\TaskRule;
 use PruningHook\Core\Reason;
 
 /**
@@ -52,7 +54,7 @@ final readonly class FollowUps
     public function in(Plant $plant, Kind $kind, SiteYear $year, Circumstances $circumstances): array
     {
         $tasks = [];
-        foreach ($this->bred($plant, $kind, $year, $circumstances) as $key => [$follow, , $window]) {
+        foreach ($this->asked($plant, $kind, $year, $circumstances) as $key => [$follow, , $window]) {
             $tasks[] = new SeasonTask(
                 $key, (string) $follow->name, LoggedWork::FOLLOW_UP, $year->season, $window, $follow->minutes, 1, [],
             );
@@ -67,7 +69,7 @@ final readonly class FollowUps
     public function inFull(Plant $plant, Kind $kind, SiteYear $year, Circumstances $circumstances): array
     {
         $tasks = [];
-        foreach ($this->bred($plant, $kind, $year, $circumstances) as $key => [$follow, $work, $window]) {
+        foreach ($this->asked($plant, $kind, $year, $circumstances) as $key => [$follow, $work, $window]) {
             [$cap, $source] = $this->book->caps->for($kind, null);
             $tasks[] = new Task(
                 $key, (string) $follow->name, self::METHOD, LoggedWork::FOLLOW_UP, self::RANK, $year->season, [],
@@ -85,6 +87,65 @@ final readonly class FollowUps
     }
 
     /** @return array<string, array{FollowUp, LoggedWork, Window}> by key */
+    private function asked(Plant $plant, Kind $kind, SiteYear $year, Circumstances $circumstances): array
+    {
+        $asked = $this->bred($plant, $kind, $year, $circumstances);
+        foreach ($kind->tasks as $rule) {
+            if ($rule->everyDays !== null) {
+                $asked += $this->passes($rule, $rule->everyDays, $plant, $kind, $year, $circumstances);
+            }
+        }
+
+        return $asked;
+    }
+
+    /**
+     * The further passes of a task that is done again and again while its window is open: each is due so many days
+     * after the one before it was logged.
+     *
+     * @return array<string, array{FollowUp, LoggedWork, Window}> by key
+     */
+    private function passes(
+        TaskRule $rule,
+        int $everyDays,
+        Plant $plant,
+        Kind $kind,
+        SiteYear $year,
+        Circumstances $circumstances,
+    ): array {
+        $done = array_values(array_filter($plant->history, static fn (LoggedWork $work): bool => $work->season === $year
+            ->season && $work->outcome->isDone()
+            && ($work->task === $rule->key || str_starts_with($work->task, self::KEY."$rule->key-"))));
+        $window = $done === [] ? null : $rule->windowIn(KindYear::of($year, $kind->phenology), $circumstances);
+        usort($done, static fn (LoggedWork $a, LoggedWork $b): int => $a->on->number <=> $b->on->number);
+        if ($window === null) {
+            return [];
+        }
+        $passes = [];
+        foreach ($done as $before => $work) {
+            $opens = $work->on->plus($everyDays);
+            if (! $opens->isAfter($window->closes)) {
+                $key = "$rule->key-".($before + 2);
+                $passes[self::KEY.$key] = [
+                    new FollowUp(
+                        $key, $everyDays, "$rule->name once more, and so on as long as its days are open",
+                        "$rule->name, once more", lasts: $opens->daysUntil($window->closes),
+                        minutes: (new EffortRule($rule->effort, $this->book->keeping->hedgeTopMm))->alone(
+                            $plant, $kind, $rule->key, 1.0,
+                        ),
+                    ),
+                    $work,
+                    Window::of(
+                        $opens, $opens, Day::earliest($opens->plus($everyDays), $window->closes), $window->closes,
+                    ),
+                ];
+            }
+        }
+
+        return $passes;
+    }
+
+    /** @return array<string, array{FollowUp, LoggedWork, Window}> by key */
     private function bred(Plant $plant, Kind $kind, SiteYear $year, Circumstances $circumstances): array
     {
         $bred = [];
@@ -99,9 +160,7 @@ final readonly class FollowUps
             $kindYear ??= KindYear::of($year, $kind->phenology);
             $recipe = $this->book->recipes->get($work->recipe);
             foreach (Conditional::holding($recipe->followUps, $circumstances) as $follow) {
-                $opens = $follow->name === null || ($follow->ifDiseased && ! $work->diseased)
-                    ? null
-                    : self::opens($follow, $work, $kindYear);
+                $opens = $follow->isAskedBy($work) ? self::opens($follow, $work, $kindYear) : null;
                 $key = self::KEY.$follow->key;
                 if (
                     $opens !== null

@@ -82,6 +82,40 @@ final class WeatherTest extends FeatureTestCase
         $sheet()->assertSee('No rain since the cut');
     }
 
+    public function test_what_the_rain_has_watered_is_not_watered_in(): void
+    {
+        $bluebeard = Plant::factory()->create([
+            'garden_id' => $this->garden->id, 'kind' => 'bluebeard', 'label' => 'Bluebeard by the gate',
+        ]);
+        $cut = $this->garden->visits()->create(['on' => '2027-02-20'])->tasks()->create([
+            'plant_id' => $bluebeard->id, 'task' => 'spring-cut', 'season' => 2027, 'position' => 0,
+            'minutes' => 20, 'prescribed' => $this->prescription(['recipe' => 'cut-to-flowering-height']),
+        ]);
+        $log = $this->app->make(LogWork::class)->log($cut, ['outcome' => 'done', 'minutes' => 20], null);
+        $asked = function (string $today) use ($bluebeard): bool {
+            config(['hook.today' => $today]);
+            $this->app->forgetInstance(Outlook::class);
+            $due = $this->actingAs($this->planner())->get('/?kind=bluebeard')->assertOk()->getContent();
+            $plant = $this->get("/plants/$bluebeard->id")->assertOk()->getContent();
+            self::assertSame(
+                str_contains((string) $due, 'Water in'), str_contains((string) $plant, '<h3>Water in</h3>'),
+                'the list and the plant say the same',
+            );
+
+            return str_contains((string) $due, 'Water in');
+        };
+        // What is forecast may fail to come: it is asked for until three days are over.
+        $this->station(['2027-02-21' => [3.0, 9.0, 11.0]]);
+        self::assertTrue($asked('2027-02-22'));
+        self::assertNull($log->refresh()->rain_mm);
+        self::assertFalse($asked('2027-02-23'));
+        self::assertSame(11, $log->refresh()->rain_mm);
+        // Done on another day, other rain has come after it.
+        $log->update(['on' => '2027-02-18']);
+        self::assertTrue($asked('2027-02-23'));
+        self::assertSame(0, $log->refresh()->rain_mm);
+    }
+
     public function test_a_crew_too_small_for_the_daylight_is_told(): void
     {
         $task = $this->visitTask();

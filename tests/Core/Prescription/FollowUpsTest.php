@@ -69,6 +69,43 @@ final class FollowUpsTest extends TestCase
         self::assertStringStartsWith("$breaks to ", self::follow([$ill])['follow-first-leaves']);
     }
 
+    public function test_rain_spares_the_watering_in(): void
+    {
+        // Ten millimetres are a watering. Common practice, no source.
+        $keys = static fn (?int $rain): bool => isset(self::follow([
+            new LoggedWork('spring-cut', 2027, Day::parse('2027-03-20'), Outcome::Done, 20,
+                recipe: 'cut-to-flowering-height', rainMm: $rain),
+        ], 'bluebeard')['follow-water-in']);
+        self::assertTrue($keys(null), 'the rain to come spares nothing');
+        self::assertTrue($keys(9));
+        self::assertFalse($keys(10));
+        self::assertSame(10, TestBook::read()->recipes->leastRain);
+    }
+
+    public function test_each_pass_that_is_logged_asks_for_the_next_while_its_days_are_open(): void
+    {
+        $pass = static fn (string $task, string $on, Outcome $outcome = Outcome::Done): LoggedWork => new LoggedWork(
+            $task, 2027, Day::parse($on), $outcome, 6, recipe: $task === 'dead-heading' ? 'dead-head' : 'follow-up',
+        );
+        $plant = new Plant('p', 'butterfly-bush');
+        $closes = array_column(array_map(static fn (SeasonTask $task): array => [
+            $task->key, (string) $task->window->closes,
+        ], self::prescriber()->windows(
+            $plant, SiteYear::of(Sites::southernEngland(), 2027), Practice::of(TestBook::read()->questions),
+        )), 1, 0)['dead-heading'];
+        $first = $pass('dead-heading', '2027-08-20');
+        // Partly done, the first is still due itself.
+        self::assertSame([], self::follow([$pass('dead-heading', '2027-08-20', Outcome::Partly)], 'butterfly-bush'));
+        self::assertSame(
+            ['follow-dead-heading-2' => "2027-08-30 to $closes"], self::follow([$first], 'butterfly-bush'),
+        );
+        self::assertSame(
+            ['follow-dead-heading-2' => "2027-08-30 to $closes", 'follow-dead-heading-3' => "2027-09-12 to $closes"],
+            self::follow([$pass('follow-dead-heading-2', '2027-09-02'), $first], 'butterfly-bush'),
+        );
+        self::assertSame([], self::follow([$pass('dead-heading', $closes)], 'butterfly-bush'), 'its days are over');
+    }
+
     public function test_it_is_due_planned_and_done_like_any_task(): void
     {
         $plant = self::plant([self::work('2027-02-10')]);
@@ -112,10 +149,10 @@ final class FollowUpsTest extends TestCase
      * @param  list<LoggedWork>  $history
      * @return array<string, string> opens and closes by key
      */
-    private static function follow(array $history): array
+    private static function follow(array $history, string $kind = 'wisteria'): array
     {
         $tasks = self::prescriber()->followUps(
-            self::plant($history), SiteYear::of(Sites::southernEngland(), 2027),
+            new Plant('p', $kind, history: $history), SiteYear::of(Sites::southernEngland(), 2027),
             Practice::of(TestBook::read()->questions),
         );
 
