@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsDay;
-use App\Support\Today;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use PruningHook\Core\Calendar\Day;
 
 /**
- * The stems of one plant as they were surveyed in a season, kept after every tap.
+ * The stems of one plant as they were surveyed in a season, as the taps on it have left them.
  *
  * @phpstan-type StemState array{ref: string, azimuth_deg: int, lean_deg: int, length_mm: int, base_mm: int,
  *     age_years: ?int, faults: list<string>}
@@ -21,9 +20,7 @@ use PruningHook\Core\Calendar\Day;
  * @property int $id
  * @property int $plant_id
  * @property int $season
- * @property State $state
- * @property list<State> $before
- * @property ?int $written_by
+ * @property State $state the sum of its taps
  * @property ?Day $surveyed_on the day of its first tap, by which ages are read
  * @property-read Plant $plant
  */
@@ -31,18 +28,15 @@ final class StemSurvey extends Model
 {
     public const EMPTY = ['stems' => [], 'cut' => [], 'word' => [], 'keep' => null, 'budget' => null];
 
-    /** So many taps can be taken back. */
-    private const UNDO = 60;
-
-    protected $fillable = ['plant_id', 'season', 'state', 'before', 'written_by', 'surveyed_on'];
+    protected $fillable = ['plant_id', 'season', 'state', 'surveyed_on'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => 'array', 'before' => 'array', 'surveyed_on' => AsDay::class];
+        return ['state' => 'array', 'surveyed_on' => AsDay::class];
     }
 
-    protected $attributes = ['state' => '{"stems":[],"cut":[],"word":[],"keep":null,"budget":null}', 'before' => '[]'];
+    protected $attributes = ['state' => '{"stems":[],"cut":[],"word":[],"keep":null,"budget":null}'];
 
     /** @return BelongsTo<Plant, $this> */
     public function plant(): BelongsTo
@@ -62,27 +56,5 @@ final class StemSurvey extends Model
         $before->where('plant_id', $this->plant_id)->where('season', '<', $this->season)->orderByDesc('season');
 
         return $before->first();
-    }
-
-    /** @param  State  $state */
-    public function goOn(array $state, ?User $by): void
-    {
-        $this->before = array_slice([...$this->before, $this->state], -self::UNDO);
-        $this->state = $state;
-        $this->written_by = $by?->id;
-        $this->surveyed_on ??= Today::day();
-        $this->save();
-    }
-
-    /** Takes the last change back; nothing happens where there is none. */
-    public function goBack(): void
-    {
-        $before = $this->before;
-        $state = array_pop($before);
-        if ($state !== null) {
-            $this->state = $state;
-            $this->before = $before;
-            $this->save();
-        }
     }
 }

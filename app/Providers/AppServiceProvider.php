@@ -14,6 +14,7 @@ use App\People\SameDoor;
 use App\PlantBook\OwnKinds;
 use App\PlantBook\PlantBookFiles;
 use App\Support\Today;
+use App\Support\WholeSessions;
 use App\Support\WritesFirst;
 use App\Weather\RainRead;
 use App\Weather\SimulatedStation;
@@ -21,8 +22,11 @@ use App\Weather\WeatherStation;
 use Illuminate\Auth\Events\Login;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use PruningHook\Core\PlantBook\PlantBook;
 
@@ -33,6 +37,9 @@ final class AppServiceProvider extends ServiceProvider
         // A firm whose days begin at no known hour does not start: every window would be off by one.
         Today::zone();
         Watch::start();
+        Session::extend('file', static fn (): WholeSessions => new WholeSessions(
+            new Filesystem(), Config::string('session.files'), Config::integer('session.lifetime'),
+        ));
         Event::listen(Login::class, static fn (Login $login) => $login->user instanceof User
             ? SameDoor::open($login->user)
             : null);

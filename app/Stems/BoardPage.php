@@ -21,6 +21,7 @@ final readonly class BoardPage extends Page
     /**
      * @param  ?Stem  $hand  the stem in hand
      * @param  Collection<int, VisitTask>  $tasks  whose sheet may take the cut plan
+     * @param  bool  $undo  whether there is a tap of theirs to take back
      * @param  ?int  $last  the season whose stems it could begin with; null where there is none, or it has begun
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class BoardPage extends Page
         public ?Stem $hand,
         public string $inWords,
         public Collection $tasks,
+        public bool $undo,
         public ?int $last,
     ) {
     }

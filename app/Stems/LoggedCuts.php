@@ -8,6 +8,7 @@ use App\Models\StemSurvey;
 use App\Models\User;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
+use App\Support\Today;
 use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Amount\LoggedAmounts;
 use PruningHook\Core\Plant\Outcome;
@@ -57,7 +58,7 @@ final readonly class LoggedCuts
         $there = array_column($survey->state['stems'], 'ref');
         $cut = array_values(array_intersect([...array_diff($survey->state['cut'], $planned), ...$out], $there));
         if ($cut !== $survey->state['cut']) {
-            $survey->goOn([...$survey->state, 'cut' => $cut], $by);
+            SurveyTaps::goOn($survey, [...$survey->state, 'cut' => $cut], $by, Today::day());
         }
     }
 

@@ -7,6 +7,7 @@ namespace App\Stems;
 use App\Bridge\CorePlants;
 use App\Models\Plant;
 use App\Models\StemSurvey;
+use App\Models\User;
 use App\Models\VisitTask;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
@@ -77,7 +78,7 @@ final readonly class StemBoard
         return $plant->height_mm ?? $this->book->kind($plant->kind)->typicalHeightMm;
     }
 
-    public function show(Plant $plant, StemSurvey $row, ?string $inHand, Day $today): BoardPage
+    public function show(Plant $plant, StemSurvey $row, ?string $inHand, Day $today, ?User $by): BoardPage
     {
         $survey = self::core($row->state);
         $judged = $this->judge($plant, $row, $today);
@@ -97,6 +98,7 @@ final readonly class StemBoard
             inWords: $this->words($judged),
             tasks: VisitTask::query()->with('visit')->where('plant_id', $plant->id)->doesntHave('log')->get()
                 ->filter(static fn (VisitTask $task): bool => ! $task->visit->on->isBefore($today))->values(),
+            undo: SurveyTaps::canTakeBack($row, $by),
             last: $survey->stems === [] ? $row->ofSeasonBefore()?->season : null,
         );
     }

@@ -23,7 +23,7 @@ final class StemController extends Controller
     {
         $shown = $this->board->show(
             $plant->load('garden'), $this->board->survey($plant, Today::day()),
-            Asked::text($request, 'stem') ?: null, Today::day(),
+            Asked::text($request, 'stem') ?: null, Today::day(), $request->user(),
         );
 
         return view($request->boolean('board') ? 'stems.board' : 'stems.show', $shown);
@@ -47,7 +47,7 @@ final class StemController extends Controller
         $this->authorize('survey', $plant);
         /** @var array<string, mixed> $said */
         $said = $request->all();
-        $taps->takeBack($plant, $said, Today::day());
+        $taps->takeBack($plant, $said, $request->user(), Today::day());
 
         return $this->answer($request, $plant, null);
     }
@@ -72,6 +72,7 @@ final class StemController extends Controller
             ? redirect()->route('stems.show', [$plant, ...($hand === null ? [] : ['stem' => $hand])])
             : view('stems.board', $this->board->show(
                 $plant->load('garden'), $this->board->survey($plant, Today::day()), $hand, Today::day(),
+                $request->user(),
             ));
     }
 }

@@ -73,7 +73,7 @@ final readonly class SurveyChange
             'fault' => $this->fault($state, $said),
             'drop' => $this->drop($state, self::ref($said)),
             'word' => $this->word($state, $said),
-            'cut' => $this->cut($state, self::ref($said)),
+            'cut' => $this->cut($state, $said),
             'aim' => [
                 ...$state,
                 'keep' => self::number($said, 'keep', 1, 40),
@@ -159,18 +159,17 @@ final readonly class SurveyChange
      */
     private function fault(array $state, array $said): array
     {
-        $fault =
-            StemFault::tryFrom(is_string($said['fault'] ?? null) ? $said['fault'] : '') ??
-            throw ValidationException::withMessages(['fault' => 'No such fault is known.']);
+        [$name, $on] = self::marked($said, 'fault');
+        $fault = StemFault::tryFrom($name) ?? throw ValidationException::withMessages([
+            'fault' => 'No such fault is known.',
+        ]);
 
         return $this->change(
             $state,
             self::ref($said),
             static fn (array $stem): array => [
                 ...$stem,
-                'faults' => in_array($fault->value, $stem['faults'], true)
-                    ? array_values(array_diff($stem['faults'], [$fault->value]))
-                    : [...$stem['faults'], $fault->value],
+                'faults' => self::with($stem['faults'], $fault->value, $on),
             ],
         );
     }
@@ -198,8 +197,6 @@ final readonly class SurveyChange
     }
 
     /**
-     * The same word again takes it back.
-     *
      * @param  State  $state
      * @param  array<string, mixed>  $said
      * @return State
@@ -208,36 +205,69 @@ final readonly class SurveyChange
     {
         $ref = self::ref($said);
         self::index($state, $ref);
-        $word = $said['word'] ?? null;
-        if (! is_string($word) || ! in_array($word, ['keep', 'remove'], true)) {
+        [$word, $on] = self::marked($said, 'word');
+        if (! in_array($word, ['keep', 'remove'], true)) {
             throw ValidationException::withMessages(['word' => 'Say keep or remove.']);
         }
         $words = $state['word'];
-        if (($words[$ref] ?? null) === $word) {
-            unset($words[$ref]);
-        } else {
+        if ($on ?? ($words[$ref] ?? null) !== $word) {
             $words[$ref] = $word;
+        } elseif (($words[$ref] ?? null) === $word) {
+            unset($words[$ref]);
         }
 
         return [...$state, 'word' => $words];
     }
 
     /**
-     * Out, or standing again.
+     * Out, or standing again: as `on` says, or turned about where it says nothing.
      *
      * @param  State  $state
+     * @param  array<string, mixed>  $said
      * @return State
      */
-    private function cut(array $state, string $ref): array
+    private function cut(array $state, array $said): array
     {
+        $ref = self::ref($said);
         self::index($state, $ref);
+        $on = $said['on'] ?? null;
 
-        return [
-            ...$state,
-            'cut' => in_array($ref, $state['cut'], true)
-                ? array_values(array_diff($state['cut'], [$ref]))
-                : [...$state['cut'], $ref],
-        ];
+        return [...$state, 'cut' => self::with($state['cut'], $ref, is_scalar($on) ? (bool) $on : null)];
+    }
+
+    /**
+     * What is marked or unmarked: `on[dead]=1` says how it shall be, so that two who say the same agree. A bare
+     * `fault=dead`, as a phone may still have it waiting, turns it about.
+     *
+     * @param  array<string, mixed>  $said
+     * @return array{string, ?bool}
+     */
+    private static function marked(array $said, string $field): array
+    {
+        $on = $said['on'] ?? null;
+        if (is_array($on) && count($on) === 1) {
+            $value = current($on);
+
+            return [(string) key($on), is_scalar($value) && (bool) $value];
+        }
+        $name = $said[$field] ?? null;
+
+        return [is_string($name) ? $name : '', null];
+    }
+
+    /**
+     * @param  list<string>  $marks
+     * @return list<string>
+     */
+    private static function with(array $marks, string $mark, ?bool $on): array
+    {
+        $has = in_array($mark, $marks, true);
+
+        return match (true) {
+            $on === $has => $marks,
+            $has => array_values(array_diff($marks, [$mark])),
+            default => [...$marks, $mark],
+        };
     }
 
     /**

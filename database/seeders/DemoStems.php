@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Models\Plant;
 use App\Models\StemSurvey;
 use App\Stems\StemBoard;
+use App\Stems\SurveyTaps;
 use App\Support\Today;
 
 /** Two surveys somebody has already made, so that there is something to judge. All invented. */
@@ -53,26 +54,23 @@ final readonly class DemoStems
             if ($plant === null) {
                 continue;
             }
-            StemSurvey::query()->create([
-                'plant_id' => $plant->id,
-                'season' => $this->board->season($plant, Today::day()),
-                'state' => [
-                    ...StemSurvey::EMPTY,
-                    'stems' => array_map(
-                        static fn (int $index, array $stem): array => [
-                            'ref' => chr(ord('A') + $index),
-                            'azimuth_deg' => $stem[0],
-                            'lean_deg' => $stem[1],
-                            'length_mm' => $stem[2],
-                            'base_mm' => $stem[3],
-                            'age_years' => $stem[4],
-                            'faults' => $stem[5],
-                        ],
-                        array_keys($stems),
-                        $stems,
-                    ),
-                ],
-            ]);
+            $today = Today::day();
+            SurveyTaps::goOn($this->board->survey($plant, $today), [
+                ...StemSurvey::EMPTY,
+                'stems' => array_map(
+                    static fn (int $index, array $stem): array => [
+                        'ref' => chr(ord('A') + $index),
+                        'azimuth_deg' => $stem[0],
+                        'lean_deg' => $stem[1],
+                        'length_mm' => $stem[2],
+                        'base_mm' => $stem[3],
+                        'age_years' => $stem[4],
+                        'faults' => $stem[5],
+                    ],
+                    array_keys($stems),
+                    $stems,
+                ),
+            ], null, $today);
         }
     }
 }

@@ -10,7 +10,9 @@ use App\Models\Visit;
 use App\Models\VisitTask;
 use App\People\GoodPassword;
 use App\Support\ResetPasswordNotification;
+use Illuminate\Session\SessionManager;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Notification;
 use Illuminate\Support\Facades\Password;
@@ -228,6 +230,23 @@ final class DoorsTest extends FeatureTestCase
         }
         self::assertSame($answers[0], $answers[1]);
         self::assertNotContains(null, $answers[0]);
+    }
+
+    public function test_a_session_is_written_in_whole_or_not_at_all(): void
+    {
+        $folder = sys_get_temp_dir().'/hook-sessions-'.getmypid();
+        mkdir($folder);
+        config(['session.driver' => 'file', 'session.files' => $folder]);
+        $sessions = $this->app->make(SessionManager::class)->driver('file')->getHandler();
+        $sessions->write('one', 'signed in');
+        $reading = fopen("$folder/one", 'r');
+        self::assertNotFalse($reading);
+        $sessions->write('one', 'signed in still');
+        // Written over where it lay, whoever was reading it would find it empty for a moment, and so would a crash.
+        self::assertSame('signed in', stream_get_contents($reading));
+        self::assertStringEqualsFile("$folder/one", 'signed in still');
+        self::assertSame('0600', substr(sprintf('%o', (int) fileperms("$folder/one")), -4));
+        File::deleteDirectory($folder);
     }
 
     public function test_a_cut_plan_goes_on_a_coming_visit_of_the_own_crew_only(): void

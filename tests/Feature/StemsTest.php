@@ -7,6 +7,9 @@ namespace Tests\Feature;
 use App\Models\Plant;
 use App\Models\StemSurvey;
 use App\Models\VisitTask;
+use App\Stems\SurveyChange;
+use App\Stems\Taps;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -98,6 +101,84 @@ final class StemsTest extends FeatureTestCase
             $this->post("/plants/{$this->rose->id}/stems/undo")->assertRedirect();
             self::assertSame($faults, $this->survey()->state['stems'][0]['faults'] ?? null);
         }
+    }
+
+    public function test_two_who_say_the_same_agree_and_each_takes_back_what_they_said(): void
+    {
+        [$hand, $lead] = [$this->hand(), $this->lead()];
+        $this->actingAs($hand);
+        $this->tap(['op' => 'add', 'azimuth_deg' => 10]);
+        $this->tap(['op' => 'cut', 'ref' => 'A', 'on' => '1']);
+        $this->actingAs($lead);
+        $this->get("/plants/{$this->rose->id}/stems")->assertDontSee('Undo the last tap');
+        // The lead's page still shows it standing.
+        $this->tap(['op' => 'cut', 'ref' => 'A', 'on' => '1']);
+        self::assertSame(['A'], $this->survey()->state['cut']);
+        foreach ([['fault', ['dead' => '1'], 'faults', ['dead']], ['fault', ['dead' => '0'], 'faults', []]] as $said) {
+            foreach ([$hand, $lead] as $each) {
+                $this->actingAs($each);
+                $this->tap(['op' => $said[0], 'ref' => 'A', 'on' => $said[1]]);
+                self::assertSame($said[3], $this->survey()->state['stems'][0]['faults']);
+            }
+        }
+        foreach ([['1', ['A' => 'keep']], ['1', ['A' => 'keep']], ['0', []], ['0', []]] as [$on, $word]) {
+            $this->tap(['op' => 'word', 'ref' => 'A', 'on' => ['keep' => $on]]);
+            self::assertSame($word, $this->survey()->state['word']);
+        }
+        $this->actingAs($hand);
+        $this->tap(['op' => 'add', 'azimuth_deg' => 100]);
+        $this->actingAs($lead);
+        $this->tap(['op' => 'set', 'ref' => 'B', 'base_mm' => 40]);
+        $this->tap(['op' => 'add', 'azimuth_deg' => 200]);
+        // The hand's last tap was the second stem: with it goes what the lead said of it, and nothing else.
+        $this->actingAs($hand)->get("/plants/{$this->rose->id}/stems")->assertSee('Undo the last tap');
+        $this->post("/plants/{$this->rose->id}/stems/undo");
+        self::assertSame(['A', 'C'], array_column($this->survey()->state['stems'], 'ref'));
+        self::assertSame(['A'], $this->survey()->state['cut']);
+    }
+
+    public function test_a_survey_is_the_sum_of_its_taps(): void
+    {
+        mt_srand(12);
+        $change = new SurveyChange();
+        for ($plant = 0; $plant < 40; $plant++) {
+            [$state, $taps] = [StemSurvey::EMPTY, []];
+            for ($tap = 0; $tap < 60; $tap++) {
+                $refs = array_column($state['stems'], 'ref');
+                $said = [
+                    ['op' => 'add', 'azimuth_deg' => mt_rand(0, 359)], ['op' => 'set', 'base_mm' => mt_rand(5, 60)],
+                    ['op' => 'fault', 'fault' => mt_rand(0, 1) === 1 ? 'dead' : 'inward'], ['op' => 'drop'],
+                    ['op' => 'word', 'word' => mt_rand(0, 1) === 1 ? 'keep' : 'remove'], ['op' => 'cut'],
+                    ['op' => 'aim', 'keep' => mt_rand(1, 9), 'budget' => null],
+                ][$refs === [] ? 0 : mt_rand(0, 6)];
+                $now = $change->apply(
+                    $state, [...$said, 'ref' => $refs === [] ? '' : $refs[mt_rand(0, count($refs) - 1)]], 1500,
+                );
+                $taps[] = json_decode((string) json_encode(Taps::between($state, $now)), true);
+                $state = $now;
+                self::assertSame($state, Taps::sum($taps), "seed 12, plant $plant, tap $tap");
+                self::assertLessThan(200, strlen((string) json_encode($taps[$tap])), 'only what changed is written');
+            }
+        }
+    }
+
+    public function test_surveys_of_before_taps_were_kept_go_on(): void
+    {
+        $this->actingAs($this->hand());
+        $this->tap(['op' => 'add', 'azimuth_deg' => 10, 'tap' => '5d0c5e07-6d4e-4c3a-9d57-0a1b2c3d4e5f']);
+        $this->tap(['op' => 'cut', 'ref' => 'A']);
+        $before = $this->survey()->state;
+        $migration = require database_path('migrations/2026_12_08_000000_keep_taps_one_by_one.php');
+        $migration->down();
+        DB::table('stem_taps')->insert([
+            'id' => '5d0c5e07-6d4e-4c3a-9d57-0a1b2c3d4e5f', 'plant_id' => $this->rose->id, 'on' => '2027-02-20',
+        ]);
+        $migration->up();
+        $this->tap(['op' => 'add', 'azimuth_deg' => 10, 'tap' => '5d0c5e07-6d4e-4c3a-9d57-0a1b2c3d4e5f']);
+        self::assertSame($before, $this->survey()->state, 'it was kept before');
+        $this->tap(['op' => 'add', 'azimuth_deg' => 90]);
+        $this->post("/plants/{$this->rose->id}/stems/undo");
+        self::assertSame($before, $this->survey()->state);
     }
 
     public function test_the_leads_word_and_the_cut_are_said_and_taken_back_by_the_same_tap(): void
