@@ -35,6 +35,16 @@ final readonly class FreshForm
                 );
             }
         }
+        self::refuse($says);
+    }
+
+    /**
+     * @param  array<string, string>  $says  what others made of it, by field; empty where nobody has
+     *
+     * @throws ValidationException
+     */
+    public static function refuse(array $says): void
+    {
         if ($says !== []) {
             throw ValidationException::withMessages([
                 ...$says, 'stale' => 'Somebody saved this since you opened it. What they changed stands beside its '

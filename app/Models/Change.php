@@ -49,6 +49,12 @@ final class Change extends Model
         return $this->belongsTo(User::class);
     }
 
+    /** Who made a row's last version; null where nobody is known, or it never changed. */
+    public static function by(Model $row): ?string
+    {
+        return self::query()->with('user')->find(self::last($row))?->user?->name;
+    }
+
     /** The number of a row's last version: a form made of an earlier one is stale. 0 where it never changed. */
     public static function last(Model $row): int
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\History\Undo;
+use App\Models\Change;
 use App\Models\Crew;
 use App\Models\Visit;
 use App\Support\Asked;
@@ -52,6 +53,7 @@ final class PlanController extends Controller
                 'move' => "Work is logged on the visit to {$visit->garden->name}, so it stays on its day.",
             ]);
         }
+        self::stillThere($request, $visit);
         $moved = $this->moved($visit, $on, $crew);
         if (! $moved->isFree() && ! $request->boolean('sure')) {
             throw ValidationException::withMessages([
@@ -73,6 +75,23 @@ final class PlanController extends Controller
                 '%s is moved to %s, %s.', $visit->garden->name, Say::weekday($on), $crew->name,
             ))
             ->with('undo', Undo::of($visit));
+    }
+
+    /**
+     * A visit is moved from where it was seen to stand: whoever moved it meanwhile is not overruled unseen.
+     *
+     * @throws ValidationException
+     */
+    private static function stillThere(Request $request, Visit $visit): void
+    {
+        $from = Asked::text($request, 'from');
+        if ($from !== '' && $from !== "$visit->on $visit->crew_id") {
+            throw ValidationException::withMessages(['move' => sprintf(
+                '%s moved %s meanwhile: it stands on %s, %s. Nothing was changed; move it from there.',
+                Change::by($visit) ?? 'Somebody', $visit->garden->name, Say::weekday($visit->on),
+                $visit->crew->name ?? 'without a crew',
+            )]);
+        }
     }
 
     /** Locks a visit, or says that the client knows the day; and takes that back. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\PlantBook;
 
+use App\History\FreshForm;
 use App\Models\Firm;
 use App\Models\OwnKind;
 use App\Support\Asked;
@@ -45,11 +46,14 @@ final class OwnKindController extends Controller
             'like' => null,
             'book' => $book,
             'entry' => $kinds->entry($kind),
+            'version' => OwnKinds::version($kind),
         ]);
     }
 
     public function update(OwnKindRequest $request, string $kind, OwnKinds $kinds): RedirectResponse
     {
+        $seen = Asked::text($request, '_version');
+        FreshForm::refuse(ctype_digit($seen) ? $kinds->since($kind, (int) $seen) : []);
         $version = $kinds->write($request->own(), Asked::text($request, 'note'), $request->user());
 
         return $this->saved(

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\PlantBook;
 
+use App\History\Fields;
 use App\Models\OwnKind;
 use App\Models\OwnKindsChanged;
 use App\Models\Plant;
 use App\Models\User;
+use App\Support\Today;
+use Illuminate\Support\Arr;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\PlantBook\Inheritance;
 
@@ -40,6 +44,53 @@ final readonly class OwnKinds
         $base = $this->form->base($kind, $own?->like);
 
         return $own === null ? $base : Inheritance::correct($base, $own->entry);
+    }
+
+    /** The number of a kind's version in force; 0 where the book's own word stands. */
+    public static function version(string $kind): int
+    {
+        return (int) OwnKind::query()->where('kind', $kind)->max('id');
+    }
+
+    /**
+     * What others have made of a kind since a form was opened on it.
+     *
+     * @param  int  $seen  the version the form was made of
+     * @return array<string, string> by the path of the field, in words; empty where nobody has
+     */
+    public function since(string $kind, int $seen): array
+    {
+        if (self::version($kind) === $seen) {
+            return [];
+        }
+        $now = OwnKind::query()->with('writtenBy')->where('kind', $kind)->latest('id')->first();
+        $then = OwnKind::withTrashed()->where('kind', $kind)->find($seen);
+        $base = $this->form->base($kind, $now->like ?? $then?->like);
+        $fields = static fn (?OwnKind $version): array => Arr::dot(
+            $version === null ? $base : Inheritance::correct($base, $version->entry),
+        );
+        [$was, $is] = [$fields($then), $fields($now)];
+        $changed = array_filter(
+            $is + $was,
+            static fn (string $path): bool => ($is[$path] ?? null) !== ($was[$path] ?? null),
+            ARRAY_FILTER_USE_KEY,
+        );
+        $says = [];
+        foreach (array_keys($changed) as $path) {
+            $says[$path] = self::saidOf($path, $is[$path] ?? null, $now);
+        }
+
+        return $says;
+    }
+
+    private static function saidOf(string $path, mixed $value, ?OwnKind $version): string
+    {
+        return $version === null
+            ? 'Somebody took the correction back while you were writing.'
+            : sprintf(
+                '%s made this %s on %s while you were writing.', $version->writtenBy->name ?? 'Somebody',
+                Fields::says($path, $value), Today::local(Carbon::parse($version->created_at))->format('j M, H:i'),
+            );
     }
 
     /**

@@ -88,6 +88,8 @@ export function rota(address) {
             form.action = address.replace(/0$/, this.card.dataset.visit);
             form.elements.on.value = on;
             form.elements.crew.value = crew;
+            const { on: wasOn, crew: wasCrew } = this.card.closest('[data-on]').dataset;
+            form.elements.from.value = `${wasOn} ${wasCrew}`;
             form.elements.sure.value = breaks ? 1 : '';
             form.submit();
         },

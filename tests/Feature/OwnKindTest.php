@@ -54,6 +54,29 @@ final class OwnKindTest extends FeatureTestCase
         );
     }
 
+    public function test_a_form_opened_before_somebody_elses_correction_does_not_save_over_it_unseen(): void
+    {
+        $other = $this->planner();
+        $this->actingAs($this->planner())->get('/plant-book/wisteria/own')->assertSee('name="_version" value="0"', false);
+        $this->actingAs($other);
+        $this->correct(['vigour' => 'medium', 'note' => 'It stands in gravel.', '_version' => '0']);
+        $this->actingAs($this->planner());
+        $mine = ['vigour' => 'weak', 'about' => 'Ours.', 'note' => 'It sulks.', '_version' => '0'];
+        $this->correct($mine)->assertSessionHasErrors(['stale', 'vigour' => $other->name
+            .' made this "medium" on 20 Feb, 10:00 while you were writing.'])->assertSessionDoesntHaveErrors('about');
+        self::assertSame('medium', $this->book()->kind('wisteria')->vigour->value);
+        $seen = OwnKind::query()->sole()->id;
+        $this->followingRedirects();
+        $this->from('/plant-book/wisteria/own')->correct($mine)->assertSee("name=\"_version\" value=\"$seen\"", false)
+            ->assertSee('Saving again keeps yours.')->assertSee('Ours.');
+        $this->correct([...$mine, '_version' => (string) $seen])->assertSessionHasNoErrors();
+        self::assertSame('weak', $this->book()->kind('wisteria')->vigour->value);
+        // Taken back meanwhile, the book's own word is what the others made of it.
+        OwnKind::query()->latest('id')->firstOrFail()->delete();
+        OwnKind::query()->firstOrFail()->delete();
+        $this->correct([...$mine, '_version' => (string) $seen])->assertSessionHasErrors(['stale', 'vigour']);
+    }
+
     public function test_undo_brings_the_version_before_back(): void
     {
         $this->actingAs($this->planner());

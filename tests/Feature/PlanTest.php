@@ -228,6 +228,25 @@ final class PlanTest extends FeatureTestCase
         self::assertNull($visit->fresh()?->outside_reason);
     }
 
+    public function test_a_visit_that_somebody_else_has_moved_is_not_moved_from_where_it_no_longer_stands(): void
+    {
+        $visit = $this->visit('2027-02-24');
+        $lead = $this->lead();
+        $from = "2027-02-24 {$this->crew->id}";
+        $this->actingAs($this->boss)->get('/plan?week=2027-02-22')->assertSee('name="from"', false);
+        $this->actingAs($lead)->put("/plan/visits/$visit->id", [
+            'on' => '2027-02-25', 'crew' => $this->crew->id, 'from' => $from,
+        ])->assertSessionHasNoErrors();
+        $this->actingAs($this->boss)->put("/plan/visits/$visit->id", [
+            'on' => '2027-02-26', 'crew' => $this->crew->id, 'from' => $from,
+        ])->assertSessionHasErrors(['move' => "$lead->name moved Millrace House meanwhile: it stands on Thu 25 Feb, "
+            .'Wren crew. Nothing was changed; move it from there.']);
+        self::assertSame('2027-02-25', (string) $visit->fresh()?->on);
+        $this->put("/plan/visits/$visit->id", [
+            'on' => '2027-02-26', 'crew' => $this->crew->id, 'from' => "2027-02-25 {$this->crew->id}",
+        ])->assertSessionHasNoErrors();
+    }
+
     public function test_only_the_planner_plans_the_firm_and_a_lead_moves_the_crews_own_visits(): void
     {
         $visit = $this->visit('2027-02-24');

@@ -61,7 +61,7 @@
     <div class="rota" x-data="rota(@js(route('plan.cost', 0)))" x-on:keydown="press($event)">
         <p class="moving" x-ref="says" aria-live="polite" hidden></p>
         <form x-ref="form" method="post" hidden>@csrf @method('put')<input type="hidden" name="on"><input type="hidden"
-            name="crew"><input type="hidden" name="sure" value=""></form>
+            name="crew"><input type="hidden" name="from"><input type="hidden" name="sure" value=""></form>
         <div class="rota-days" role="table" aria-label="Crews by days">
             <div role="row" class="rota-row rota-head"><span
                 role="columnheader">Crew</span>@foreach ($days as $day)<span

@@ -31,7 +31,9 @@
         <form method="post" action="{{ $kind ? route('own-kinds.update', $kind->id)
             : route('own-kinds.store') }}" novalidate class="to-72">
             @csrf @unless ($kind)<x-once />@endunless
-            @if ($kind) @method('put') @else <input type="hidden" name="like" value="{{ $like->id }}"> @endif
+            @error('stale')<div class="said wrong" role="alert">{{ $message }} <a
+                href="{{ route('plant-book.show', $kind->id) }}">What they said of it</a></div>@enderror
+            @if ($kind) @method('put')<input type="hidden" name="_version" value="{{ $version }}"> @else <input type="hidden" name="like" value="{{ $like->id }}"> @endif
             <fieldset><legend>What it is</legend>
                 <div class="row align-items-end">
                     <div class="col-md-4"><x-field name="name" label="Name" :value="$at('name')" required /></div>
