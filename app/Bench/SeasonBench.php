@@ -6,7 +6,6 @@ namespace App\Bench;
 
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;
-use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Calendar\WinterClass;
@@ -45,7 +44,7 @@ final readonly class SeasonBench
                 "g$garden", new Place(51.2 + $north, -1.1 + $east), $chance->getInt(10, 25),
                 $chance->getInt(0, 3) === 0 ? [$chance->getInt(1, 5)] : [],
             );
-            $year = SiteYear::of(Site::of(
+            $year = SiteYear::of($book->stations->site(
                 51.2 + $north, -1.1 + $east, $chance->getInt(20, 200),
                 MonthDay::parse(sprintf('04-%02d', $chance->getInt(5, 25))),
                 MonthDay::parse(sprintf('10-%02d', $chance->getInt(10, 30))), WinterClass::Cool,

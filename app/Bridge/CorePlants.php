@@ -169,7 +169,7 @@ final class CorePlants
 
     public function site(Garden $row): Site
     {
-        return Site::of(
+        return $this->book->stations->site(
             $row->latitude,
             $row->longitude,
             $row->elevation_m,

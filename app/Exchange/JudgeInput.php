@@ -71,7 +71,7 @@ final class JudgeInput
         if ($day === null) {
             return [$kind, $survey, $aim, []];
         }
-        $site = isset($given['site']) ? SiteFacts::read($given['site']) : $this->anywhere;
+        $site = isset($given['site']) ? SiteFacts::read($given['site'], $this->book->stations) : $this->anywhere;
         $read = SurveyDay::of($survey, $aim, $kind, SiteYear::of($site, SiteYear::seasonOn($site, $day)), $day);
 
         return [$kind, $read->survey, $read->aim, $read->told];

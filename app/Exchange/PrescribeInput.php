@@ -246,7 +246,7 @@ final class PrescribeInput
     private function place(array $site): ?Site
     {
         try {
-            return SiteFacts::read($site);
+            return SiteFacts::read($site, $this->book->stations);
         } catch (InputFaults $faults) {
             $this->faults = [...$this->faults, ...$faults->faults];
 

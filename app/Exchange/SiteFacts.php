@@ -7,6 +7,7 @@ namespace App\Exchange;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\Stations;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Fault;
 
@@ -20,10 +21,11 @@ final readonly class SiteFacts
 {
     /**
      * @param  SiteGiven  $site
+     * @param  Stations  $stations  from which its year is carried
      *
      * @throws InputFaults with one line for each fault
      */
-    public static function read(array $site): Site
+    public static function read(array $site, Stations $stations): Site
     {
         $faults = [];
         $frosts = [];
@@ -38,7 +40,7 @@ final readonly class SiteFacts
             throw new InputFaults($faults);
         }
         try {
-            return Site::of(
+            return $stations->site(
                 $site['latitude'],
                 $site['longitude'],
                 $site['elevation_m'] ?? 0,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\PlantBook;
 
 use PruningHook\Core\Amount\AmountRules;
+use PruningHook\Core\Calendar\Stations;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\Figures;
@@ -17,6 +18,7 @@ use PruningHook\Core\PlantBook\Recipes;
 use PruningHook\Core\PlantBook\RemovalCaps;
 use PruningHook\Core\PlantBook\Sources;
 use PruningHook\Core\PlantBook\States;
+use PruningHook\Core\PlantBook\StationReader;
 use PruningHook\Core\Practice\SchoolQuestion;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
@@ -47,8 +49,8 @@ final readonly class PlantBookFiles
     public function read(array $own = []): PlantBook
     {
         [$names, $folded, $entries] = $this->compiled();
-        [$questions, $cautions, $sources, $figures, $recipes, $caps, $states] = $this->general();
-        $reader = KindReader::with($sources, $recipes);
+        [$questions, $cautions, $sources, $figures, $recipes, $caps, $states, $stations] = $this->general();
+        $reader = KindReader::with($sources, $recipes, $stations);
         $ours = [];
         $putAside = [];
         foreach ($own as $id => $entry) {
@@ -67,7 +69,7 @@ final readonly class PlantBookFiles
             $names,
             $folded,
             new WrittenKinds($entries, $ours, $reader),
-            $questions, $cautions, $sources, $figures, $recipes, $caps, $states, $putAside, $this->mark(),
+            $questions, $cautions, $sources, $figures, $recipes, $caps, $states, $stations, $putAside, $this->mark(),
         );
     }
 
@@ -79,7 +81,7 @@ final readonly class PlantBookFiles
     public function readAll(): PlantBook
     {
         $sources = Sources::of($this->sources($this->decoded()['sources.yaml'] ?? []));
-        $reader = KindReader::with($sources, $this->readRecipes($sources));
+        $reader = KindReader::with($sources, $this->readRecipes($sources), $this->readStations());
         $kinds = [];
         foreach ($this->kinds() as [$file, $kind]) {
             $kinds[] = $this->told(
@@ -117,10 +119,10 @@ final readonly class PlantBookFiles
     }
 
     /**
-     * What holds for all kinds: questions, cautions, sources, figures, recipes, caps and states.
+     * What holds for all kinds: questions, cautions, sources, figures, recipes, caps, states and stations.
      *
      * @return array{array<string, SchoolQuestion>, array<string, string>, Sources, Figures, Recipes, RemovalCaps,
-     *     States}
+     *     States, Stations}
      */
     private function general(): array
     {
@@ -147,7 +149,17 @@ final readonly class PlantBookFiles
                 'states.yaml',
                 static fn () => States::fromEntry(Entry::of($files['states.yaml'] ?? []), $sources),
             ),
+            $this->readStations(),
         ];
+    }
+
+    /** @throws Fault naming the station, and what of it cannot be */
+    public function readStations(): Stations
+    {
+        return $this->told(
+            'stations.yaml',
+            fn (): Stations => StationReader::read(Entry::of($this->decoded()['stations.yaml'] ?? [])),
+        );
     }
 
     /** @throws Fault naming the file, and what in it is not there */

@@ -27,11 +27,12 @@ final readonly class ReferenceSites
     public function all(): array
     {
         $sites = [];
+        $stations = $this->files->readStations();
         foreach (Entry::of($this->files->decoded()['reference-sites.yaml'] ?? [])->entries('sites') as $site) {
             $frost = static fn (string $key): ?MonthDay => $site->has($key)
                 ? $site->parsed($key, MonthDay::parse(...))
                 : null;
-            $sites[$site->string('name')] = Site::of(
+            $sites[$site->string('name')] = $stations->site(
                 $site->number('latitude'),
                 $site->number('longitude'),
                 (int) $site->int('elevation_m'),

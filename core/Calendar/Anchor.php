@@ -9,6 +9,8 @@ enum Anchor: string
 {
     /** The midwinter that opens the season. */
     case Midwinter = 'midwinter';
+    /** The worst of the winter's cold is over: the coldest day is past, and the normal mean above -2 C. */
+    case ColdOver = 'cold-over';
     case LastFrost = 'last-frost';
     case Midsummer = 'midsummer';
     case FirstFrost = 'first-frost';
@@ -29,6 +31,7 @@ enum Anchor: string
     public function inWords(): string
     {
         return match ($this) {
+            self::ColdOver => 'the end of hard cold',
             self::LastFrost => 'the average last frost',
             self::FirstFrost => 'the average first frost',
             self::PreviousFirstFrost => 'the first frost of the autumn before',

@@ -29,6 +29,12 @@ final readonly class Hopkins
         return (int) round(self::DAYS * ($poleward + $east + ($to->elevationM - $from->elevationM) / self::METRES));
     }
 
+    /** Days by which spring comes later so many metres higher. */
+    public static function forHeight(int $metres): float
+    {
+        return self::DAYS * $metres / self::METRES;
+    }
+
     /**
      * The frost dates of a place nobody has watched, carried from one that somebody has: the last frost comes later by
      * the delay, the first as much earlier.

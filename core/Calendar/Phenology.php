@@ -6,16 +6,18 @@ namespace PruningHook\Core\Calendar;
 
 use PruningHook\Core\Fault;
 
-/** When a kind's own events fall, each hung on an anchor of the site or on an earlier event of the kind. */
+/**
+ * When a kind's own events fall: by warmth and light, or hung on an anchor of the site or an earlier event of the kind.
+ */
 final readonly class Phenology
 {
     /** The order in which events are worked out; an event may lean only on those before it. */
     private const ORDER = [Anchor::BudBreak, Anchor::BloomStart, Anchor::BloomEnd, Anchor::FruitEnd, Anchor::LeafFall];
 
-    /** @var array<string, Edge> in the order in which they are worked out */
+    /** @var array<string, Edge|ThermalDate> in the order in which they are worked out */
     private array $inOrder;
 
-    /** @param  array<string, Edge>  $edges */
+    /** @param  array<string, Edge|ThermalDate>  $edges */
     private function __construct(private array $edges)
     {
         $inOrder = [];
@@ -28,7 +30,7 @@ final readonly class Phenology
     }
 
     /**
-     * @param  array<string, Edge>  $edges  by anchor
+     * @param  array<string, Edge|ThermalDate>  $edges  by anchor
      *
      * @throws Fault when an event is not a kind's own or leans on a later one
      */
@@ -36,7 +38,8 @@ final readonly class Phenology
     {
         $known = [];
         foreach (self::ORDER as $anchor) {
-            foreach (($edges[$anchor->value] ?? null)?->anchors() ?? [] as $leansOn) {
+            $edge = $edges[$anchor->value] ?? null;
+            foreach ($edge instanceof Edge ? $edge->anchors() : [] as $leansOn) {
                 if (in_array($leansOn, self::ORDER, true) && ! in_array($leansOn, $known, true)) {
                     throw new Fault(sprintf('%s cannot lean on %s', $anchor->value, $leansOn->value));
                 }
@@ -58,7 +61,7 @@ final readonly class Phenology
         return isset($this->edges[$anchor->value]);
     }
 
-    public function edge(Anchor $anchor): ?Edge
+    public function edge(Anchor $anchor): Edge|ThermalDate|null
     {
         return $this->edges[$anchor->value] ?? null;
     }
@@ -68,7 +71,7 @@ final readonly class Phenology
     {
         $numbers = $site->numbers();
         foreach ($this->inOrder as $anchor => $edge) {
-            $numbers[$anchor] = $edge->number($numbers);
+            $numbers[$anchor] = $edge instanceof Edge ? $edge->number($numbers) : $site->reaching($edge->sum);
         }
 
         return $numbers;

@@ -24,8 +24,11 @@ final readonly class SiteYear implements Anchors
 
     private const FROSTLESS_AUTUMN = 345;
 
-    /** Forsythia flowers some six weeks before the average last frost; indicators will correct it. Common practice. */
-    private const FORSYTHIA_BEFORE_LAST_FROST = 40;
+    /** Degree days at which forsythia flowers: on 13 March at Oxford. Indicators will correct it. Common practice. */
+    private const FORSYTHIA = 22.12;
+
+    /** A late spring is made up for by so many days after midsummer. Common practice, no source. */
+    private const CAUGHT_UP = 120;
 
     /** The autumn in which planning turns to the next season: this many days before its midwinter. */
     private const TURN_BEFORE_MIDWINTER = 45;
@@ -110,17 +113,44 @@ final readonly class SiteYear implements Anchors
             $site->firstFrost?->nearest($midwinter->plus(310)) ?? $midwinter->plus(self::FROSTLESS_AUTUMN)
         )->plus($seen->autumn->days);
 
-        return new self($site, $season, $seen, [
+        $numbers = [
             Anchor::Midwinter->value => $midwinter->number,
+            Anchor::ColdOver->value => $midwinter->number + $site->thermal()->coldOver,
             Anchor::LastFrost->value => $lastFrost->number,
             Anchor::Midsummer->value => $site->hemisphere()->midsummerOf($season)->number,
             Anchor::FirstFrost->value => $firstFrost->number,
             Anchor::PreviousFirstFrost->value => ($before?->day(Anchor::FirstFrost)
                 ?? $site->firstFrost?->nearest($midwinter->minus(55))
                 ?? $midwinter->minus(365 - self::FROSTLESS_AUTUMN))->number,
-            Anchor::ForsythiaBloom->value => $lastFrost->minus(self::FORSYTHIA_BEFORE_LAST_FROST)->number,
-            ...array_map(static fn (Day $day): int => $day->number, $seen->days),
-        ], $before);
+        ];
+        $numbers[Anchor::ForsythiaBloom->value] = self::reached(self::FORSYTHIA, $site, $seen, $numbers);
+
+        return new self(
+            $site, $season, $seen,
+            [...$numbers, ...array_map(static fn (Day $day): int => $day->number, $seen->days)], $before,
+        );
+    }
+
+    /** The day, since 1970-01-01, on which so much warmth and light have added up in this season. */
+    public function reaching(float $sum): int
+    {
+        return self::reached($sum, $this->site, $this->seen, $this->numbers);
+    }
+
+    /** @param  array<string, int>  $numbers  the site's anchors */
+    private static function reached(float $sum, Site $site, SeasonSeen $seen, array $numbers): int
+    {
+        $frost = $numbers[Anchor::FirstFrost->value];
+        $after = $site->thermal()->reaches($sum);
+        if ($after === null) {
+            // Where the year has not so much, it comes as long as anything grows.
+            return $frost;
+        }
+        $day = $numbers[Anchor::Midwinter->value] + $after;
+        $sinceMidsummer = $day - $numbers[Anchor::Midsummer->value];
+        $left = 1 - max(0, min(self::CAUGHT_UP, $sinceMidsummer)) / self::CAUGHT_UP;
+
+        return min($frost, $day + (int) round(($seen->spring->days + $site->climate->lateDays) * $left));
     }
 
     /** The season that work on the given day counts to. Late autumn already belongs to the coming season. */

@@ -122,6 +122,23 @@ final readonly class Entry
         return $strings;
     }
 
+    /**
+     * @return list<int|float>
+     *
+     * @throws Fault when something in it is no number
+     */
+    public function numbers(string $key): array
+    {
+        $numbers = [];
+        foreach ((array) ($this->data[$key] ?? []) as $value) {
+            $numbers[] = is_int($value) || is_float($value)
+                ? $value
+                : throw $this->fault($key, 'numbers are needed here');
+        }
+
+        return $numbers;
+    }
+
     /** @throws Fault when there and not a set of named values */
     public function entry(string $key): self
     {

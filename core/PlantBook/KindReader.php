@@ -7,19 +7,21 @@ namespace PruningHook\Core\PlantBook;
 use PruningHook\Core\Calendar\Edge;
 use PruningHook\Core\Calendar\Phenology;
 use PruningHook\Core\Calendar\Region;
+use PruningHook\Core\Calendar\Stations;
 use PruningHook\Core\Calendar\WindowRule;
 use PruningHook\Core\Fault;
 
 /** Turns a decoded plant book entry into a Kind. The file has passed the schema; this catches what a schema cannot. */
 final readonly class KindReader
 {
-    private function __construct(private Sources $sources, private Recipes $recipes)
+    private function __construct(private Sources $sources, private Recipes $recipes, private Stations $stations)
     {
     }
 
-    public static function with(Sources $sources, Recipes $recipes): self
+    /** @param  Stations  $stations  at which the days of events are told */
+    public static function with(Sources $sources, Recipes $recipes, Stations $stations): self
     {
-        return new self($sources, $recipes);
+        return new self($sources, $recipes, $stations);
     }
 
     /** @throws Fault naming the place in the entry */
@@ -75,7 +77,7 @@ final readonly class KindReader
         $edges = [];
         $events = $kind->entry('phenology');
         foreach ($events->keys() as $event) {
-            $edges[$event] = $events->parsed($event, Edge::parse(...));
+            $edges[$event] = $events->parsed($event, $this->stations->event(...));
         }
         try {
             return Phenology::of($edges);

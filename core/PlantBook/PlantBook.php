@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\PlantBook;
 
 use ArrayObject;
+use PruningHook\Core\Calendar\Stations;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Plant\Keeping;
 use PruningHook\Core\Practice\SchoolQuestion;
@@ -36,6 +37,7 @@ final readonly class PlantBook
         public Recipes $recipes,
         public RemovalCaps $caps,
         public States $states,
+        public Stations $stations,
         public array $putAside,
         /** changes whenever what the book says does */
         public string $mark,
@@ -64,6 +66,7 @@ final readonly class PlantBook
         Recipes $recipes,
         RemovalCaps $caps,
         States $states,
+        Stations $stations,
     ): self {
         $byId = [];
         foreach ($kinds as $kind) {
@@ -74,7 +77,7 @@ final readonly class PlantBook
 
         return self::lazy(
             $names, self::folded($names), new ReadKinds($byId), $questions, $cautions, $sources, $figures, $recipes,
-            $caps, $states,
+            $caps, $states, $stations,
         );
     }
 
@@ -98,12 +101,13 @@ final readonly class PlantBook
         Recipes $recipes,
         RemovalCaps $caps,
         States $states,
+        Stations $stations,
         array $putAside = [],
         string $mark = '',
     ): self {
         return new self(
-            $names, $folded, $source, $questions, $cautions, $sources, $figures, $recipes, $caps, $states, $putAside,
-            $mark,
+            $names, $folded, $source, $questions, $cautions, $sources, $figures, $recipes, $caps, $states, $stations,
+            $putAside, $mark,
         );
     }
 

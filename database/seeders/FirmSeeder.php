@@ -10,7 +10,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;
-use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Planning\Agenda;
@@ -189,7 +188,9 @@ final class FirmSeeder
             'notes' => null,
         ]);
         $years = SiteYears::of(
-            Site::of($latitude, $longitude, $height, MonthDay::of($last), MonthDay::of($first), $winter),
+            $this->book->stations->site(
+                $latitude, $longitude, $height, MonthDay::of($last), MonthDay::of($first), $winter,
+            ),
         );
         if ($index % 5 === 0) {
             $season = $years->holding($today)->season;

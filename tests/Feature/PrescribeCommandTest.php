@@ -217,8 +217,8 @@ final class PrescribeCommandTest extends TestCase
     public function test_observations_move_the_season_and_are_questioned(): void
     {
         $seen = [
-            ['event' => 'forsythia-bloom', 'date' => '2027-03-03'],
-            ['event' => 'plum-bloom', 'date' => '2027-03-15'],
+            ['event' => 'forsythia-bloom', 'date' => '2027-03-06'],
+            ['event' => 'plum-bloom', 'date' => '2027-03-18'],
         ];
         $ask = fn (array $more): Child => $this->prescribe([
             'season' => 2027,
@@ -226,9 +226,9 @@ final class PrescribeCommandTest extends TestCase
             'plants' => [['ref' => 'l', 'kind' => 'lilac']],
             ...$more,
         ]);
-        self::assertStringContainsString('"best_from": "2027-05-20"', $ask([])->getOutput());
+        self::assertStringContainsString('"best_from": "2027-05-22"', $ask([])->getOutput());
         self::assertStringContainsString(
-            '"best_from": "2027-05-10"',
+            '"best_from": "2027-05-12"',
             $ask(['observations' => $seen, 'today' => '2027-04-01'])->getOutput(),
         );
         $wrong = $ask([
@@ -241,7 +241,7 @@ final class PrescribeCommandTest extends TestCase
         self::assertSame(2, $wrong->getExitCode());
         self::assertSame(
             [
-                '$.observations[0]: forsythia-bloom on 2026-03-02 is 376 days from the usual 2027-03-13; did you '
+                '$.observations[0]: forsythia-bloom on 2026-03-02 is 379 days from the usual 2027-03-16; did you '
                     .'mean 2027-03-02?',
                 '$.observations[1].date: 2027-03-15 is in the future of 2027-03-05',
             ],

@@ -22,7 +22,7 @@ final class SeasonTest extends FeatureTestCase
             ->assertOk()
             ->assertSeeInOrder([
                 'Fri 5 Mar 2027', 'Closing within two weeks', 'Wisteria on the south wall', 'closes in 11 days',
-                'Coming in six weeks', 'Forsythia at the drive', 'opens in 29 days',
+                'Coming in six weeks', 'Forsythia at the drive', 'opens in 31 days',
             ]);
     }
 

@@ -12,8 +12,8 @@ use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\SeasonSeen;
 use PruningHook\Core\Calendar\Shift;
-use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYears;
+use PruningHook\Core\Calendar\Stations;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Planning\Season\Audit;
 use PruningHook\Core\Planning\Season\Brief;
@@ -75,7 +75,9 @@ final class BenchCommand extends Command
      */
     private function windows(PlantBook $book): int
     {
-        $years = array_map(self::years(...), range(0, self::GARDENS - 1));
+        $years = array_map(
+            static fn (int $garden): SiteYears => self::years($garden, $book->stations), range(0, self::GARDENS - 1),
+        );
         $kinds = array_values($book->all());
         $plants = [];
         for ($index = 0; $index < self::PLANTS; $index++) {
@@ -117,7 +119,7 @@ final class BenchCommand extends Command
     }
 
     /** A garden's years, this spring and the last as its signs tell them. */
-    private static function years(int $garden): SiteYears
+    private static function years(int $garden, Stations $stations): SiteYears
     {
         $seen = static fn (int $late): SeasonSeen => SeasonSeen::of(
             Shift::of($late, ['forsythia bloom on 12 March, as seen', 'plum bloom on 20 March, as seen']),
@@ -125,7 +127,7 @@ final class BenchCommand extends Command
         );
 
         return SiteYears::of(
-            Site::of(
+            $stations->site(
                 50 + $garden / 100, -2, $garden, MonthDay::parse(sprintf('04-%02d', 1 + $garden % 30)),
                 MonthDay::parse(sprintf('10-%02d', 1 + $garden % 30)), WinterClass::Cool,
             ),

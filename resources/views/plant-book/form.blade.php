@@ -33,7 +33,8 @@
             @csrf @unless ($kind)<x-once />@endunless
             @error('stale')<div class="said wrong" role="alert">{{ $message }} <a
                 href="{{ route('plant-book.show', $kind->id) }}">What they said of it</a></div>@enderror
-            @if ($kind) @method('put')<input type="hidden" name="_version" value="{{ $version }}"> @else <input type="hidden" name="like" value="{{ $like->id }}"> @endif
+            @if ($kind) @method('put')<input type="hidden" name="_version" value="{{ $version }}">
+            @else <input type="hidden" name="like" value="{{ $like->id }}"> @endif
             <fieldset><legend>What it is</legend>
                 <div class="row align-items-end">
                     <div class="col-md-4"><x-field name="name" label="Name" :value="$at('name')" required /></div>

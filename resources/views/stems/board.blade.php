@@ -58,8 +58,9 @@
                         value="{{ $hand->ref }}">
                     <span class="label">Faults</span>
                     @foreach (PruningHook\Core\Structure\StemFault::cases() as $fault)<button class="chip"
-                        name="on[{{ $fault->value }}]" value="{{ $hand->has($fault) ? 0 : 1 }}" aria-pressed="{{ $hand->has($fault) ? 'true'
-                        : 'false' }}" data-focus="fault-{{ $fault->value }}">{{ $fault->inWords() }}</button>@endforeach
+                        name="on[{{ $fault->value }}]" value="{{ $hand->has($fault) ? 0 : 1 }}"
+                        aria-pressed="{{ $hand->has($fault) ? 'true' : 'false' }}"
+                        data-focus="fault-{{ $fault->value }}">{{ $fault->inWords() }}</button>@endforeach
                 </form>
                 <form method="post" action="{{ route('stems.update', $plant) }}" class="chips"
                     aria-label="The lead's word">
@@ -68,14 +69,16 @@
                     <span class="label">The lead's word</span>
                     @foreach (['keep' => ['k', 'it stays'], 'remove' => ['x', 'it goes']] as $word => [$key,
                         $name])<button class="chip" name="on[{{ $word }}]" data-key="{{ $key }}"
-                        value="{{ ($survey->word[$hand->ref] ?? null) === $word ? 0 : 1 }}" aria-pressed="{{ ($survey->word[$hand->ref] ?? null) === $word ? 'true'
+                        value="{{ ($survey->word[$hand->ref] ?? null) === $word ? 0 : 1 }}"
+                        aria-pressed="{{ ($survey->word[$hand->ref] ?? null) === $word ? 'true'
                         : 'false' }}" data-focus="word-{{ $word }}">{{ $name }}</button>@endforeach
                 </form>
                 <div class="d-flex gap-2 flex-wrap mt-2">
                     <form method="post" action="{{ route('stems.update', $plant) }}">@csrf
                         @method('put')<input type="hidden" name="op" value="cut"><input type="hidden" name="ref"
                         value="{{ $hand->ref }}"><button class="btn btn-primary" data-key="o" name="on"
-                        value="{{ $survey->stands($hand) ? 1 : 0 }}" data-focus="cut">{{ $survey->stands($hand) ? 'It is out' : 'It stands again' }}</button></form>
+                        value="{{ $survey->stands($hand) ? 1 : 0 }}" data-focus="cut">{{ $survey->stands($hand)
+                        ? 'It is out' : 'It stands again' }}</button></form>
                     <form method="post" action="{{ route('stems.update', $plant) }}">@csrf
                         @method('put')<input type="hidden" name="op" value="drop"><input type="hidden" name="ref"
                         value="{{ $hand->ref }}"><button class="btn btn-quiet" data-focus="drop">Not a stem: strike it

@@ -82,7 +82,9 @@ final class EdgesTest extends TestCase
         self::assertCount(3, $bloom);
         self::assertSame([], $faults);
         self::assertSame([], $closed);
-        $broken = KindReader::with(Sources::of([]), TestBook::read()->recipes)->read(Entry::of([
+        $broken = KindReader::with(
+            Sources::of([]), TestBook::read()->recipes, TestBook::read()->stations,
+        )->read(Entry::of([
             'id' => 'x', 'name' => 'X', 'botanical' => 'X y', 'habit' => 'shrub', 'wood' => 'old', 'about' => 'x',
             'phenology' => ['bloom-start' => 'midwinter+101', 'bloom-end' => 'midwinter+100'], 'tasks' => [],
         ]));

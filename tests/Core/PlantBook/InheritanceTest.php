@@ -125,6 +125,9 @@ final class InheritanceTest extends TestCase
         mkdir($this->folder.'/kinds', recursive: true);
         mkdir($this->folder.'/recipes');
         mkdir($this->folder.'/cache');
+        if ($files !== []) {
+            $files['stations.yaml'] ??= (string) file_get_contents(dirname(__DIR__, 3).'/plant-book/stations.yaml');
+        }
         foreach ($files as $name => $content) {
             file_put_contents("$this->folder/$name", $content);
         }
