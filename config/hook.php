@@ -24,6 +24,9 @@ return [
     // The day the product takes for today (yyyy-mm-dd), for tests and for looking at a demo in another season.
     'today' => env('HOOK_TODAY'),
 
+    // The station of the plant book round which the demo's gardens lie; where they were drawn, if nobody says.
+    'demo_at' => env('HOOK_DEMO_AT'),
+
     // Other names the office answers under beside that of APP_URL, and the proxies in front of it; with commas between.
     'hosts' => env('HOOK_HOSTS'),
     'proxies' => env('HOOK_PROXIES'),

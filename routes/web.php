@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Gardens\FrostController;
 use App\Gardens\GardenController;
+use App\Gardens\SiteYearController;
 use App\History\ChangeController;
 use App\People\AccountController;
 use App\People\CrewController;
@@ -67,6 +68,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('search/gardens', [SearchController::class, 'gardens'])->name('search.gardens');
 
     Route::get('frost-dates', [FrostController::class, 'show'])->name('frost');
+    Route::get('site-year', [SiteYearController::class, 'show'])->name('site-year');
     Route::resource('gardens', GardenController::class)->except('destroy');
     Route::resource('gardens.plants', PlantController::class)->shallow()->except('index');
     Route::get('plants/{plant}/record', [PlantController::class, 'record'])->name('plants.record');

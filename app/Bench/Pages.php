@@ -75,6 +75,7 @@ final readonly class Pages
             'own kind' => '/plant-book/bush-rose/own',
             'house practice' => '/house-practice',
             'frost dates' => '/frost-dates?latitude=52.1&longitude=-2.4&elevation_m=80',
+            'site year' => '/site-year?latitude=52.1&longitude=-2.4&elevation_m=80&last_frost=04-22&first_frost=10-28',
         ];
     }
 }

@@ -16,6 +16,7 @@ use PruningHook\Core\Amount\LoggedAmounts;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\Normals;
 use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\SeasonSeen;
 use PruningHook\Core\Calendar\Shift;
@@ -175,8 +176,9 @@ final class CorePlants
             $row->elevation_m,
             $row->last_frost === null ? null : MonthDay::parse($row->last_frost),
             $row->first_frost === null ? null : MonthDay::parse($row->first_frost),
-            WinterClass::from($row->winter),
+            WinterClass::tryFrom($row->winter),
             $row->region === null ? null : Region::tryFrom($row->region),
+            $row->normals === null ? null : Normals::of($row->normals),
         );
     }
 

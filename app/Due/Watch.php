@@ -28,7 +28,8 @@ final readonly class Watch
 {
     /** What of a garden its year rests on, and its neighbours' words of its signs. */
     private const SITE = [
-        'latitude', 'longitude', 'elevation_m', 'last_frost', 'first_frost', 'winter', 'region', 'name',
+        'latitude', 'longitude', 'elevation_m', 'last_frost', 'first_frost', 'winter', 'normals', 'region',
+        'name',
     ];
 
     public static function start(): void

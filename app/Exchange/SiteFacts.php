@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\Normals;
 use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\Stations;
@@ -15,7 +16,7 @@ use PruningHook\Core\Fault;
  * A site as the formats give it.
  *
  * @phpstan-type SiteGiven array{latitude: float|int, longitude: float|int, elevation_m?: int, last_frost?: ?string,
- *     first_frost?: ?string, winter: string, region?: ?string}
+ *     first_frost?: ?string, winter?: string, region?: ?string, normals?: list<float|int>}
  */
 final readonly class SiteFacts
 {
@@ -28,14 +29,18 @@ final readonly class SiteFacts
     public static function read(array $site, Stations $stations): Site
     {
         $faults = [];
-        $frosts = [];
-        foreach (['last_frost', 'first_frost'] as $frost) {
+        $tried = static function (string $key, callable $read) use ($site, &$faults): mixed {
             try {
-                $frosts[$frost] = isset($site[$frost]) ? MonthDay::parse($site[$frost]) : null;
+                return isset($site[$key]) ? $read($site[$key]) : null;
             } catch (Fault $fault) {
-                $faults[] = "\$.site.$frost: ".$fault->getMessage();
+                $faults[] = "\$.site.$key: ".$fault->getMessage();
+
+                return null;
             }
-        }
+        };
+        $last = $tried('last_frost', MonthDay::parse(...));
+        $first = $tried('first_frost', MonthDay::parse(...));
+        $normals = $tried('normals', Normals::of(...));
         if ($faults !== []) {
             throw new InputFaults($faults);
         }
@@ -44,10 +49,11 @@ final readonly class SiteFacts
                 $site['latitude'],
                 $site['longitude'],
                 $site['elevation_m'] ?? 0,
-                $frosts['last_frost'] ?? null,
-                $frosts['first_frost'] ?? null,
-                WinterClass::from($site['winter']),
+                $last,
+                $first,
+                isset($site['winter']) ? WinterClass::from($site['winter']) : null,
                 isset($site['region']) ? Region::from($site['region']) : null,
+                $normals,
             );
         } catch (Fault $fault) {
             throw new InputFaults(['$.site: '.$fault->getMessage()]);

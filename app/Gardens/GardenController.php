@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
+use App\Bridge\CorePlants;
 use App\History\FreshForm;
 use App\History\Undo;
 use App\Models\Crew;
@@ -14,10 +15,17 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use PruningHook\Core\Calendar\Region;
+use PruningHook\Core\Calendar\WinterClass;
+use PruningHook\Core\Drawing\WarmthChart;
+use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\PlantBook;
 
 final class GardenController extends Controller
 {
+    public function __construct(private readonly CorePlants $bridge)
+    {
+    }
+
     public function index(Request $request, GardensScreen $screen): View
     {
         return view('gardens.index', $screen->show($request, Today::day()));
@@ -32,7 +40,7 @@ final class GardenController extends Controller
     {
         $this->authorize('create', Garden::class);
 
-        return $this->form(new Garden(['winter' => 'cool']), $book);
+        return $this->form(new Garden(['winter' => '']), $book);
     }
 
     public function store(GardenRequest $request): RedirectResponse
@@ -62,6 +70,18 @@ final class GardenController extends Controller
             ->with('undo', Undo::of($garden));
     }
 
+    /** @return ?array{chart: WarmthChart, winter: WinterClass} null where the garden's site cannot be */
+    private function year(Garden $garden): ?array
+    {
+        try {
+            $year = $this->bridge->years($garden)->holding(Today::day());
+        } catch (Fault) {
+            return null;
+        }
+
+        return ['chart' => WarmthChart::of($year), 'winter' => $year->site->winter];
+    }
+
     private function form(Garden $garden, PlantBook $book): View
     {
         return view('gardens.form', [
@@ -76,6 +96,7 @@ final class GardenController extends Controller
                 1,
                 0,
             ),
+            'year' => $garden->exists ? $this->year($garden) : null,
             'guess' => $garden->exists ? Region::guess($garden->latitude, $garden->longitude)->inWords() : null,
         ]);
     }

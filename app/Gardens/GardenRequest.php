@@ -4,18 +4,23 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
+use App\Exchange\NormalsText;
 use App\Models\Garden;
 use App\Models\User;
 use App\Practice\PracticeRules;
 use App\Support\AskedRequest;
 use Closure;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 use PruningHook\Core\Calendar\FrostDoubt;
 use PruningHook\Core\Calendar\MonthDay;
+use PruningHook\Core\Calendar\Normals;
+use PruningHook\Core\Calendar\PlaceDoubt;
 use PruningHook\Core\Calendar\Region;
+use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -49,10 +54,12 @@ final class GardenRequest extends AskedRequest
             'latitude' => ['required', 'numeric', 'between:-90,90'],
             'longitude' => ['required', 'numeric', 'between:-180,180'],
             'elevation_m' => ['required', 'integer', 'between:-430,6000'],
-            'winter' => ['required', 'in:cold,cool,warm'],
+            'winter' => ['nullable', 'in:cold,cool,warm'],
+            'normals' => ['nullable', 'string', 'max:2000'],
+            'normals_file' => ['nullable', 'file', 'max:64'],
             'region' => ['nullable', Rule::enum(Region::class)],
-            'last_frost' => ['nullable', 'required_unless:winter,warm', 'required_with:first_frost', $frost],
-            'first_frost' => ['nullable', 'required_unless:winter,warm', 'required_with:last_frost', $frost],
+            'last_frost' => ['nullable', 'required_if:winter,cold,cool', 'required_with:first_frost', $frost],
+            'first_frost' => ['nullable', 'required_if:winter,cold,cool', 'required_with:last_frost', $frost],
             'sure' => ['nullable', 'in:1'],
             'setup_minutes' => ['sometimes', 'required', 'integer', 'between:0,240'],
             'closed_days' => ['sometimes', 'array'],
@@ -73,13 +80,64 @@ final class GardenRequest extends AskedRequest
         }
     }
 
-    /** Dates that hardly fit the place are questioned once; whoever is sure says so. */
+    /** What cannot be is refused; what hardly fits the place is questioned once, and whoever is sure says so. */
     public function withValidator(Validator $validator): void
     {
         $validator->after(function (Validator $validator): void {
-            if ($validator->errors()->isNotEmpty() || $this->boolean('sure') || ! $this->filled('last_frost')) {
-                return;
+            if ($validator->errors()->isEmpty()) {
+                $this->year($validator);
             }
+            if ($validator->errors()->isEmpty() && ! $this->boolean('sure')) {
+                $this->frosts($validator);
+            }
+            // Frosts of the other hemisphere say better what slipped.
+            if ($validator->errors()->isEmpty() && ! $this->boolean('sure')) {
+                $this->place($validator);
+            }
+        });
+    }
+
+    /** The year of the site must be one that a place on earth can have. */
+    private function year(Validator $validator): void
+    {
+        try {
+            $normals = $this->normals();
+        } catch (Fault $fault) {
+            $validator->errors()->add(
+                $this->hasFile('normals_file') ? 'normals_file' : 'normals', ucfirst($fault->getMessage()).'.',
+            );
+
+            return;
+        }
+        $frost = fn (string $key): ?MonthDay => $this->filled($key) ? MonthDay::parse($this->line($key)) : null;
+        try {
+            app(PlantBook::class)->stations->site(
+                $this->float('latitude'), $this->float('longitude'), $this->integer('elevation_m'),
+                $frost('last_frost'), $frost('first_frost'), WinterClass::tryFrom($this->line('winter')), null,
+                $normals,
+            );
+        } catch (Fault $fault) {
+            $ofFrost = ! $this->filled('last_frost') && $normals === null;
+            $validator->errors()->add($ofFrost ? 'last_frost' : 'normals', $ofFrost
+                ? $this->messages()['last_frost.required_if']
+                : ucfirst($fault->getMessage()).'.');
+        }
+    }
+
+    private function place(Validator $validator): void
+    {
+        $doubt = PlaceDoubt::of(
+            $this->float('latitude'), $this->float('longitude'), app(PlantBook::class)->stations,
+        );
+        if ($doubt !== null) {
+            $validator->errors()->add('latitude', $doubt.' If it is right as it stands, tick that you are sure.');
+            $validator->errors()->add('sure', 'The place is questioned.');
+        }
+    }
+
+    private function frosts(Validator $validator): void
+    {
+        if ($this->filled('last_frost')) {
             $doubt = FrostDoubt::of(
                 $this->float('latitude'),
                 MonthDay::parse($this->line('last_frost')),
@@ -95,7 +153,23 @@ final class GardenRequest extends AskedRequest
                     );
                 $validator->errors()->add('sure', 'The frosts are questioned.');
             }
-        });
+        }
+    }
+
+    /**
+     * What is given in a file goes before what is typed.
+     *
+     * @throws Fault when they are not twelve, or no place on earth is like that
+     */
+    private function normals(): ?Normals
+    {
+        $file = $this->file('normals_file');
+        $text = $file instanceof UploadedFile ? (string) $file->get() : $this->line('normals');
+        if (! mb_check_encoding($text, 'UTF-8')) {
+            $text = mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
+        }
+
+        return trim($text) === '' ? null : NormalsText::read($text);
     }
 
     /** @return array<string, string> */
@@ -105,8 +179,8 @@ final class GardenRequest extends AskedRequest
             'setup_minutes.between' => 'Between 0 and 240 minutes.',
             'latitude.between' => 'A latitude lies between -90 (south) and 90 (north) degrees.',
             'longitude.between' => 'A longitude lies between -180 (west) and 180 (east) degrees.',
-            'last_frost.required_unless' => 'Only a garden with a warm winter may go without its last frost.',
-            'first_frost.required_unless' => 'Only a garden with a warm winter may go without its first frost.',
+            'last_frost.required_if' => 'Only a garden with a warm winter may go without its last frost.',
+            'first_frost.required_if' => 'Only a garden with a warm winter may go without its first frost.',
         ];
     }
 
@@ -116,7 +190,9 @@ final class GardenRequest extends AskedRequest
         $closed = array_map(intval(...), (array) $this->validated('closed_days', []));
 
         return [
-            ...Arr::except((array) $this->validated(), ['practice', 'sure', 'closed_days']),
+            ...Arr::except((array) $this->validated(), ['practice', 'sure', 'closed_days', 'normals_file']),
+            'winter' => $this->line('winter'),
+            'normals' => $this->normals()?->means,
             // A day nobody ticked says that the form was asked at all.
             ...$this->has('closed_days') ? ['closed_days' => array_values(array_diff($closed, [0]))] : [],
             'practice' => PracticeRules::chosen($this->validated('practice', [])),

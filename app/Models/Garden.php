@@ -27,7 +27,8 @@ use PruningHook\Core\Calendar\Region;
  * @property int $elevation_m
  * @property ?string $last_frost mm-dd
  * @property ?string $first_frost mm-dd
- * @property string $winter
+ * @property string $winter its class, where somebody says it; empty where its months tell it
+ * @property ?list<float> $normals mean of each month, January to December, where somebody has measured it
  * @property ?string $region where it was said; guessed from the place where it was not
  * @property array<string, string> $practice question to option
  * @property ?string $notes
@@ -49,12 +50,14 @@ final class Garden extends Model
     use KeepsVersions;
 
     protected $fillable = ['crew_id', 'name', 'client', 'address', 'latitude', 'longitude', 'elevation_m',
-        'last_frost', 'first_frost', 'winter', 'region', 'practice', 'notes', 'setup_minutes', 'closed_days'];
+        'last_frost', 'first_frost', 'winter', 'normals', 'region', 'practice', 'notes', 'setup_minutes',
+        'closed_days'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['practice' => 'array', 'latitude' => 'float', 'longitude' => 'float', 'closed_days' => 'array'];
+        return ['practice' => 'array', 'latitude' => 'float', 'longitude' => 'float', 'closed_days' => 'array',
+            'normals' => 'array'];
     }
 
     protected $attributes = ['practice' => '{}', 'setup_minutes' => 15, 'closed_days' => '[]'];

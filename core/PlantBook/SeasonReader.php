@@ -128,7 +128,12 @@ final readonly class SeasonReader
         );
     }
 
-    private function expected(string $event, SiteYear $average): Day
+    /**
+     * The day on which an event is usual in an average season.
+     *
+     * @throws Fault when it is no sign of spring or autumn
+     */
+    public function expected(string $event, SiteYear $average): Day
     {
         if (in_array(Anchor::tryFrom($event), [Anchor::LastFrost, Anchor::FirstFrost, Anchor::ForsythiaBloom], true)) {
             return $average->day(Anchor::from($event));

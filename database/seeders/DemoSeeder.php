@@ -14,6 +14,7 @@ use App\Support\Today;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\PlantBook\PlantBook;
 
 /**
  * An invented firm in an invented valley: two crews, six gardens, some sixty plants and groups. Everything is dated
@@ -31,13 +32,14 @@ final class DemoSeeder extends Seeder
         ['Petra Lind', 'hand2@hollowbrook.test', Role::Hand, 'Rook crew'],
     ];
 
-    public function run(DemoWork $work, DemoStems $stems): void
+    public function run(DemoWork $work, DemoStems $stems, PlantBook $book): void
     {
-        DB::transaction(function () use ($work, $stems): void {
+        $place = DemoPlace::of($book);
+        DB::transaction(function () use ($work, $stems, $place): void {
             Firm::query()->create([
                 'name' => 'Hollowbrook Garden Care',
                 'practice' => ['climbing-rose-laterals' => 'two-to-three'],
-                ...DemoGardens::DEPOT,
+                ...$place->depot(),
             ]);
             $crews = [];
             foreach (['Wren crew' => 2, 'Rook crew' => 3] as $name => $count) {
@@ -55,13 +57,13 @@ final class DemoSeeder extends Seeder
             $today = Today::day();
             foreach (DemoGardens::all() as $index => $data) {
                 $garden = Garden::query()->create([
-                    ...$data['garden'],
+                    ...$place->garden($data['garden']),
                     'crew_id' => $crews[$index % 2 === 0 ? 'Wren crew' : 'Rook crew']->id,
                 ]);
                 foreach ($data['plants'] as $plant) {
                     $garden
                         ->plants()
-                        ->create(self::plant($plant, $today))
+                        ->create(self::plant($plant, $today, $place))
                         ->forceFill(self::measured($plant, $today))
                         ->save();
                 }
@@ -95,14 +97,14 @@ final class DemoSeeder extends Seeder
      * @param  array<string, mixed>  $plant
      * @return array<string, mixed>
      */
-    private static function plant(array $plant, Day $today): array
+    private static function plant(array $plant, Day $today, DemoPlace $place): array
     {
         $years = $plant['years'] ?? 8;
         unset($plant['years']);
 
         return [...$plant, 'planted_on' => is_numeric($years)
             // Planted in the spring of its year; a plant of this year a few months ago.
-            ? (string) ($years > 0 ? Day::of($today->year() - (int) $years, 3, 12) : $today->minus(120))
+            ? (string) ($years > 0 ? $place->planting($today->year() - (int) $years) : $today->minus(120))
             : null];
     }
 }

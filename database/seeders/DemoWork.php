@@ -19,13 +19,13 @@ use App\Support\Today;
 use App\Visits\PlanVisit;
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\Effect;
-use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Planning\Agenda;
 use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Planning\Urgency;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\SeasonReader;
 
 /**
  * Two seasons of made-up work: visits planned the way the product plans them, logged with the small failures of real
@@ -57,22 +57,10 @@ final readonly class DemoWork
     {
         $site = $this->bridge->site($garden);
         $season = SiteYear::seasonOn($site, $today);
-        $lastFrost = SiteYear::of($site, $season)->day(Anchor::LastFrost);
-        foreach (
-            [
-                'witch-hazel-bloom' => -118,
-                'forsythia-bloom' => -47,
-                'plum-bloom' => -36,
-                'lilac-bloom' => 1,
-            ] as $event => $days
-        ) {
-            $on =
-                $event === 'witch-hazel-bloom'
-                    ? $site
-                        ->hemisphere()
-                        ->midwinterOf($season)
-                        ->plus(6 + $index)
-                    : $lastFrost->plus($days + $index % 3);
+        $average = SiteYear::of($site, $season);
+        $early = ['witch-hazel-bloom' => -9, 'forsythia-bloom' => -7, 'plum-bloom' => -7, 'lilac-bloom' => -6];
+        foreach ($early as $event => $late) {
+            $on = SeasonReader::with($this->book)->expected($event, $average)->plus($late + $index % 3);
             if (! $on->isAfter($today) && $index % 2 === 0) {
                 $garden->observations()->create(['event' => $event, 'on' => (string) $on, 'season' => $season]);
             }

@@ -18,6 +18,7 @@ use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\SeasonReader;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
 
@@ -194,11 +195,9 @@ final class FirmSeeder
         );
         if ($index % 5 === 0) {
             $season = $years->holding($today)->season;
-            foreach (['witch-hazel-bloom' => 9, 'forsythia-bloom' => -44, 'plum-bloom' => -33] as $event => $days) {
-                $on = ($event === 'witch-hazel-bloom'
-                    ? $years->site->hemisphere()->midwinterOf($season)
-                    : $last
-                )->plus($days + ($index % 4));
+            $reader = SeasonReader::with($this->book);
+            foreach (['witch-hazel-bloom' => -9, 'forsythia-bloom' => -4, 'plum-bloom' => -4] as $event => $late) {
+                $on = $reader->expected($event, $years->season($season)->average())->plus($late + ($index % 4));
                 if (! $on->isAfter($today)) {
                     $this->row('observations', [
                         'garden_id' => $garden,

@@ -13,7 +13,7 @@ Alpine.data('offer', offer);
 const parts = {
     anew: () => import('./anew'), board: () => import('./board'), drawing: () => import('./drawing'),
     frost: () => import('./frost'), plan: () => import('./plan'), rota: () => import('./rota'),
-    waiting: () => import('./rota'),
+    siteYear: () => import('./site-year'), waiting: () => import('./rota'),
 };
 const here = Object.keys(parts).filter(name => document.querySelector(`[x-data^="${name}"]`));
 Promise.allSettled(here.map(async name => Alpine.data(name, (await parts[name]())[name]))).then(() => Alpine.start());

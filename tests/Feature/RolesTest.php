@@ -37,6 +37,7 @@ final class RolesTest extends FeatureTestCase
         ['record.compare', 'get', 200, 200, 200, 200, 200],
         ['visits.show', 'get', 200, 200, 200, 200, 200],
         ['frost', 'get', 200, 200, 200, 403, 403],
+        ['site-year', 'get', 200, 200, 200, 403, 403],
         ['gardens.create', 'get', 200, 403, 403, 403, 403],
         ['gardens.store', 'post', 302, 403, 403, 403, 403],
         ['gardens.edit', 'get', 200, 200, 403, 403, 403],
@@ -238,6 +239,8 @@ final class RolesTest extends FeatureTestCase
                 array_flip($needs),
             ) + match ($name) {
                 'frost' => ['latitude' => 52, 'longitude' => -2, 'elevation_m' => 90],
+                'site-year' => ['latitude' => 52, 'longitude' => -2, 'elevation_m' => 90, 'last_frost' => '04-22',
+                    'first_frost' => '10-28'],
                 'plan.cost' => ['on' => '2027-02-25', 'crew' => $this->crew->id],
                 default => [],
             },

@@ -4,7 +4,7 @@
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a></p>
     <h1>{{ $title }}</h1>
     <form method="post" action="{{ $garden->exists ? route('gardens.update', $garden)
-        : route('gardens.store') }}" class="to-56" novalidate>
+        : route('gardens.store') }}" class="to-56" novalidate enctype="multipart/form-data">
         @csrf<x-version :of="$garden" /> @unless ($garden->exists)<x-once />@endunless
         @if ($garden->exists) @method('put') @endif
         <fieldset><legend>Whose it is</legend>
@@ -17,7 +17,7 @@
                     :options="$crews" empty="no crew yet" /></div>
             </div>
         </fieldset>
-        <fieldset><legend>The site's year</legend>
+        <fieldset x-data="siteYear(@js(route('site-year')))" x-on:change="draw()"><legend>The site's year</legend>
             <div class="row">
                 <div class="col-md-4"><x-field name="latitude" label="Latitude"
                     :value="$garden->latitude" required help="Degrees; south is negative." inputmode="decimal" /></div>
@@ -32,7 +32,13 @@
                     :value="$garden->first_frost" help="Month and day, as 10-28." /></div>
                 <div class="col-md-4"><x-field name="winter" label="Winter" :value="$garden->winter"
                     :options="['cold' => 'Cold: roses die back', 'cool' => 'Cool: plants rest, little dies back', 'warm'
-                    => 'Warm: no real rest']" /></div>
+                    => 'Warm: no real rest']" empty="as its coldest month says" /></div>
+                <div class="col-md-8"><x-field name="normals" label="Mean of each month, °C" :value="$garden->normals
+                    === null ? '' : App\Exchange\NormalsText::write($garden->normals)" help="Twelve figures, January to
+                    December, where somebody has measured them. Left empty, the year is carried from the nearest
+                    station." /></div>
+                <div class="col-md-4"><x-field name="normals_file" type="file" label="or from a CSV file"
+                    help="A line for each month: its number or name, and the mean." accept=".csv,.txt,text/csv" /></div>
                 <div class="col-md-4"><x-field name="region" label="Region, for diseases and closures"
                     :value="$garden->region" :options="$regions" :empty="$guess ? 'by its place: '.$guess
                     : 'by its place'" /></div>
@@ -40,6 +46,9 @@
                     type="checkbox" name="sure" value="1"> <span class="form-check-label">I am sure: the place and its
                     frosts are right as they stand.</span></label></div>@enderror
             </div>
+            <div x-ref="year" aria-live="polite">@if ($year)<x-site-year :chart="$year['chart']"
+                :winter="$year['winter']" />@endif</div>
+            <p class="wrong-note" x-show="said" x-cloak x-text="said" aria-live="polite"></p>
         </fieldset>
         <div class="mb-3" x-data="frost(@js(route('frost')), @js($garden->id))">
             <button type="button" class="btn btn-quiet" @click="carry" :disabled="busy">Carry the frost dates over from

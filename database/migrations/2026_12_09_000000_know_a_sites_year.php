@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        // Mean of each month, January to December, where somebody has measured it.
+        Schema::table('gardens', static fn (Blueprint $table) => $table->json('normals')->nullable());
+    }
+
+    public function down(): void
+    {
+        Schema::table('gardens', static fn (Blueprint $table) => $table->dropColumn('normals'));
+    }
+};

@@ -1,0 +1,1 @@
+<x-site-year :chart="$chart" :winter="$winter" />
