@@ -14,11 +14,13 @@ use App\People\ResetPasswordController;
 use App\Planning\DraftController;
 use App\Planning\PlanController;
 use App\Planning\RoundController;
+use App\PlantBook\FindController;
 use App\PlantBook\OwnKindController;
 use App\PlantBook\PlantBookController;
 use App\Plants\BloomController;
 use App\Plants\DrawingController;
 use App\Plants\PlantController;
+use App\Plants\PlantListController;
 use App\Practice\PracticeController;
 use App\Record\EntryController;
 use App\Record\PhotoController;
@@ -70,6 +72,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('frost-dates', [FrostController::class, 'show'])->name('frost');
     Route::get('site-year', [SiteYearController::class, 'show'])->name('site-year');
     Route::resource('gardens', GardenController::class)->except('destroy');
+    Route::get('gardens/{garden}/plants/list', [PlantListController::class, 'create'])->name('plants.list');
+    Route::post('gardens/{garden}/plants/list', [PlantListController::class, 'preview'])->name('plants.preview');
+    Route::post('gardens/{garden}/plants/listed', [PlantListController::class, 'store'])->name('plants.plant');
     Route::resource('gardens.plants', PlantController::class)->shallow()->except('index');
     Route::get('plants/{plant}/record', [PlantController::class, 'record'])->name('plants.record');
 
@@ -114,6 +119,7 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('signs/{observation}', [ObservationController::class, 'destroy'])->name('observations.destroy');
 
     Route::get('plant-book', [PlantBookController::class, 'index'])->name('plant-book.index');
+    Route::get('plant-book/find', FindController::class)->name('kinds.find');
     Route::get('plant-book/anchors', [PlantBookController::class, 'anchors'])->name('plant-book.anchors');
     Route::get('plant-book/new', [OwnKindController::class, 'create'])->name('own-kinds.create');
     Route::post('plant-book', [OwnKindController::class, 'store'])->name('own-kinds.store');

@@ -75,6 +75,8 @@ final readonly class Pages
             'own kind' => '/plant-book/bush-rose/own',
             'house practice' => '/house-practice',
             'frost dates' => '/frost-dates?latitude=52.1&longitude=-2.4&elevation_m=80',
+            'plants from a list' => "/gardens/$garden/plants/list",
+            'find a kind' => '/plant-book/find?q=hydrangea+pan',
             'site year' => '/site-year?latitude=52.1&longitude=-2.4&elevation_m=80&last_frost=04-22&first_frost=10-28',
         ];
     }

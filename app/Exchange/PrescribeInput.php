@@ -15,6 +15,7 @@ use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\State;
 use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\NameMatch;
 use PruningHook\Core\PlantBook\Observation;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\SeasonReader;
@@ -39,10 +40,14 @@ use PruningHook\Core\Units\Doubt;
  *     transplanted?: ?string, container?: ?bool, target_height_mm?: ?int, width_mm?: ?int, sides?: ?int,
  *     trunk_mm?: ?int, protected?: ?bool, boundary?: ?bool, exposed?: ?bool, bearing?: ?string,
  *     rootstock?: ?string, growth?: ?string}
+ * @phpstan-type Unknown array{path: string, because: string, suggestions: list<string>}
  */
 final class PrescribeInput
 {
     use TriesValues;
+
+    /** @var list<Unknown> plants of kinds that are not in the book */
+    private array $unknown = [];
 
     private function __construct(
         private readonly PlantBook $book,
@@ -52,7 +57,7 @@ final class PrescribeInput
     }
 
     /**
-     * @return array{SiteYear, Practice, list<Plant>}
+     * @return array{SiteYear, Practice, list<Plant>, list<Unknown>} what of it is not in the plant book is told apart
      *
      * @throws InputFaults with one line for each fault
      */
@@ -61,7 +66,7 @@ final class PrescribeInput
         return (new self($book, $schema->read($json)))->values();
     }
 
-    /** @return array{SiteYear, Practice, list<Plant>} */
+    /** @return array{SiteYear, Practice, list<Plant>, list<Unknown>} */
     private function values(): array
     {
         /** @var SiteGiven $site */
@@ -96,7 +101,7 @@ final class PrescribeInput
             throw new InputFaults($this->faults);
         }
 
-        return [$year, $practice, array_values(array_filter($read))];
+        return [$year, $practice, array_values(array_filter($read)), $this->unknown];
     }
 
     /** What a plant is where nobody said. */
@@ -122,10 +127,11 @@ final class PrescribeInput
     {
         /** @var PlantFacts $data */
         $before = count($this->faults);
-        $kind = $this->tried(
-            "$path.kind",
-            fn (): Kind => $this->book->find($data['kind']) ?? throw $this->unknown($data['kind']),
-        );
+        $kind = $this->book->find($data['kind']);
+        if ($kind === null) {
+            // Told for itself: the others go on without it.
+            $this->unknown[] = $this->unknown("$path.kind", $data['kind']);
+        }
         $planted = $this->past("$path.planted", $data['planted'] ?? null, $today);
         $this->past("$path.transplanted", $data['transplanted'] ?? null, $today);
         $this->tried(
@@ -287,15 +293,21 @@ final class PrescribeInput
             : $year;
     }
 
-    private function unknown(string $name): Fault
+    /** @return Unknown */
+    private function unknown(string $path, string $name): array
     {
-        $near = $this->book->nearestName($name);
+        $like = $this->book->names()->find($name);
+        $ask = $like === [] ? null : $like[0]->ask;
+        $near = $like === [] ? null : lcfirst($like[0]->name);
 
-        return new Fault(
-            sprintf(
-                'the plant book has no kind "%s"%s', $name,
-                $near === null ? '' : sprintf('; did you mean "%s"?', $near),
-            ),
-        );
+        return [
+            'path' => $path,
+            'because' => sprintf('the plant book has no kind "%s"%s', $name, match (true) {
+                $ask !== null => ": $ask",
+                $near !== null => "; did you mean \"$near\"?",
+                default => '',
+            }),
+            'suggestions' => array_map(static fn (NameMatch $match): string => $match->name, $like),
+        ];
     }
 }

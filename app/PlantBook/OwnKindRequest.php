@@ -67,7 +67,7 @@ final class OwnKindRequest extends AskedRequest
             if ($validator->errors()->isNotEmpty()) {
                 return;
             }
-            if ($this->like() !== null && app(PlantBook::class)->find($this->line('name')) !== null) {
+            if ($this->like() !== null && app(PlantBook::class)->bears($this->line('name'))) {
                 $validator
                     ->errors()
                     ->add(

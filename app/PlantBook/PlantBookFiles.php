@@ -13,6 +13,7 @@ use PruningHook\Core\PlantBook\Inheritance;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\KindNames;
 use PruningHook\Core\PlantBook\KindReader;
+use PruningHook\Core\PlantBook\Naming;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\Recipes;
 use PruningHook\Core\PlantBook\RemovalCaps;
@@ -49,7 +50,8 @@ final readonly class PlantBookFiles
     public function read(array $own = []): PlantBook
     {
         [$names, $folded, $entries] = $this->compiled();
-        [$questions, $cautions, $sources, $figures, $recipes, $caps, $states, $stations] = $this->general();
+        [$questions, $cautions, $sources, $figures, $recipes, $caps, $states, $stations, $naming] =
+            $this->general();
         $reader = KindReader::with($sources, $recipes, $stations);
         $ours = [];
         $putAside = [];
@@ -69,7 +71,8 @@ final readonly class PlantBookFiles
             $names,
             $folded,
             new WrittenKinds($entries, $ours, $reader),
-            $questions, $cautions, $sources, $figures, $recipes, $caps, $states, $stations, $putAside, $this->mark(),
+            $questions, $cautions, $sources, $figures, $recipes, $caps, $states, $stations, $naming,
+            $putAside, $this->mark(),
         );
     }
 
@@ -122,7 +125,7 @@ final readonly class PlantBookFiles
      * What holds for all kinds: questions, cautions, sources, figures, recipes, caps, states and stations.
      *
      * @return array{array<string, SchoolQuestion>, array<string, string>, Sources, Figures, Recipes, RemovalCaps,
-     *     States, Stations}
+     *     States, Stations, Naming}
      */
     private function general(): array
     {
@@ -150,6 +153,9 @@ final readonly class PlantBookFiles
                 static fn () => States::fromEntry(Entry::of($files['states.yaml'] ?? []), $sources),
             ),
             $this->readStations(),
+            $this->told(
+                'names.yaml', static fn (): Naming => Naming::fromEntry(Entry::of($files['names.yaml'] ?? [])),
+            ),
         ];
     }
 

@@ -38,4 +38,16 @@ final readonly class Asked
 
         return is_array($said) ? array_filter($said, is_scalar(...)) : [];
     }
+
+    /**
+     * The same of a field that is a list of lines, each with fields of its own.
+     *
+     * @return list<array<array-key, mixed>>
+     */
+    public static function rowsBefore(string $field): array
+    {
+        $said = old($field, []);
+
+        return is_array($said) ? array_values(array_filter($said, is_array(...))) : [];
+    }
 }

@@ -101,11 +101,8 @@ final readonly class WarmthChart
             sprintf('M0 %sL%sL%d %sZ', $y(self::GROWS), implode('L', $grows), self::WIDTH, $y(self::GROWS)),
             $lines, $months, $marks,
             sprintf(
-                'Its year, %s: %d degrees in the coldest month and %d in the warmest; %s', $site->climate->from,
+                'Its year, %s: %d degrees in the coldest month and %d in the warmest', $site->climate->from,
                 (int) round($normals->coldest()), (int) round($normals->warmest()),
-                implode(', ', array_map(
-                    static fn (array $mark): string => "$mark[says] on {$mark['on']->inWords()}", $marks,
-                )),
             ),
         );
     }

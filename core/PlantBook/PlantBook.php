@@ -19,6 +19,9 @@ final readonly class PlantBook
     /** @var ArrayObject<string, Kind> kinds read so far */
     private ArrayObject $read;
 
+    /** @var ArrayObject<int, Names> put together when they are first asked for */
+    private ArrayObject $found;
+
     /**
      * @param  array<string, KindNames>  $names  of every kind, by id
      * @param  array<string, string>  $folded  folded name to id
@@ -38,6 +41,7 @@ final readonly class PlantBook
         public RemovalCaps $caps,
         public States $states,
         public Stations $stations,
+        private Naming $naming,
         public array $putAside,
         /** changes whenever what the book says does */
         public string $mark,
@@ -46,6 +50,9 @@ final readonly class PlantBook
         /** @var ArrayObject<string, Kind> $read */
         $read = new ArrayObject;
         $this->read = $read;
+        /** @var ArrayObject<int, Names> $found */
+        $found = new ArrayObject;
+        $this->found = $found;
     }
 
     /**
@@ -67,6 +74,7 @@ final readonly class PlantBook
         RemovalCaps $caps,
         States $states,
         Stations $stations,
+        Naming $naming,
     ): self {
         $byId = [];
         foreach ($kinds as $kind) {
@@ -77,7 +85,7 @@ final readonly class PlantBook
 
         return self::lazy(
             $names, self::folded($names), new ReadKinds($byId), $questions, $cautions, $sources, $figures, $recipes,
-            $caps, $states, $stations,
+            $caps, $states, $stations, $naming,
         );
     }
 
@@ -102,12 +110,13 @@ final readonly class PlantBook
         RemovalCaps $caps,
         States $states,
         Stations $stations,
+        Naming $naming,
         array $putAside = [],
         string $mark = '',
     ): self {
         return new self(
             $names, $folded, $source, $questions, $cautions, $sources, $figures, $recipes, $caps, $states, $stations,
-            $putAside, $mark,
+            $naming, $putAside, $mark,
         );
     }
 
@@ -177,7 +186,7 @@ final readonly class PlantBook
 
     public function find(string $name): ?Kind
     {
-        $id = $this->folded[self::fold($name)] ?? null;
+        $id = $this->folded[self::fold($name)] ?? $this->names()->sure($name);
 
         return $id === null ? null : $this->kind($id);
     }
@@ -219,22 +228,22 @@ final readonly class PlantBook
         }));
     }
 
-    /** The known name nearest to a misspelt one, or null where none is near. */
+    /** True where a kind bears just this name, in whatever writing. */
+    public function bears(string $name): bool
+    {
+        return isset($this->folded[self::fold($name)]);
+    }
+
+    /** Finds kinds by what people call them. */
+    public function names(): Names
+    {
+        return $this->found[0] ??= Names::of($this->names, $this->naming);
+    }
+
+    /** The name of the kind that is likest to a name nobody knows, or null where none is like it. */
     public function nearestName(string $name): ?string
     {
-        $folded = substr(self::fold($name), 0, 60);
-        $best = null;
-        $distance = max(3, intdiv(strlen($folded), 3)) + 1;
-        foreach ($this->names as $names) {
-            foreach ($names->all() as $known) {
-                $far = levenshtein($folded, self::fold($known));
-                if ($far < $distance) {
-                    [$best, $distance] = [$known, $far];
-                }
-            }
-        }
-
-        return $best;
+        return ($this->names()->find($name)[0] ?? null)?->name;
     }
 
     private static function fold(string $name): string

@@ -77,7 +77,7 @@ final class JudgeCommandTest extends TestCase
             ],
             'an unknown kind' => [
                 ['kind' => 'bush-rode'],
-                '$.kind: the plant book has no kind "bush-rode"; did you mean "bush-rose"?',
+                '$.kind: the plant book has no kind "bush-rode"; did you mean "Bush rose"?',
             ],
             'an unknown school' => [
                 ['school' => 'topping'],

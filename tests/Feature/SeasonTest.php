@@ -74,7 +74,7 @@ final class SeasonTest extends FeatureTestCase
         $ask = fn (string $text) => $this->actingAs($this->hand())->get('/search?q='.urlencode($text))->assertOk();
         $ask('Wisteria sinensis')->assertSee('Wisteria on the south wall');
         $ask('millrace')->assertSee('Millrace House');
-        $ask('buddlea')->assertSee('Did you mean')->assertSee('buddleja');
+        $ask('buddlea')->assertSee('Did you mean')->assertSee('Butterfly bush');
         $ask('')->assertSee('Common and botanical names both work');
         $ask('100%_')->assertSee('Nothing is called');
     }

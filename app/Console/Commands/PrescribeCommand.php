@@ -26,13 +26,16 @@ final class PrescribeCommand extends Command
 
     protected $description = 'Print the prescriptions of a file of plants as JSON';
 
-    /** 0 when all is well, 2 with one line on standard error for each fault. */
+    /**
+     * 0 when all is well or some plants could be answered, the others told under `faults`; 2 with one line on standard
+     * error for each fault.
+     */
     public function handle(PlantBookFiles $files): int
     {
         // The book as it ships: what is printed must not depend on one firm's database.
         $book = $files->read();
         try {
-            [$year, $practice, $plants] = PrescribeInput::read(
+            [$year, $practice, $plants, $unknown] = PrescribeInput::read(
                 $this->given(),
                 $book,
                 JsonSchema::fromFile(base_path('docs/formats/prescribe-input.schema.json')),
@@ -47,7 +50,12 @@ final class PrescribeCommand extends Command
                 $prescriber->prescribe($plant, $year, $practice), $plant, Courses::with($book),
             );
         }
-        $this->print(['prescriptions' => $prescriptions]);
+        if ($prescriptions === [] && $unknown !== []) {
+            return $this->refused(array_map(
+                static fn (array $each): string => "$each[path]: $each[because]", $unknown,
+            ), ['prescriptions' => [], 'faults' => $unknown]);
+        }
+        $this->print(['prescriptions' => $prescriptions, 'faults' => $unknown]);
 
         return self::SUCCESS;
     }

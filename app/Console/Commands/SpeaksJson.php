@@ -39,9 +39,15 @@ trait SpeaksJson
         );
     }
 
-    /** @param  list<string>  $faults */
-    private function refused(array $faults): int
+    /**
+     * @param  list<string>  $faults
+     * @param  ?array<string, mixed>  $answer  what is printed all the same
+     */
+    private function refused(array $faults, ?array $answer = null): int
     {
+        if ($answer !== null) {
+            $this->print($answer);
+        }
         foreach ($faults as $fault) {
             $this->output->getErrorStyle()->writeln(OutputFormatter::escape($fault));
         }

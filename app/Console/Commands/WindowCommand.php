@@ -75,11 +75,15 @@ final class WindowCommand extends Command
      */
     private function read(PlantBook $book, array $given, int $season, array $plants): array
     {
-        return PrescribeInput::read(
+        [$year, $practice, $read, $unknown] = PrescribeInput::read(
             json_encode([...$given, 'season' => $season, 'plants' => $plants], JSON_THROW_ON_ERROR),
             $book,
             JsonSchema::fromFile(base_path('docs/formats/prescribe-input.schema.json')),
         );
+
+        return $unknown === []
+            ? [$year, $practice, $read]
+            : throw new InputFaults(array_column($unknown, 'because'));
     }
 
     /** @throws InputFaults */

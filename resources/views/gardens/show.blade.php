@@ -9,6 +9,7 @@
             <a class="btn btn-quiet" href="{{ route('record', ['garden' => $garden->name]) }}">Record</a>
             @can('update', $garden)
                 <a class="btn btn-quiet" href="{{ route('gardens.plants.create', $garden) }}">Add a plant</a>
+                <a class="btn btn-quiet" href="{{ route('plants.list', $garden) }}">Plants from a list</a>
                 <a class="btn btn-quiet" data-key="e" href="{{ route('gardens.edit', $garden) }}">Edit</a>
             @endcan
         </div>
@@ -73,7 +74,8 @@
             <div class="group-head"><h2 id="plants-title">Plants</h2></div>
             @if ($strips === [])
                 <p>No plants yet. @can('update', $garden)<a href="{{ route('gardens.plants.create', $garden) }}">Add the
-                    first one</a>: its window, method and amount are worked out at once.@endcan</p>
+                    first one</a>, or <a href="{{ route('plants.list', $garden) }}">many from a list</a>: window, method
+                    and amount are worked out at once.@endcan</p>
             @else
                 <x-legend />
                 <x-wall :months="$months" :width="$width" :rows="$strips" />

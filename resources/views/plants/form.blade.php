@@ -10,9 +10,13 @@
         @if ($plant->exists) @method('put') @endif
         <fieldset><legend>What it is</legend>
             <div class="row">
-                <div class="col-md-6"><x-field name="kind" label="Kind" :value="$plant->kind ?
-                    $book->nameOf($plant->kind) : null" required list="kinds"
-                    help="Common or botanical name, as the plant book knows it." autocomplete="off" /></div>
+                <div class="col-md-6 offers" x-data="kinds(@js(route('kinds.find')))" x-on:keydown="press($event)">
+                    <x-field name="kind" label="Kind" :value="$plant->kind ? $book->nameOf($plant->kind) : null"
+                    required list="kinds" help="As you call it: common or botanical, old name or new, with its cultivar
+                    or without." autocomplete="off" role="combobox" aria-autocomplete="list" aria-expanded="false"
+                    aria-controls="kinds-offered" x-on:input.debounce.150ms="ask()" />
+                    <p class="asks" x-ref="asks" aria-live="polite"></p>
+                    <ul id="kinds-offered" role="listbox" aria-label="Kinds" x-ref="list" hidden></ul></div>
                 <div class="col-md-6"><x-field name="label" label="What the crew calls it"
                     :value="$plant->label" required help="Wisteria on the south wall" /></div>
                 <div class="col-md-4"><x-field name="bed" label="Bed or place" :value="$plant->bed" /></div>

@@ -135,13 +135,15 @@ final class ReadingTest extends TestCase
         self::assertTrue($grows('raspberry-summer')[2]);
     }
 
-    public function test_a_misspelt_name_gets_the_nearest_within_a_third_of_its_letters(): void
+    public function test_a_misspelt_name_gets_the_kind_that_is_likest(): void
     {
         $book = TestBook::read();
-        self::assertSame('forsythia', $book->nearestName('forsithya'));
-        self::assertSame('lilac', $book->nearestName('lila'));
+        self::assertSame('Forsythia', $book->nearestName('forsithya'));
+        self::assertSame('Lilac', $book->nearestName('lila'));
         self::assertNull($book->nearestName('xqzwvk'));
-        self::assertSame('lilac', $book->nearestName('liulacxx'), 'three letters off');
+        self::assertNull($book->nearestName('liulacxx'), 'three letters off is another word');
+        self::assertTrue($book->bears('syringa  VULGARIS'));
+        self::assertFalse($book->bears('Grey lilac'), 'a form of it, and no name of the book');
         self::assertContains('forsythia', $book->named('orsyth'));
         self::assertContains('lilac', $book->named('SYRINGA'));
         self::assertSame([], $book->named('xqzwvk'));

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Plant;
+use Illuminate\Http\UploadedFile;
+
+/** Plants are found by what people call them, one while it is typed or many from a list. */
+final class PlantListTest extends FeatureTestCase
+{
+    private const LIST = "3 x Syringa vulgaris 'Charles Joly', Lilacs by the pond, Pond\n\nrose\nxyzzy\nbox hedge";
+
+    public function test_what_was_understood_is_shown_before_anything_is_kept(): void
+    {
+        $there = Plant::query()->count();
+        $shown = $this->actingAs($this->planner())->post("/gardens/{$this->garden->id}/plants/list", [
+            'list' => self::LIST,
+        ])->assertOk();
+        $shown->assertSee('2 of 4 are clear, 1 unknown')
+            ->assertSeeInOrder([
+                'Syringa vulgaris', 'Lilac', 'rose', 'Which rose', 'Climbing rose', 'xyzzy', 'nothing in',
+            ])
+            ->assertSee('Lilacs by the pond')->assertSee('value="3"', false);
+        self::assertSame($there, Plant::query()->count());
+    }
+
+    public function test_what_is_ticked_is_planted_all_or_nothing(): void
+    {
+        $this->actingAs($this->planner());
+        $row = fn (string $said, string $kind, array $more = []): array => [
+            'take' => '1', 'said' => $said, 'kind' => $kind, 'label' => $said, 'bed' => '', 'count' => '1', ...$more,
+        ];
+        $there = Plant::query()->count();
+        $this->post("/gardens/{$this->garden->id}/plants/listed", ['rows' => [
+            $row('Lilac', 'lilac', ['count' => '3', 'bed' => 'Pond']), $row('rose', ''),
+        ]])->assertRedirect("/gardens/{$this->garden->id}/plants/list")
+            ->assertSessionHasErrors(['rows.1.kind' => 'Say which it is, or leave it out.']);
+        self::assertSame($there, Plant::query()->count(), 'nothing is half planted');
+        // What was sent stands there again.
+        $this->get("/gardens/{$this->garden->id}/plants/list")->assertSee('Say which it is')->assertSee('Pond')
+            ->assertSee('value="3"', false);
+        $this->post("/gardens/{$this->garden->id}/plants/listed", ['rows' => [
+            $row('Lilac', 'lilac', ['count' => '3', 'bed' => 'Pond']), $row('rose', 'bush-rose'),
+            $row('xyzzy', '', ['take' => null]),
+        ]])->assertSessionHasNoErrors()->assertSessionHas('said', '2 plants are in the book. Say on their pages how '
+            .'large they are.');
+        self::assertSame(
+            [['lilac', 'Lilac', 'Pond', 3], ['bush-rose', 'rose', null, 1]],
+            Plant::query()->orderByDesc('id')->limit(2)->get()->reverse()
+                ->map(static fn (Plant $plant): array => [$plant->kind, $plant->label, $plant->bed, $plant->count])
+                ->values()->all(),
+        );
+        foreach ([
+            ['kind' => 'not-a-kind'], ['label' => ''], ['count' => '0'], ['count' => 'many'],
+        ] as $wrong) {
+            $this->post("/gardens/{$this->garden->id}/plants/listed", ['rows' => [$row('Lilac', 'lilac', $wrong)]])
+                ->assertSessionHasErrors('rows.0.'.array_key_first($wrong));
+        }
+    }
+
+    public function test_a_file_in_an_old_encoding_is_read_and_too_many_lines_are_told(): void
+    {
+        $this->actingAs($this->planner());
+        $file = UploadedFile::fake()->createWithContent(
+            'plants.csv', "Lilac;Fl\xFCgel;Hof\r\n".str_repeat("box\r\n", 220),
+        );
+        $this->post("/gardens/{$this->garden->id}/plants/list", ['file' => $file])->assertOk()
+            ->assertSee('Flügel')->assertSee('21 more lines were too many at once');
+        $this->post("/gardens/{$this->garden->id}/plants/list", [])->assertSessionHasErrors('list');
+        $this->post("/gardens/{$this->garden->id}/plants/list", ['list' => " \n"])->assertSessionHasErrors('list');
+    }
+
+    public function test_a_kind_is_found_while_it_is_typed_and_what_the_firm_plants_goes_first(): void
+    {
+        $this->actingAs($this->hand());
+        $first = fn (string $text): mixed => $this->getJson('/plant-book/find?q='.urlencode($text))->assertOk()
+            ->json('matches.0.id');
+        self::assertSame('large-clematis', $first('clematis'));
+        Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'alpine-clematis']);
+        self::assertSame('alpine-clematis', $first('clematis'));
+        self::assertSame('rosemary', $first('Rosmarinus offic'));
+        self::assertNull($first('xyzzy'));
+        self::assertNull($first(''));
+    }
+
+    public function test_a_plant_is_entered_under_any_of_its_names(): void
+    {
+        $this->actingAs($this->planner())->post("/gardens/{$this->garden->id}/plants", [
+            'kind' => "Buddleia davidii 'Royal Red'", 'label' => 'By the bins', 'count' => 1,
+        ])->assertSessionHasNoErrors();
+        self::assertSame('butterfly-bush', Plant::query()->latest('id')->firstOrFail()->kind);
+        $this->post("/gardens/{$this->garden->id}/plants", ['kind' => 'clematis', 'label' => 'x', 'count' => 1])
+            ->assertSessionHasErrors('kind');
+    }
+}
