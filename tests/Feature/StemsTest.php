@@ -306,6 +306,9 @@ final class StemsTest extends FeatureTestCase
             'amounts' => [1],
         ])->assertSessionHasNoErrors();
         self::assertSame(['F', 'A'], $cut(), 'one old stem was as far as they came');
+        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 40, 'amounts' => [1]]);
+        self::assertSame(['F', 'A'], $cut(), 'done, and the crew has counted for itself');
+        self::assertSame([1], array_column($task->fresh()->log->amounts ?? [], 'value'));
         $this->put("/tasks/$task->id/log", ['outcome' => 'not-done', 'why' => 'weather'])->assertSessionHasNoErrors();
         self::assertSame([], $cut());
         $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 40]);
