@@ -6,7 +6,8 @@ const MISSING = '/plants/99999';
 /** Every page, scanned for WCAG 2.2 AA on both screens, in light and in dark. */
 const PAGES = [
     '/', '/?show=coming', '/?q=nothing-like-it', '/round', '/gardens', '/gardens/1', '/gardens/create',
-    '/gardens/1/edit', '/gardens/1/plants/create', '/plants/1', '/plants/11?cut=2027-02-24#cut', '/plants/1/edit',
+    '/gardens/1/edit', '/gardens/1/plants/create', '/gardens/1/plants/list', '/plants/1',
+    '/plants/11?cut=2027-02-24#cut', '/plants/1/edit',
     '/plants/1/record', '/gardens/1/visits/plan',
     '/gardens/1/visits/plan?tasks[]=1:winter-pass:2027&tasks[]=1:summer-pass:2027', '/search', '/search?q=box',
     '/search?q=buddlea', '/visits/1', '/gardens/1/signs', '/plant-book?q=rose', '/plant-book/lilac',
