@@ -284,7 +284,13 @@ final readonly class PlantBookFiles
     public function kinds(): array
     {
         $files = $this->decoded();
-        $inheritance = new Inheritance((array) ($files['groups.yaml']['groups'] ?? []));
+        $written = [];
+        foreach ($files as $file => $data) {
+            foreach (str_starts_with($file, 'kinds/') ? self::kindsIn($data) : [] as $kind) {
+                $written[is_string($kind['id'] ?? null) ? $kind['id'] : ''] = $kind;
+            }
+        }
+        $inheritance = new Inheritance((array) ($files['groups.yaml']['groups'] ?? []), $written);
         $kinds = [];
         foreach ($files as $file => $data) {
             foreach (str_starts_with($file, 'kinds/') ? self::kindsIn($data) : [] as $kind) {

@@ -7,13 +7,22 @@ namespace PruningHook\Core\PlantBook;
 use PruningHook\Core\Fault;
 
 /**
- * Lays a kind over its group, so that nothing is written twice: named values are laid over the group's, lists replace
- * the group's, and tasks are matched by their key.
+ * Lays a kind over its group, or over the kind it is only a form of, so that nothing is written twice: named values are
+ * laid over what is below, lists replace it, and tasks are matched by their key.
  */
 final readonly class Inheritance
 {
-    /** @param  array<array-key, mixed>  $groups by name */
-    public function __construct(private array $groups)
+    /** What is a kind's own and no other's. */
+    private const OWN = ['also' => 0, 'bloom_degree_days_f' => 0, 'about' => 0];
+
+    /** A form of a form of a form is another kind. */
+    private const DEEPEST = 3;
+
+    /**
+     * @param  array<array-key, mixed>  $groups by name
+     * @param  array<array-key, mixed>  $kinds  by id, as they are written
+     */
+    public function __construct(private array $groups, private array $kinds = [])
     {
     }
 
@@ -23,15 +32,19 @@ final readonly class Inheritance
      *
      * @throws Fault when the group is not there
      */
-    public function complete(array $kind): array
+    public function complete(array $kind, int $deep = 0): array
     {
         $name = $kind['group'] ?? null;
         if (! is_string($name)) {
             return $kind;
         }
         $group = $this->groups[$name] ?? null;
+        $like = $this->kinds[$name] ?? null;
+        if ($group === null && is_array($like) && $deep < self::DEEPEST) {
+            $group = array_diff_key($this->complete($like, $deep + 1), self::OWN);
+        }
         if (! is_array($group)) {
-            throw new Fault(sprintf('group: there is no group "%s" in groups.yaml', $name));
+            throw new Fault(sprintf('group: there is no group "%s" in groups.yaml, and no such kind', $name));
         }
         $complete = self::laidOver($group, $kind);
         $complete['tasks'] = self::tasks((array) ($group['tasks'] ?? []), (array) ($kind['tasks'] ?? []));
