@@ -66,6 +66,24 @@ final class InheritanceTest extends TestCase
         (new Inheritance([]))->complete(['id' => 'k', 'group' => 'trees']);
     }
 
+    public function test_a_form_of_a_kind_says_only_what_differs_and_bears_its_own_names(): void
+    {
+        $kinds = [
+            'oak' => ['id' => 'oak', 'group' => 'tree', 'also' => ['English oak'], 'family' => 'Fagaceae', 'tasks' => [
+                ['key' => 'thin', 'minutes' => 20],
+            ]],
+            'pin-oak' => ['id' => 'pin-oak', 'group' => 'oak', 'tasks' => [['key' => 'lift']]],
+            'round' => ['id' => 'round', 'group' => 'round'],
+        ];
+        $inheritance = new Inheritance(['tree' => ['habit' => 'tree', 'tasks' => []]], $kinds);
+        $pin = $inheritance->complete($kinds['pin-oak']);
+        self::assertSame(['pin-oak', 'tree', 'Fagaceae'], [$pin['id'], $pin['habit'], $pin['family']]);
+        self::assertSame(['thin', 'lift'], array_column((array) $pin['tasks'], 'key'));
+        self::assertArrayNotHasKey('also', $pin, 'an English oak is no pin oak');
+        $this->expectExceptionMessage('no group "round" in groups.yaml, and no such kind');
+        $inheritance->complete($kinds['round']);
+    }
+
     public function test_a_file_that_is_not_yaml_is_named(): void
     {
         $this->expectExceptionMessage('broken.yaml');
