@@ -34,7 +34,8 @@ test('a kind is found while it is typed, by keyboard and by thumb', async ({ pag
 test('a list of plants is shown as it was understood, and planted when it is clear', async ({ page }) => {
     await signIn(page, 'planner');
     await page.goto('/gardens/3/plants/list');
-    await page.getByLabel('A line for each plant').fill("2 x Syringa vulgaris 'Charles Joly', Lilacs at the end\nrose\nxyzzy");
+    await page.getByLabel('A line for each plant')
+        .fill("2 x Syringa vulgaris 'Charles Joly', Lilacs at the end\nrose\nxyzzy");
     await page.getByRole('button', { name: 'Show what is understood' }).click();
     await expect(page.getByText('1 of 3 are clear, 1 unknown')).toBeVisible();
     expect(wrong(await new AxeBuilder({ page }).setLegacyMode(true).analyze())).toEqual([]);

@@ -30,12 +30,12 @@ final class FirmGrowthTest extends TestCase
         'stem_surveys',
     ];
 
-    public function test_no_page_asks_reads_or_sends_more_at_a_hundred_gardens_than_at_fifty(): void
+    public function test_no_page_asks_reads_or_sends_more_at_a_hundred_and_sixty_gardens_than_at_eighty(): void
     {
         // With fewer, some part of a page still has nothing to show.
-        $small = self::counts(50);
+        $small = self::counts(80);
         $grown = [];
-        foreach (self::counts(100) as $page => $now) {
+        foreach (self::counts(160) as $page => $now) {
             $before = $small[$page];
             self::assertSame(200, $now['status'], $page);
             foreach ($now['scans'] as $scan) {
