@@ -14,7 +14,7 @@ const PICTURES = [
     ['garden', DESK, 'planner', '/gardens/4'],
     ['plan', DESK, 'planner', async (page) => {
         await page.goto(`${AT}/gardens/4/visits/plan`);
-        for (const each of [3, 4]) {
+        for (const each of [4, 5]) {
             await page.getByRole('checkbox').nth(each).check();
         }
         await page.getByText('2 tasks, about').waitFor();
