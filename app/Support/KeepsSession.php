@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * A session that somebody ended stays ended: a request that was under way while they signed out would else write it
- * again. Phones have some under way at any time.
+ * again. Phones have some under way at any time. And what a script reads besides takes no message from a page.
  */
 final class KeepsSession extends StartSession
 {
@@ -43,9 +43,20 @@ final class KeepsSession extends StartSession
     /** @param  Request  $request */
     protected function saveSession($request): void
     {
-        if (! $this->hasEnded($request->session())) {
+        if (! $this->hasEnded($request->session()) && ! $this->isBesides($request)) {
             parent::saveSession($request);
         }
+    }
+
+    /**
+     * What a script only reads while a page is on its way writes no session: it would take the page's messages, and
+     * what was filled in, away before they are shown.
+     */
+    private function isBesides(Request $request): bool
+    {
+        $mode = $request->headers->get('Sec-Fetch-Mode');
+
+        return $this->began !== null && $request->isMethodSafe() && $mode !== null && $mode !== 'navigate';
     }
 
     private function hasEnded(Session $session): bool

@@ -33,11 +33,11 @@ test('a garden and its first plant are added, with faults mended on the way', as
     await expect(page.getByText('No plants yet.')).toBeVisible();
 
     await page.getByRole('link', { name: 'Add a plant' }).click();
-    await page.getByLabel('Kind').fill('wistria');
+    await page.getByRole('combobox', { name: 'Kind' }).fill('wistria');
     await page.getByLabel('What the crew calls it').fill('Wisteria by the gate');
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText('Did you mean "wisteria"?')).toBeVisible();
-    await page.getByLabel('Kind').fill('Wisteria sinensis');
+    await page.getByRole('combobox', { name: 'Kind' }).fill('Wisteria sinensis');
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('heading', { name: 'Wisteria by the gate' })).toBeVisible();
     await expect(page.getByRole('heading', { name: 'Winter pass' })).toBeVisible();

@@ -12,6 +12,7 @@ use App\People\GoodPassword;
 use App\Support\ResetPasswordNotification;
 use Illuminate\Session\SessionManager;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Notification;
@@ -230,6 +231,21 @@ final class DoorsTest extends FeatureTestCase
         }
         self::assertSame($answers[0], $answers[1]);
         self::assertNotContains(null, $answers[0]);
+    }
+
+    public function test_what_a_script_reads_besides_takes_no_message_from_a_page(): void
+    {
+        $this->actingAs($this->planner())->get('/gardens');
+        $this->withCookie(Config::string('session.cookie'), session()->getId())->withCredentials();
+        $form = "/gardens/{$this->garden->id}/plants/create";
+        $this->from($form)->post("/gardens/{$this->garden->id}/plants", [
+            'kind' => 'wistria', 'label' => 'By the gate',
+        ]);
+        foreach (['cors', 'no-cors'] as $mode) {
+            $this->getJson('/plant-book/find?q=wist', ['Sec-Fetch-Mode' => $mode])->assertOk();
+        }
+        $this->get($form, ['Sec-Fetch-Mode' => 'navigate'])->assertSee('Did you mean')->assertSee('By the gate');
+        $this->get($form, ['Sec-Fetch-Mode' => 'navigate'])->assertDontSee('Did you mean');
     }
 
     public function test_a_session_is_written_in_whole_or_not_at_all(): void

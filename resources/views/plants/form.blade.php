@@ -15,8 +15,9 @@
                     required list="kinds" help="As you call it: common or botanical, old name or new, with its cultivar
                     or without." autocomplete="off" role="combobox" aria-autocomplete="list" aria-expanded="false"
                     aria-controls="kinds-offered" x-on:input.debounce.150ms="ask()" />
-                    <p class="asks" x-ref="asks" aria-live="polite"></p>
-                    <ul id="kinds-offered" role="listbox" aria-label="Kinds" x-ref="list" hidden></ul></div>
+                    <div class="offered"><p class="asks" x-ref="asks" aria-live="polite"></p>
+                        <ul id="kinds-offered" role="listbox" aria-label="What it may be" x-ref="list"
+                        hidden></ul></div></div>
                 <div class="col-md-6"><x-field name="label" label="What the crew calls it"
                     :value="$plant->label" required help="Wisteria on the south wall" /></div>
                 <div class="col-md-4"><x-field name="bed" label="Bed or place" :value="$plant->bed" /></div>
