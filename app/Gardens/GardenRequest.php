@@ -20,7 +20,6 @@ use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Normals;
 use PruningHook\Core\Calendar\PlaceDoubt;
 use PruningHook\Core\Calendar\Region;
-use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -28,6 +27,8 @@ use PruningHook\Core\PlantBook\PlantBook;
 /** A garden's facts as the form gives them. */
 final class GardenRequest extends AskedRequest
 {
+    use SaysSite;
+
     public function authorize(): bool
     {
         $garden = $this->route('garden');
@@ -109,13 +110,8 @@ final class GardenRequest extends AskedRequest
 
             return;
         }
-        $frost = fn (string $key): ?MonthDay => $this->filled($key) ? MonthDay::parse($this->line($key)) : null;
         try {
-            app(PlantBook::class)->stations->site(
-                $this->float('latitude'), $this->float('longitude'), $this->integer('elevation_m'),
-                $frost('last_frost'), $frost('first_frost'), WinterClass::tryFrom($this->line('winter')), null,
-                $normals,
-            );
+            $this->saidSite(app(PlantBook::class), $normals);
         } catch (Fault $fault) {
             $ofFrost = ! $this->filled('last_frost') && $normals === null;
             $validator->errors()->add($ofFrost ? 'last_frost' : 'normals', $ofFrost

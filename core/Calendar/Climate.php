@@ -21,8 +21,6 @@ final readonly class Climate
         public Normals $normals,
         public int $lateDays,
         public string $from,
-        /** km to the station it is carried from; null where it was measured or is only rough */
-        public ?int $km = null,
     ) {
     }
 
@@ -48,17 +46,10 @@ final readonly class Climate
     {
         $higher = $to->elevationM - $station->site->elevationM;
         $there = $station->site->lastFrost;
-        $late = 0;
-        if ($lastFrost !== null && $there !== null) {
-            $midwinter = $to->hemisphere()->midwinterOf(2027);
-            $expected = $there->nearest($station->site->hemisphere()->midwinterOf(2027)->plus(120));
-            $late = (int) round(self::SHARE_OF_FROST * (
-                $midwinter->daysUntil($lastFrost->nearest($midwinter->plus(120)))
-                - $station->site->hemisphere()->midwinterOf(2027)->daysUntil($expected)
-                - Hopkins::forHeight($higher)
-            ));
-        }
-        $km = (int) round($station->site->kilometresTo($to));
+        $late = $lastFrost === null || $there === null ? 0 : (int) round(self::SHARE_OF_FROST * (
+            self::afterMidwinter($lastFrost, $to) - self::afterMidwinter($there, $station->site)
+            - Hopkins::forHeight($higher)
+        ));
 
         return new self(
             $station->site->hemisphere() === $to->hemisphere()
@@ -66,11 +57,19 @@ final readonly class Climate
                 : $station->normals->mirrored()->raised($higher),
             max(-self::MOST_DAYS, min(self::MOST_DAYS, $late)),
             sprintf(
-                'carried from %s, %d km away%s%s', $station->name, $km,
+                'carried from %s, %d km away%s%s', $station->name,
+                (int) round($station->site->kilometresTo($to)),
                 abs($higher) < 10 ? '' : sprintf(' and %d m %s', abs($higher), $higher > 0 ? 'lower' : 'higher'),
                 $late === 0 ? '' : ', its spring corrected by the last frost',
             ),
-            $km,
         );
+    }
+
+    /** Days from the midwinter of one's own half of the earth to a last frost; any year will do. */
+    private static function afterMidwinter(MonthDay $lastFrost, Site $site): int
+    {
+        $midwinter = $site->hemisphere()->midwinterOf(2027);
+
+        return $midwinter->daysUntil($lastFrost->nearest($midwinter->plus(120)));
     }
 }

@@ -103,6 +103,13 @@ final class FollowUpsTest extends TestCase
             ['follow-dead-heading-2' => "2027-08-30 to $closes", 'follow-dead-heading-3' => "2027-09-12 to $closes"],
             self::follow([$pass('follow-dead-heading-2', '2027-09-02'), $first], 'butterfly-bush'),
         );
+        $third = self::prescriber()->prescribe(
+            new Plant('p', 'butterfly-bush', history: [$first, $pass('follow-dead-heading-2', '2027-09-02')]),
+            SiteYear::of(Sites::southernEngland(), 2027), Practice::of(TestBook::read()->questions),
+        )->task('follow-dead-heading-3');
+        self::assertStringContainsString(
+            'dead-heading, once more was done on 2 September 2027', (string) $third?->reasons[0]->because,
+        );
         self::assertSame([], self::follow([$pass('dead-heading', $closes)], 'butterfly-bush'), 'its days are over');
     }
 
