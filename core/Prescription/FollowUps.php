@@ -76,7 +76,8 @@ final readonly class FollowUps
                 $window, [], ["$follow->says."], $follow->minutes, [],
                 [Reason::commonPractice('Follow-up', sprintf(
                     '%s was done on %s %d; this comes after it',
-                    lcfirst($kind->tasks[$work->task]->name ?? (string) $follow->name), $work->on->inWords(), $work->on->year(),
+                    lcfirst($kind->tasks[$work->task]->name ?? (string) $follow->name), $work->on->inWords(),
+                    $work->on->year(),
                 ))],
                 new Kit([], 1, [], [], 0, [], [], []), [],
                 Budget::of($cap, $source, $plant->history, $year->season),
