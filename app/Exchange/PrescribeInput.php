@@ -305,7 +305,8 @@ final class PrescribeInput
             'because' => sprintf('the plant book has no kind "%s"%s', $name, match (true) {
                 $ask !== null => ": $ask",
                 $near !== null => "; did you mean \"$near\"?",
-                default => '',
+                default => '; until it has a name it may be given as unnamed-shrub, unnamed-tree, unnamed-climber or '
+                    .'unnamed-perennial: dead wood only',
             }),
             'suggestions' => array_map(static fn (NameMatch $match): string => $match->name, $like),
         ];

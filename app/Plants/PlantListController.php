@@ -25,6 +25,7 @@ final class PlantListController extends Controller
 
         return view('plants.list', [
             'garden' => $garden,
+            'book' => $book,
             'list' => $sent === '' ? null : PlantList::read($sent, $book->names(), self::recent($garden)),
             'text' => $sent,
         ]);
@@ -50,6 +51,7 @@ final class PlantListController extends Controller
 
         return view('plants.list', [
             'garden' => $garden,
+            'book' => $book,
             'list' => PlantList::read($text, $book->names(), self::recent($garden)),
             'text' => mb_scrub($text),
         ]);

@@ -6,6 +6,7 @@ namespace App\Plants;
 
 use App\Exchange\StateFacts;
 use App\Models\Plant;
+use App\PlantBook\Unnamed;
 use App\Practice\PracticeRules;
 use App\Support\AskedRequest;
 use App\Support\LengthField;
@@ -53,6 +54,22 @@ final class PlantRequest extends AskedRequest
     public function authorize(): bool
     {
         return Gate::allows('update', $this->route('plant') ?? $this->route('garden'));
+    }
+
+    /** "Keep it for now as": the kind becomes one without a name, and what was typed is what the crew calls it. */
+    protected function prepareForValidation(): void
+    {
+        $as = $this->line('keep_as');
+        if (! isset(Unnamed::all(app(PlantBook::class))[$as])) {
+            return;
+        }
+        $said = $this->line('kind');
+        $label = $this->line('label');
+        $this->merge([
+            'kind' => $as,
+            'label' => $label === '' ? $said : $label,
+            'notes' => trim($this->line('notes').($said === '' || $said === $label ? '' : "\nSaid to be: $said")),
+        ]);
     }
 
     /** @return array<string, mixed> */

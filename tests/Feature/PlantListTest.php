@@ -94,4 +94,30 @@ final class PlantListTest extends FeatureTestCase
         $this->post("/gardens/{$this->garden->id}/plants", ['kind' => 'clematis', 'label' => 'x', 'count' => 1])
             ->assertSessionHasErrors('kind');
     }
+
+    public function test_what_nobody_can_name_is_kept_with_its_dead_wood_to_take_off_and_nothing_else(): void
+    {
+        $this->actingAs($this->planner());
+        $store = "/gardens/{$this->garden->id}/plants";
+        $facts = ['kind' => 'Xanthostemon', 'label' => '', 'count' => '1'];
+        $this->from("$store/create")->post($store, $facts)->assertSessionHasErrors(['kind', 'label']);
+        $this->get("$store/create")->assertSee('Nobody can name it yet?')->assertSee('value="unnamed-shrub"', false)
+            ->assertSee('value="unnamed-climber"', false);
+        $this->post($store, [...$facts, 'keep_as' => 'wisteria'])->assertSessionHasErrors('kind');
+        $this->post($store, [...$facts, 'keep_as' => 'unnamed-shrub'])->assertSessionHasNoErrors();
+        $kept = Plant::query()->latest('id')->firstOrFail();
+        self::assertSame(['unnamed-shrub', 'Xanthostemon'], [$kept->kind, $kept->label]);
+        $this->get("/plants/$kept->id")->assertOk()->assertSee('Shrub not yet named')->assertSee('Dead wood only')
+            ->assertSee('Leave all that lives')->assertSee('take nothing that lives');
+        // What the crew calls it stands; what it was said to be is not lost.
+        $this->post($store, [
+            ...$facts, 'label' => 'By the gate', 'notes' => 'Blue fruit.', 'keep_as' => 'unnamed-tree',
+        ])->assertSessionHasNoErrors();
+        $tree = Plant::query()->latest('id')->firstOrFail();
+        self::assertSame(
+            ['unnamed-tree', 'By the gate', "Blue fruit.\nSaid to be: Xanthostemon"],
+            [$tree->kind, $tree->label, $tree->notes],
+        );
+        $this->post("$store/list", ['list' => 'Xanthostemon'])->assertSee('a perennial not yet named: dead wood only');
+    }
 }

@@ -17,7 +17,14 @@
                     aria-controls="kinds-offered" x-on:input.debounce.150ms="ask()" />
                     <div class="offered"><p class="asks" x-ref="asks" aria-live="polite"></p>
                         <ul id="kinds-offered" role="listbox" aria-label="What it may be" x-ref="list"
-                        hidden></ul></div></div>
+                        hidden></ul></div>
+                    @error('kind')<div class="mb-3" role="group" aria-label="Keep it for now as"><p class="mb-1">Nobody
+                        can name it yet? Keep it for now as one of these: only dead wood is taken off until it has a
+                        name.</p>
+                        @foreach (App\PlantBook\Unnamed::all($book) as $id => $sort)<button class="btn btn-quiet"
+                            name="keep_as" value="{{ $id }}">a {{ $sort }}</button>
+                        @endforeach
+                    </div>@enderror</div>
                 <div class="col-md-6"><x-field name="label" label="What the crew calls it"
                     :value="$plant->label" required help="Wisteria on the south wall" /></div>
                 <div class="col-md-4"><x-field name="bed" label="Bed or place" :value="$plant->bed" /></div>

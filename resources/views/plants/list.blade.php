@@ -35,7 +35,13 @@
                             value="{{ $row->said }}"></td>
                         <td data-th="Understood as">
                             @if ($row->matches === [])
-                                <b>nothing in the plant book</b>
+                                <label for="kind-{{ $index }}"><b>nothing in the plant book</b></label>
+                                <select class="form-select" id="kind-{{ $index }}" name="rows[{{ $index }}][kind]">
+                                    <option value="">leave it out</option>
+                                    @foreach (App\PlantBook\Unnamed::all($book) as $id => $sort)<option
+                                        value="{{ $id }}" @selected(Asked::before("rows.$index.kind") === $id)>a {{
+                                        $sort }} not yet named: dead wood only</option>@endforeach
+                                </select>
                                 <a href="{{ route('own-kinds.create') }}">Add a kind of our own</a>
                             @elseif ($row->kind !== null)
                                 <input type="hidden" name="rows[{{ $index }}][kind]" value="{{ $row->kind }}">
