@@ -64,7 +64,6 @@ final class LayersTest
         'Planning',
         'People',
         'Policies',
-        'Bench',
         'Upkeep',
         'Console',
         'Providers',

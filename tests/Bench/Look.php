@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace Tests\Bench;
 
 /** One look at a page: what it took and what it asked the database. */
 final readonly class Look

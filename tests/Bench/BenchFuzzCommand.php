@@ -2,10 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Console\Commands;
+namespace Tests\Bench;
 
-use App\Bench\FuzzedCommands;
-use App\Bench\FuzzedRequests;
 use Illuminate\Console\Command;
 
 /** `./hook bench fuzz`: odd inputs to every route as every role, and mangled files to the commands. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace Tests\Bench;
 
 use App\Models\Role;
 use App\Models\User;

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Console\Commands;
+namespace Tests\Bench;
 
-use App\Bench\SeasonBench;
 use App\PlantBook\PlantBookFiles;
 use Closure;
+use App\Console\Commands\SpeaksJson;
 use Illuminate\Console\Command;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;

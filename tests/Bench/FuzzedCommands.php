@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace Tests\Bench;
 
 use Illuminate\Support\Facades\Artisan;
 use Random\Engine\Mt19937;

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Console\Commands;
+namespace Tests\Bench;
 
-use App\Bench\Office;
 use Illuminate\Console\Command;
 use RuntimeException;
 use Symfony\Component\Process\Process;
@@ -30,7 +29,7 @@ final class BenchSyncCommand extends Command
         $words = (int) $this->option('words');
         $office->open();
         $phones = array_map(static fn (string $email): Process => $office->start([
-            PHP_BINARY, 'artisan', 'bench:phone', $office->address(), $email, json_encode($tasks, JSON_THROW_ON_ERROR),
+            PHP_BINARY, 'tests/bench', 'bench:phone', $office->address(), $email, json_encode($tasks, JSON_THROW_ON_ERROR),
             (string) $words,
         ]), self::PEOPLE);
         $kills = 0;

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Console\Commands;
+namespace Tests\Bench;
 
-use App\Bench\Phone;
 use Illuminate\Console\Command;
 
 /** One of the phones of `./hook bench sync`; prints how each word was answered, as JSON. */

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Console\Commands;
+namespace Tests\Bench;
 
-use App\Bench\Storm;
 use Illuminate\Console\Command;
 
 /** `./hook bench storm`: many write at once, one task is planned by many, the server is killed; then all is counted. */

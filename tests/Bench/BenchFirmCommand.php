@@ -2,10 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Console\Commands;
+namespace Tests\Bench;
 
-use App\Bench\Pages;
-use App\Bench\Probe;
 use App\Due\DueKeeper;
 use Database\Seeders\FirmSeeder;
 use Illuminate\Console\Command;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace Tests\Bench;
 
 /** What came back of odd requests. */
 final class Sent
