@@ -40,6 +40,8 @@ final class PlanCommandTest extends TestCase
         $plan = json_decode($out);
         self::assertSame([], self::schema('plan.schema.json')->faults($plan));
         self::assertSame(200, $plan->iterations);
+        self::assertGreaterThan(0, $plan->seconds);
+        self::assertLessThan(100, $plan->seconds);
         [, $again] = self::asked($given);
         $same = static fn (string $json): string => (string) preg_replace('/"(seconds|peak_mb)": [\d.]+/', '', $json);
         self::assertSame($same($out), $same($again));

@@ -29,6 +29,25 @@ final class UpkeepTest extends TestCase
         (new Process(['rm', '-rf', $this->folder]))->run();
     }
 
+    public function test_as_many_backups_as_are_asked_for_are_kept_the_latest_first(): void
+    {
+        $storage = "$this->folder/storage";
+        mkdir("$storage/backups", recursive: true);
+        mkdir("$storage/framework/views", recursive: true);
+        foreach (['20200101-000000', '20200102-000000', '20200103-000000'] as $old) {
+            touch("$storage/backups/hook-$old.zip");
+        }
+        $this->artisan(['backup', '--keep=2'], ['LARAVEL_STORAGE_PATH' => $storage]);
+        $kept = (array) glob("$storage/backups/hook-*.zip");
+        self::assertCount(2, $kept);
+        self::assertStringEndsWith('hook-20200103-000000.zip', (string) $kept[0]);
+        self::assertGreaterThan(100, filesize((string) $kept[1]));
+        // The one just made is kept whatever was asked for.
+        unlink((string) $kept[1]);
+        $this->artisan(['backup', '--keep=0'], ['LARAVEL_STORAGE_PATH' => $storage]);
+        self::assertCount(1, (array) glob("$storage/backups/hook-*.zip"));
+    }
+
     public function test_a_backup_comes_back_and_what_was_there_is_kept_beside(): void
     {
         $picture = 'files/photos/11111111-1111-4111-8111-111111111111.jpg';
@@ -162,11 +181,15 @@ final class UpkeepTest extends TestCase
         return (new PDO("sqlite:$file"))->query('select name from gardens')?->fetchColumn();
     }
 
-    /** @param  list<string>  $arguments */
-    private function artisan(array $arguments): void
+    /**
+     * @param  list<string>  $arguments
+     * @param  array<string, string>  $besides
+     */
+    private function artisan(array $arguments, array $besides = []): void
     {
         $run = new Process(
-            [PHP_BINARY, 'artisan', ...$arguments], dirname(__DIR__, 2), $this->settings(), timeout: 120,
+            [PHP_BINARY, 'artisan', ...$arguments], dirname(__DIR__, 2), [...$this->settings(), ...$besides],
+            timeout: 120,
         );
         self::assertSame(0, $run->run(), $run->getOutput().$run->getErrorOutput());
     }
