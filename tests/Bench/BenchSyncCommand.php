@@ -29,7 +29,8 @@ final class BenchSyncCommand extends Command
         $words = (int) $this->option('words');
         $office->open();
         $phones = array_map(static fn (string $email): Process => $office->start([
-            PHP_BINARY, 'tests/bench', 'bench:phone', $office->address(), $email, json_encode($tasks, JSON_THROW_ON_ERROR),
+            PHP_BINARY, 'tests/bench', 'bench:phone', $office->address(), $email,
+            json_encode($tasks, JSON_THROW_ON_ERROR),
             (string) $words,
         ]), self::PEOPLE);
         $kills = 0;

@@ -191,7 +191,9 @@ final class ListsTest extends FeatureTestCase
         $first = $page('/');
         self::assertSame(['Crew 1', 'Crew 2', 'Crew 3', 'Crew 4'], array_values($first->crews));
         self::assertSame(['Crew 5', 'Wren crew'], array_values($page('/?crews=2')->crews));
-        self::assertSame([4, 12, 12], [count($first->weeks), count(current($first->weeks) ?: []), count($first->months)]);
+        self::assertSame([4, 12, 12], [
+            count($first->weeks), count(current($first->weeks) ?: []), count($first->months),
+        ]);
         self::assertCount(10, $first->waiting);
         self::assertSame(11, $first->counts['unplanned'], 'eleven stands for more than ten');
         self::assertCount(10, $first->crewless);
@@ -227,7 +229,8 @@ final class ListsTest extends FeatureTestCase
         ]);
         $page = (new DraftScreen)->show($draft, Request::create('/'));
         self::assertSame([60, 40, ['added' => 62]], [count($page->changes), count($page->left), $page->counts]);
-        self::assertSame([60, 61], array_keys((new DraftScreen)->show($draft, Request::create('/?changes=2'))->changes));
+        $second = (new DraftScreen)->show($draft, Request::create('/?changes=2'));
+        self::assertSame([60, 61], array_keys($second->changes));
     }
 
     private function visits(
