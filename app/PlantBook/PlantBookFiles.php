@@ -9,6 +9,7 @@ use PruningHook\Core\Calendar\Stations;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\Figures;
+use PruningHook\Core\PlantBook\GrowthHabits;
 use PruningHook\Core\PlantBook\Inheritance;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\KindNames;
@@ -165,6 +166,14 @@ final readonly class PlantBookFiles
         return $this->told(
             'stations.yaml',
             fn (): Stations => StationReader::read(Entry::of($this->decoded()['stations.yaml'] ?? [])),
+        );
+    }
+
+    /** @throws Fault naming what of a plant's build is missing */
+    public function readHabits(): GrowthHabits
+    {
+        return $this->told(
+            'habits.yaml', fn (): GrowthHabits => GrowthHabits::read(Entry::of($this->decoded()['habits.yaml'] ?? [])),
         );
     }
 

@@ -32,6 +32,7 @@ final class LayersTest
         'Weather' => ['Calendar', 'PlantBook'],
         'Safety' => ['Calendar', 'Plant', 'PlantBook', 'Amount'],
         'Method' => ['Plant', 'PlantBook', 'Amount'],
+        'Growth' => ['PlantBook'],
         'Structure' => ['Calendar', 'Practice', 'Plant', 'PlantBook', 'Amount'],
         'Prescription' => [
             'Calendar', 'Practice', 'Plant', 'PlantBook', 'Amount', 'Effort', 'Weather', 'Safety', 'Method',

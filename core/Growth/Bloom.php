@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Growth;
+
+use PruningHook\Core\PlantBook\FloweringWood;
+
+/** What a plant flowers with in a season, and where. Flowers are clusters: trusses, heads, sprays. */
+final readonly class Bloom
+{
+    /** A shoot of fewer nodes flowers the less for it. Common practice. */
+    private const STRONG_NODES = 8;
+
+    /**
+     * @param  list<array{int, int, float}>  $at  axis, node and how many
+     */
+    private function __construct(public float $flowers, public int $heightMm, public array $at)
+    {
+    }
+
+    /** On the wood of last season, before this one's has grown. */
+    public static function onOld(LivingPlant $plant): self
+    {
+        if (! in_array($plant->kind->wood, [FloweringWood::Old, FloweringWood::Both], true)) {
+            return new self(0, 0, []);
+        }
+        $places = $plant->places();
+        $breaks = new Breaks($plant->kind->habit, $plant->internodeMm);
+        $at = [];
+        foreach ($plant->axes as $id => $axis) {
+            [$from, $to] = $axis->ofSeason($plant->season);
+            if ($to <= $from) {
+                continue;
+            }
+            $strength = min(1.0, ($to - $from) / self::STRONG_NODES);
+            if ($plant->kind->habit->laterals) {
+                foreach (array_keys($breaks->along($axis, $places[$id], $from, $to)) as $node) {
+                    $at[] = [$id, $node, $strength];
+                }
+
+                continue;
+            }
+            for ($node = $from; $node < $to; $node++) {
+                if ($axis->buds[$node] === Axis::LIVE) {
+                    $at[] = [$id, $node, 1.0];
+                }
+            }
+        }
+
+        return self::counted($plant, $places, $at);
+    }
+
+    /** At the ends of this season's shoots, once they have grown. */
+    public static function onNew(LivingPlant $plant): self
+    {
+        if (! in_array($plant->kind->wood, [FloweringWood::New, FloweringWood::Both], true)) {
+            return new self(0, 0, []);
+        }
+        $at = [];
+        foreach ($plant->axes as $id => $axis) {
+            [$from, $to] = $axis->ofSeason($plant->season);
+            if ($to > $from && $axis->tip !== Axis::DEAD && $axis->tip !== Axis::HEADED && $to === $axis->nodes()) {
+                $at[] = [$id, $to - 1, min(1.0, ($to - $from) / self::STRONG_NODES)];
+            }
+        }
+
+        return self::counted($plant, $plant->places(), $at);
+    }
+
+    public function and(self $other): self
+    {
+        $flowers = $this->flowers + $other->flowers;
+
+        return new self(
+            $flowers,
+            $flowers > 0.0
+                ? (int) round(($this->heightMm * $this->flowers + $other->heightMm * $other->flowers) / $flowers)
+                : 0,
+            [...$this->at, ...$other->at],
+        );
+    }
+
+    /**
+     * @param  array<int, Place>  $places
+     * @param  list<array{int, int, float}>  $at
+     */
+    private static function counted(LivingPlant $plant, array $places, array $at): self
+    {
+        $flowers = $height = 0.0;
+        foreach ($at as [$id, $node, $strength]) {
+            $flowers += $strength;
+            $height += $strength * $plant->pointOf($places[$id], $node)[2];
+        }
+
+        return new self($flowers, $flowers > 0.0 ? (int) round($height / $flowers) : 0, $at);
+    }
+}

@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Growth;
+
+use Closure;
+use PruningHook\Core\Fault;
+
+/** Makes cuts on a plant. Nothing else takes wood from it, and no cut adds any: what went and what stands was there. */
+final readonly class Cutting
+{
+    /** @param  int  $removed  nodes that went */
+    private function __construct(public LivingPlant $plant, public int $removed)
+    {
+    }
+
+    /**
+     * @param  list<Cut>  $cuts  in their order
+     *
+     * @throws Fault for a cut on wood that is not there
+     */
+    public static function of(LivingPlant $plant, array $cuts): self
+    {
+        $removed = 0;
+        foreach ($cuts as $cut) {
+            $keep = match ($cut->does) {
+                'thin' => self::thinned($plant, (int) $cut->axis),
+                'head' => self::headed($plant, (int) $cut->axis, (int) $cut->node),
+                'shorten' => self::shortened($plant, $cut->axis, (int) $cut->buds),
+                'raise' => self::raised($plant, (int) $cut->heightMm),
+                'face' => self::past($plant, self::plane((float) $cut->towardsDeg, (int) $cut->distanceMm)),
+                default => self::past($plant, static fn (float $x, float $y, float $z): bool => $z > $cut->heightMm),
+            };
+            $done = self::keeping($plant, $keep);
+            $removed += $done->removed;
+            $plant = $done->plant;
+        }
+
+        return new self($plant, $removed);
+    }
+
+    /** @return array<int, int> nodes kept of each axis that loses any, by id */
+    private static function thinned(LivingPlant $plant, int $axis): array
+    {
+        self::axis($plant, $axis);
+
+        return [$axis => 0];
+    }
+
+    /** @return array<int, int> */
+    private static function headed(LivingPlant $plant, int $axis, int $node): array
+    {
+        $nodes = self::axis($plant, $axis)->nodes();
+        if ($node < 0 || $node >= $nodes) {
+            throw new Fault(sprintf(
+                'axis %d has %d nodes, so it cannot be headed above node %d', $axis, $nodes, $node,
+            ));
+        }
+
+        return [$axis => $node + 1];
+    }
+
+    /** @return array<int, int> */
+    private static function shortened(LivingPlant $plant, ?int $axis, int $buds): array
+    {
+        if ($axis !== null) {
+            self::axis($plant, $axis);
+        }
+        $keep = [];
+        foreach ($plant->axes as $id => $each) {
+            if ($axis === null ? $each->parent !== null : $each->parent === $axis) {
+                $keep[$id] = min($buds, $each->nodes());
+            }
+        }
+
+        return $keep;
+    }
+
+    /** @return array<int, int> what sets out below a height is gone, the stems themselves are not */
+    private static function raised(LivingPlant $plant, int $heightMm): array
+    {
+        $keep = [];
+        foreach ($plant->places() as $id => $place) {
+            if ($plant->axes[$id]->parent !== null && $place->z < $heightMm) {
+                $keep[$id] = 0;
+            }
+        }
+
+        return $keep;
+    }
+
+    /**
+     * Each axis down to the last node before the first that stands past a bound.
+     *
+     * @param  callable(float, float, float): bool  $isPast
+     * @return array<int, int>
+     */
+    private static function past(LivingPlant $plant, callable $isPast): array
+    {
+        $keep = [];
+        foreach ($plant->places() as $id => $place) {
+            $axis = $plant->axes[$id];
+            if ($isPast($place->x, $place->y, $place->z)) {
+                $keep[$id] = 0;
+
+                continue;
+            }
+            for ($node = 0, $nodes = $axis->nodes(); $node < $nodes; $node++) {
+                if ($isPast(...$place->at(($node + 1) * $plant->internodeMm))) {
+                    // A shoot whose foot stands within is not torn out: a stub with a bud is left of it.
+                    $keep[$id] = $axis->parent === null ? $node : max(1, $node);
+                    break;
+                }
+            }
+        }
+
+        return $keep;
+    }
+
+    /** @return Closure(float, float, float): bool */
+    private static function plane(float $towardsDeg, int $distanceMm): Closure
+    {
+        [$east, $north] = [sin(deg2rad($towardsDeg)), cos(deg2rad($towardsDeg))];
+
+        return static fn (float $x, float $y, float $z): bool => $x * $east + $y * $north > $distanceMm;
+    }
+
+    /**
+     * @param  array<int, int>  $keep  nodes of the axes that lose any, by id; what grew from what goes, goes with it
+     */
+    private static function keeping(LivingPlant $plant, array $keep): self
+    {
+        $pipes = $plant->pipes();
+        $axes = [];
+        $removed = 0;
+        $lost = [];
+        foreach ($plant->axes as $id => $axis) {
+            $stands = $axis->parent === null || (isset($axes[$axis->parent])
+                && $axis->node < $axes[$axis->parent]->nodes());
+            $nodes = $stands ? min($keep[$id] ?? $axis->nodes(), $axis->nodes()) : 0;
+            $removed += $axis->nodes() - $nodes;
+            if ($nodes > 0) {
+                $axes[$id] = $nodes < $axis->nodes()
+                    ? $axis->cutTo($nodes, self::above($plant, $axis, $nodes, $pipes))
+                    : $axis;
+            } elseif ($stands && $axis->parent !== null) {
+                $lost[$axis->parent] = ($lost[$axis->parent] ?? 0) + $pipes[$id];
+            }
+        }
+        foreach ($lost as $id => $pipe) {
+            $axes[$id] = $axes[$id]->lost($pipe);
+        }
+
+        return new self($plant->having($axes), $removed);
+    }
+
+    /**
+     * Pipes that ran through the place of a cut.
+     *
+     * @param  array<int, int>  $pipes  at the foot of each axis
+     */
+    private static function above(LivingPlant $plant, Axis $axis, int $nodes, array $pipes): int
+    {
+        $above = $axis->nodes() - $nodes;
+        foreach ($plant->axes as $id => $each) {
+            if ($each->parent === $axis->id && $each->node >= $nodes) {
+                $above += $pipes[$id];
+            }
+        }
+
+        return $above;
+    }
+
+    /** @throws Fault */
+    private static function axis(LivingPlant $plant, int $id): Axis
+    {
+        return $plant->axes[$id] ?? throw new Fault("axis $id is not there any more: it was cut off, or never grew");
+    }
+}

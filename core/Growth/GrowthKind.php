@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Growth;
+
+use PruningHook\Core\PlantBook\Figure;
+use PruningHook\Core\PlantBook\Figures;
+use PruningHook\Core\PlantBook\FloweringWood;
+use PruningHook\Core\PlantBook\GrowthHabit;
+use PruningHook\Core\PlantBook\HardCutting;
+use PruningHook\Core\PlantBook\Kind;
+
+/** How a kind grows: its habit, how many nodes a strong shoot makes in a season, and what it does with its wood. */
+final readonly class GrowthKind
+{
+    /** A strong shoot on a plant that was cut hard is so many times its vigour's usual extension. Common practice. */
+    private const STRONG = 2.0;
+
+    /**
+     * @param  int  $shootNodes  nodes of a shoot that nothing holds back
+     * @param  int  $breaksOld  dormant buds that break below a cut into old wood
+     */
+    public function __construct(
+        public GrowthHabit $habit,
+        public int $shootNodes,
+        public FloweringWood $wood,
+        public int $breaksOld,
+    ) {
+    }
+
+    /**
+     * A kind that flowers on new wood makes the growth before its flowers that the plant book gives; any other twice
+     * its vigour's extension.
+     */
+    public static function of(Kind $kind, GrowthHabit $habit, Figures $figures): self
+    {
+        $shootMm = $kind->growthMm !== null && $kind->wood !== FloweringWood::Old
+            ? intdiv($kind->growthMm[0] + $kind->growthMm[1], 2)
+            : self::STRONG * $figures->number(self::extension($kind));
+
+        return new self(
+            $habit, max(2, (int) round($shootMm * $habit->reach / $habit->internodeMm)), $kind->wood,
+            match ($kind->hardCutting) {
+                HardCutting::Well => 3,
+                HardCutting::Slowly => 2,
+                HardCutting::Badly => 0,
+            },
+        );
+    }
+
+    private static function extension(Kind $kind): Figure
+    {
+        return $kind->vigour->extension();
+    }
+}

@@ -1,0 +1,221 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Growth;
+
+/**
+ * A plant as its axes stand at the end of a winter: those of every season up to `season`, and none of the one to come.
+ * Parents come before what grows from them.
+ */
+final readonly class LivingPlant
+{
+    /** Wood a node's worth of pipes takes, in mm2: a shoot as thick as a pencil carries fifteen. Common practice. */
+    private const PIPE_MM2 = 2.5;
+
+    private const TRIES = 4;
+
+    /**
+     * @param  int  $season  the last that has grown
+     * @param  array<int, Axis>  $axes  by id
+     * @param  int  $next  id of the next axis
+     * @param  float  $roots  of a grown plant's, 0 to 1
+     * @param  int  $stood  nodes' worth of live wood that the roots grew for
+     * @param  int  $internodeMm  as this plant makes them
+     * @param  string  $seed  what chance is drawn from
+     * @param  float  $facesDeg  which way its first stem went
+     * @param  bool  $mirrored  true where its spirals wind the other way
+     */
+    public function __construct(
+        public GrowthKind $kind,
+        public int $season,
+        public array $axes,
+        public int $next,
+        public float $roots,
+        public int $stood,
+        public int $internodeMm,
+        public string $seed,
+        public float $facesDeg = 0.0,
+        public bool $mirrored = false,
+    ) {
+    }
+
+    /** A number from 0 to 1 that is always the same for the same plant and the same question. */
+    public function chance(string $of): float
+    {
+        return crc32("$this->seed|$of") / 0xFFFFFFFF;
+    }
+
+    /** @param  array<int, Axis>  $axes */
+    public function having(array $axes): self
+    {
+        return new self(
+            $this->kind, $this->season, $axes, $this->next, $this->roots, $this->stood, $this->internodeMm,
+            $this->seed, $this->facesDeg, $this->mirrored,
+        );
+    }
+
+    /** The same, drawn to another scale: what a plant of the same build that is so tall looks like. */
+    public function scaledTo(int $heightMm): self
+    {
+        $scaled = $this;
+        // What is smaller bends less, so that its height does not go quite with its scale.
+        for ($try = 0; $try < self::TRIES; $try++) {
+            $stands = $scaled->heightMm();
+            if ($stands === 0 || $stands === $heightMm) {
+                break;
+            }
+            $scaled = new self(
+                $this->kind, $this->season, $this->axes, $this->next, $this->roots, $this->stood,
+                max(1, (int) round($scaled->internodeMm * $heightMm / $stands)), $this->seed, $this->facesDeg,
+                $this->mirrored,
+            );
+        }
+
+        return $scaled;
+    }
+
+    public function turned(float $byDeg, bool $mirrored = false): self
+    {
+        return new self(
+            $this->kind, $this->season,
+            array_map(static fn (Axis $axis): Axis => $axis->turned($byDeg, $mirrored), $this->axes), $this->next,
+            $this->roots, $this->stood, $this->internodeMm, $this->seed,
+            ($mirrored ? -1 : 1) * $this->facesDeg + $byDeg, $this->mirrored !== $mirrored,
+        );
+    }
+
+    public function nodes(): int
+    {
+        return array_sum(array_map(static fn (Axis $axis): int => $axis->nodes(), $this->axes));
+    }
+
+    /** @return array<int, Place> where each axis sets out, by id */
+    public function places(): array
+    {
+        $places = [];
+        $crown = $this->crownMm();
+        foreach ($this->axes as $id => $axis) {
+            if ($axis->parent === null) {
+                $side = deg2rad($axis->fromDeg ?? $axis->azimuthDeg);
+                [$x, $y, $z] = [
+                    $crown * sin($side), $crown * cos($side),
+                    (float) ($axis->node < 0 ? 0 : $this->kind->habit->trunkMm),
+                ];
+            } else {
+                [$x, $y, $z] = $places[$axis->parent]->at(($axis->node + 1) * $this->internodeMm);
+            }
+            $places[$id] = Place::of($x, $y, $z, $axis->azimuthDeg, $axis->leanDeg, $this->bendOf($axis));
+        }
+
+        return $places;
+    }
+
+    /** The radius of the ring its stems leave the ground on, in mm: as if they stood side by side in a disc. */
+    private function crownMm(): float
+    {
+        $pipes = 0;
+        foreach ($this->pipes() as $id => $of) {
+            $pipes += $this->axes[$id]->parent === null && ! $this->axes[$id]->isDead() ? $of : 0;
+        }
+
+        return $this->kind->habit->trunkMm > 0 || $this->kind->habit->wireMm !== null
+            ? 0.0
+            : self::thickness($pipes);
+    }
+
+    /** Mains on wires keep the way they were laid; all else bends as its kind does. */
+    private function bendOf(Axis $axis): float
+    {
+        return $this->kind->habit->wireMm !== null && $axis->parent === null ? 0.0 : $this->kind->habit->bend;
+    }
+
+    /** @return array{float, float, float} x, y and z of a node, in mm */
+    public function pointOf(Place $place, int $node): array
+    {
+        return $place->at(($node + 1) * $this->internodeMm);
+    }
+
+    /** How high its live wood stands, in mm; where none lives, how high it stood. */
+    public function heightMm(): int
+    {
+        $height = 0.0;
+        $isAlive = $this->living() > 0;
+        foreach ($this->places() as $id => $place) {
+            $axis = $this->axes[$id];
+            $live = strlen($isAlive ? rtrim($axis->buds, Axis::DEAD) : $axis->buds);
+            if ($live > 0) {
+                // An arch stands highest in its middle.
+                $height = max(
+                    $height, $this->pointOf($place, $live - 1)[2], $this->pointOf($place, intdiv($live, 2))[2],
+                );
+            }
+        }
+
+        return (int) round($height);
+    }
+
+    /**
+     * Nodes' worth of pipes at the foot of each axis: its own, those of what grows from it, and those that carried what
+     * is gone (pipe model: Shinozaki et al. 1964, from memory).
+     *
+     * @return array<int, int> by id
+     */
+    public function pipes(): array
+    {
+        $pipes = [];
+        foreach (array_reverse($this->axes, true) as $id => $axis) {
+            $own = ($pipes[$id] ?? 0) + $axis->nodes() + $axis->disused;
+            $pipes[$id] = $own;
+            if ($axis->parent !== null) {
+                $pipes[$axis->parent] = ($pipes[$axis->parent] ?? 0) + $own;
+            }
+        }
+
+        return $pipes;
+    }
+
+    /** Thickness in mm of wood that so many pipes run through. */
+    public static function thickness(int $pipes): float
+    {
+        return 2 * sqrt($pipes * self::PIPE_MM2 / M_PI);
+    }
+
+    /** Nodes that live, and feed the roots. */
+    public function living(): int
+    {
+        $living = 0;
+        foreach ($this->axes as $axis) {
+            $living += strlen($axis->buds) - substr_count($axis->buds, Axis::DEAD);
+        }
+
+        return $living;
+    }
+
+    /** @return array<int, Axis> what rises from the base and lives, by id */
+    public function stems(): array
+    {
+        return array_filter(
+            $this->axes, static fn (Axis $axis): bool => $axis->parent === null && ! $axis->isDead(),
+        );
+    }
+
+    /** Seasons a stem has stood, 1 for one of the last. */
+    public function ageOf(Axis $axis): int
+    {
+        return $this->season - $axis->born() + 1;
+    }
+
+    /** @return array<int, list<int>> what grows from each axis, by id */
+    public function children(): array
+    {
+        $children = [];
+        foreach ($this->axes as $id => $axis) {
+            if ($axis->parent !== null) {
+                $children[$axis->parent][] = $id;
+            }
+        }
+
+        return $children;
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\PlantBook;
+
+/** How plants of one build grow, in figures of the plant book. Lengths in mm, angles in degrees from the upright. */
+final readonly class GrowthHabit
+{
+    /**
+     * @param  int  $stems  that rise from the base of a grown plant
+     * @param  array{int, int}  $basal  new ones in a season: as a rule, and at the most after a hard cut
+     * @param  array{int, int}  $lean  of what rises from the base, least and most
+     * @param  float  $bend  degrees that an axis turns outward for each metre; below nothing, upward
+     * @param  int  $fork  degrees between a branch and what bears it
+     * @param  int  $internodeMm  from bud to bud
+     * @param  float  $apical  how far below the tip of an upright shoot buds break, as a share of its length
+     * @param  int  $levelEveryMm  from lateral to lateral where a shoot lies level
+     * @param  float  $decay  what each order keeps of the strength of the one it grows from
+     * @param  float  $reach  of what a shoot of the kind makes, what one of this habit does
+     * @param  int  $shoots  full ones that the roots of a grown plant drive in a season
+     * @param  float  $rivalry  1 where shoots share evenly; above it the strong take from the weak
+     * @param  int  $turn  seasons a stem is good for
+     * @param  int  $shade  seasons that an inner twig lives
+     * @param  int  $dieback  of last season's tips, in per cent, that winter kills
+     * @param  bool  $twoYear  canes flower in their second summer and die
+     * @param  bool  $laterals  flowers come on laterals that break, not all along
+     * @param  ?int  $wireMm  apart, where its mains lie on wires
+     * @param  int  $trunkMm  of clear stem under its crown
+     */
+    public function __construct(
+        public string $key,
+        public int $stems,
+        public array $basal,
+        public array $lean,
+        public float $bend,
+        public int $fork,
+        public int $internodeMm,
+        public float $apical,
+        public int $levelEveryMm,
+        public float $decay,
+        public float $reach,
+        public int $shoots,
+        public float $rivalry,
+        public int $turn,
+        public int $shade,
+        public int $dieback,
+        public bool $twoYear,
+        public bool $laterals,
+        public ?int $wireMm,
+        public int $trunkMm,
+    ) {
+    }
+}
