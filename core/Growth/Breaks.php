@@ -8,8 +8,8 @@ use PruningHook\Core\PlantBook\GrowthHabit;
 
 /**
  * Which buds of a shoot break. On an upright one those near the tip, with a weight of exp(-(1 - u) / a) where u goes
- * from 0 at its foot to 1 at its tip (apical control; a is about 0.15, common practice); as it nears the level evenly, about
- * one every 15 cm. Just below a cut the next two to four.
+ * from 0 at its foot to 1 at its tip (apical control; a is about 0.15, common practice); as it nears the level evenly,
+ * about one every 15 cm. Just below a cut the next two to four.
  */
 final readonly class Breaks
 {

@@ -8,8 +8,8 @@ use PruningHook\Core\Fault;
 
 /**
  * A cut as a value: `thin` takes an axis out at its origin, `head` shortens one to a node, `shorten` takes every
- * lateral of an axis back to so many buds, `raise` takes off what begins below a height, `face` what stands past an upright
- * plane, `down` what stands above a height, stem by stem.
+ * lateral of an axis back to so many buds, `raise` takes off what begins below a height, `face` what stands past an
+ * upright plane, `down` what stands above a height, stem by stem.
  */
 final readonly class Cut
 {

@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Growth;
 
+use ArrayObject;
+
 /**
  * A plant as its axes stand at the end of a winter: those of every season up to `season`, and none of the one to come.
  * Parents come before what grows from them.
  */
 final readonly class LivingPlant
 {
+    /** @var ArrayObject<int, Place> where each axis sets out, once it has been asked for */
+    private ArrayObject $places;
+
     /** Wood a node's worth of pipes takes, in mm2: a shoot as thick as a pencil carries fifteen. Common practice. */
     private const PIPE_MM2 = 2.5;
 
@@ -38,6 +43,9 @@ final readonly class LivingPlant
         public float $facesDeg = 0.0,
         public bool $mirrored = false,
     ) {
+        /** @var ArrayObject<int, Place> $places */
+        $places = new ArrayObject;
+        $this->places = $places;
     }
 
     /** A number from 0 to 1 that is always the same for the same plant and the same question. */
@@ -93,6 +101,9 @@ final readonly class LivingPlant
     /** @return array<int, Place> where each axis sets out, by id */
     public function places(): array
     {
+        if (count($this->places) === count($this->axes)) {
+            return $this->places->getArrayCopy();
+        }
         $places = [];
         $crown = $this->crownMm();
         foreach ($this->axes as $id => $axis) {
@@ -107,6 +118,7 @@ final readonly class LivingPlant
             }
             $places[$id] = Place::of($x, $y, $z, $axis->azimuthDeg, $axis->leanDeg, $this->bendOf($axis));
         }
+        $this->places->exchangeArray($places);
 
         return $places;
     }

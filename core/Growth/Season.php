@@ -14,8 +14,11 @@ final readonly class Season
     /** A spiral goes round by this from bud to bud: the golden angle. */
     private const SPIRAL = 137.508;
 
+    /** How much chance has in which of two alike wakes. */
+    private const TIES = 0.2;
+
     /** What keeping old wood alive takes of a season's growth at the most. */
-    private const KEPT_ALIVE = 0.65;
+    private const KEPT_ALIVE = 0.5;
 
     /** A tip grows on the less for each season it has grown, and never for less than so much. */
     private const TIRES = 0.12;
@@ -44,7 +47,7 @@ final readonly class Season
     private const LEADER = 0.35;
 
     /** A lateral of fewer nodes stays a bud. */
-    private const LEAST_NODES = 2;
+    private const LEAST_NODES = 3;
 
     private function __construct(private LivingPlant $plant, private int $year)
     {
@@ -60,10 +63,10 @@ final readonly class Season
         $taken = $this->taken();
         $places = $this->plant->places();
         $wants = $this->competing([...$this->wants($places), ...$this->basal($taken)]);
-        $scale = $this->scale($wants, $taken);
+        [$awake, $scale] = $this->awake($wants, $taken);
         $axes = $this->plant->axes;
         $next = $this->plant->next;
-        foreach ($wants as [$id, $node, $strength, $leads]) {
+        foreach ($awake as [$id, $node, $strength, $leads]) {
             $nodes = (int) floor($this->plant->kind->shootNodes * $strength * $scale + 0.5);
             if ($id !== null && $node === null) {
                 $axes[$id] = $nodes > 0 ? $axes[$id]->longer($this->year, $nodes) : $axes[$id];
@@ -212,14 +215,37 @@ final readonly class Season
     }
 
     /**
-     * What each gets of what it wants.
+     * What wakes, the strongest first, and the share each gets of what it wants: as many as can be shoots and not mere
+     * points. The rest stay asleep, and those that wake have their part.
      *
      * @param  list<array{?int, ?int, float, bool}>  $wants
+     * @return array{list<array{?int, ?int, float, bool}>, float}
      */
-    private function scale(array $wants, float $taken): float
+    private function awake(array $wants, float $taken): array
+    {
+        $supply = $this->supply($taken) / $this->plant->kind->shootNodes;
+        $luck = array_map(fn (array $want): float => $want[2]
+            * (1 - self::TIES * $this->plant->chance("wakes $this->year $want[0] $want[1]")), $wants);
+        arsort($luck);
+        $awake = [];
+        $wanted = 0.0;
+        $least = self::LEAST_NODES / $this->plant->kind->shootNodes;
+        foreach (array_keys($luck) as $index) {
+            $more = $wanted + $wants[$index][2];
+            if ($awake !== [] && $wants[$index][2] * min(1.0, $supply / $more) < $least) {
+                break;
+            }
+            $awake[] = $wants[$index];
+            $wanted = $more;
+        }
+
+        return [$awake, $wanted > 0.0 ? min(1.0, $supply / $wanted) : 0.0];
+    }
+
+    /** Nodes that the roots can drive in a season, what keeps the old wood alive taken off. */
+    private function supply(float $taken): float
     {
         $kind = $this->plant->kind;
-        $wanted = $kind->shootNodes * array_sum(array_column($wants, 2));
         $full = $kind->habit->shoots * $kind->shootNodes;
         $old = 0;
         foreach ($this->plant->axes as $axis) {
@@ -228,9 +254,7 @@ final readonly class Season
         }
         $kept = min(self::KEPT_ALIVE, $old / ($full * $kind->habit->turn));
 
-        return $wanted <= 0 ? 0.0 : min(
-            1.0, $full * $this->plant->roots * (1 - $kept) * (1 + self::ANSWER * $taken) / $wanted,
-        );
+        return max(1.0, $full * $this->plant->roots * (1 - $kept) * (1 + self::ANSWER * $taken));
     }
 
     private function stem(int $id, int $nodes): Axis

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Bench;
 
+use App\Console\Commands\SpeaksJson;
 use App\PlantBook\PlantBookFiles;
 use Closure;
-use App\Console\Commands\SpeaksJson;
 use Illuminate\Console\Command;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\MonthDay;
@@ -41,7 +41,7 @@ final class BenchCommand extends Command
 {
     use SpeaksJson;
 
-    protected $signature = 'bench {what=windows : windows, judge or plan} {--seconds=10 : what a plan may look}';
+    protected $signature = 'bench {what=windows : windows, judge, plan or grow} {--seconds=10 : what a plan may look}';
 
     protected $description = 'Measure the core: plants a second, peak memory, and where the time goes';
 
@@ -65,8 +65,19 @@ final class BenchCommand extends Command
             'windows' => $this->windows($book),
             'judge' => $this->judge($book),
             'plan' => $this->plan($book, (float) $this->option('seconds')),
-            default => $this->refused(['bench: "windows", "judge" and "plan" can be measured']),
+            'grow' => $this->told((new GrowBench($book, $files->readHabits()))->run()),
+            default => $this->refused(['bench: "windows", "judge", "plan" and "grow" can be measured']),
         };
+    }
+
+    /** @param  list<string>  $lines */
+    private function told(array $lines): int
+    {
+        foreach ($lines as $line) {
+            $this->line($line);
+        }
+
+        return self::SUCCESS;
     }
 
     /**
