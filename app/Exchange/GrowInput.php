@@ -78,15 +78,7 @@ final class GrowInput
 
                 return $height === null ? $plant : $plant->scaledTo($height);
             }
-            foreach ($given['stems'] as $index => $stem) {
-                $reaches = $stem['length_mm'] * cos(deg2rad((float) $stem['lean_deg']));
-                if ($height !== null && $reaches > self::BESIDE * $height) {
-                    throw new Fault(sprintf(
-                        'stem %d reaches %d mm up and the plant is %d mm tall: one of them was measured wrong', $index,
-                        $reaches, $height,
-                    ));
-                }
-            }
+            self::hold($given['stems'], $height);
 
             return Raising::fromStems($kind, array_map(static fn (array $stem): array => [
                 'azimuth_deg' => (float) $stem['azimuth_deg'], 'lean_deg' => (float) $stem['lean_deg'],
@@ -95,6 +87,24 @@ final class GrowInput
             ], $given['stems']), $last, $seed);
         } catch (Fault $fault) {
             throw new InputFaults([(isset($given['stems']) ? '$.stems: ' : '$: ').$fault->getMessage()]);
+        }
+    }
+
+    /**
+     * @param  list<GivenStem>  $stems
+     *
+     * @throws Fault where one reaches further up than the plant is tall
+     */
+    private static function hold(array $stems, ?int $height): void
+    {
+        foreach ($height === null ? [] : $stems as $index => $stem) {
+            $reaches = $stem['length_mm'] * cos(deg2rad((float) $stem['lean_deg']));
+            if ($reaches > self::BESIDE * $height) {
+                throw new Fault(sprintf(
+                    'stem %d reaches %d mm up and the plant is %d mm tall: one of them was measured wrong', $index,
+                    $reaches, $height,
+                ));
+            }
         }
     }
 
@@ -121,16 +131,19 @@ final class GrowInput
         ];
     }
 
-    /** @param  GivenCut  $cut */
-    private static function cut(array $cut): Cut
+    /** @param  GivenCut  $given */
+    private static function cut(array $given): Cut
     {
+        // The schema has seen to it that each cut says what it needs.
+        $cut = $given + ['axis' => 0, 'node' => 0, 'buds' => 1, 'height_mm' => 1, 'towards_deg' => 0, 'distance_mm' => 1];
+
         return match ($cut['do']) {
-            'thin' => Cut::thin($cut['axis'] ?? 0),
-            'head' => Cut::head($cut['axis'] ?? 0, $cut['node'] ?? 0),
-            'shorten' => Cut::shorten($cut['axis'] ?? null, $cut['buds'] ?? 1),
-            'raise' => Cut::raise($cut['height_mm'] ?? 1),
-            'face' => Cut::face((float) ($cut['towards_deg'] ?? 0), $cut['distance_mm'] ?? 1),
-            default => Cut::down($cut['height_mm'] ?? 1),
+            'thin' => Cut::thin($cut['axis']),
+            'head' => Cut::head($cut['axis'], $cut['node']),
+            'shorten' => Cut::shorten($given['axis'] ?? null, $cut['buds']),
+            'raise' => Cut::raise($cut['height_mm']),
+            'face' => Cut::face((float) $cut['towards_deg'], $cut['distance_mm']),
+            default => Cut::down($cut['height_mm']),
         };
     }
 }

@@ -142,7 +142,7 @@ final class HeldToTheTradeTest extends TestCase
         $plant = $this->grown('blackcurrant', 14);
         $before = Year::of($plant)->bloom->flowers;
         // Two of every three, old and young.
-        $stems = array_values(array_keys($plant->stems()));
+        $stems = array_keys($plant->stems());
         $cuts = array_map(Cut::thin(...), array_values(array_filter(
             $stems, static fn (int $index): bool => $index % 3 !== 2, ARRAY_FILTER_USE_KEY,
         )));
