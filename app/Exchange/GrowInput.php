@@ -135,7 +135,9 @@ final class GrowInput
     private static function cut(array $given): Cut
     {
         // The schema has seen to it that each cut says what it needs.
-        $cut = $given + ['axis' => 0, 'node' => 0, 'buds' => 1, 'height_mm' => 1, 'towards_deg' => 0, 'distance_mm' => 1];
+        $cut = $given + [
+            'axis' => 0, 'node' => 0, 'buds' => 1, 'height_mm' => 1, 'towards_deg' => 0, 'distance_mm' => 1,
+        ];
 
         return match ($cut['do']) {
             'thin' => Cut::thin($cut['axis']),
