@@ -19,6 +19,7 @@ use App\PlantBook\OwnKindController;
 use App\PlantBook\PlantBookController;
 use App\Plants\BloomController;
 use App\Plants\DrawingController;
+use App\Plants\FutureController;
 use App\Plants\PlantController;
 use App\Plants\PlantListController;
 use App\Practice\PracticeController;
@@ -83,6 +84,7 @@ Route::middleware('auth')->group(function (): void {
     Route::put('plants/{plant}/bloom', [BloomController::class, 'store'])->name('bloom.store');
     Route::delete('bloom/{note}', [BloomController::class, 'destroy'])->name('bloom.destroy');
     Route::get('plants/{plant}/drawing', [DrawingController::class, 'show'])->name('plants.drawing');
+    Route::get('plants/{plant}/future', FutureController::class)->name('plants.future');
     Route::get('plants/{plant}/courses', [DrawingController::class, 'compare'])->name('plants.compare');
     Route::put('plants/{plant}/measures', [DrawingController::class, 'update'])->name('plants.measure');
     Route::get('plants/{plant}/stems', [StemController::class, 'show'])->name('stems.show');

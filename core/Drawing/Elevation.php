@@ -200,7 +200,7 @@ final readonly class Elevation
     }
 
     /** @return non-empty-list<Mark> */
-    private static function measure(int $top): array
+    public static function measure(int $top): array
     {
         $step = 100;
         foreach ([5000, 2000, 1000, 500, 250] as $length) {

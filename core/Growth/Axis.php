@@ -28,6 +28,7 @@ final readonly class Axis
      * @param  float  $azimuthDeg  clockwise from north
      * @param  float  $leanDeg  from the upright, where it sets out
      * @param  int  $order  0 for what rises from the base
+     * @param  int  $internodeMm  from node to node
      * @param  array<int, int>  $grown  nodes that stand, by the season they grew in, the first first
      * @param  string  $tip  `l` while it grows on, `f` where it ended in a flower, `d` dead, `h` cut, `b` cut and
      *     answered
@@ -41,6 +42,7 @@ final readonly class Axis
         public float $azimuthDeg,
         public float $leanDeg,
         public int $order,
+        public int $internodeMm,
         public array $grown,
         public string $buds,
         public string $tip = self::LIVE,
@@ -57,12 +59,14 @@ final readonly class Axis
         float $azimuthDeg,
         float $leanDeg,
         int $order,
+        int $internodeMm,
         int $season,
         int $nodes,
         string $bud = self::LIVE,
     ): self {
         return new self(
-            $id, $parent, $node, $azimuthDeg, $leanDeg, $order, [$season => $nodes], str_repeat($bud, $nodes),
+            $id, $parent, $node, $azimuthDeg, $leanDeg, $order, $internodeMm, [$season => $nodes],
+            str_repeat($bud, $nodes),
         );
     }
 
@@ -154,7 +158,8 @@ final readonly class Axis
         }
 
         return new self(
-            $this->id, $this->parent, $this->node, $this->azimuthDeg, $this->leanDeg, $this->order, $grown,
+            $this->id, $this->parent, $this->node, $this->azimuthDeg, $this->leanDeg, $this->order, $this->internodeMm,
+            $grown,
             substr($this->buds, 0, $nodes), self::HEADED, $this->disused + $carried, $this->fromDeg,
         );
     }
@@ -163,8 +168,18 @@ final readonly class Axis
     public function lost(int $pipes): self
     {
         return new self(
-            $this->id, $this->parent, $this->node, $this->azimuthDeg, $this->leanDeg, $this->order, $this->grown,
+            $this->id, $this->parent, $this->node, $this->azimuthDeg, $this->leanDeg, $this->order, $this->internodeMm,
+            $this->grown,
             $this->buds, $this->tip, $this->disused + $pipes, $this->fromDeg,
+        );
+    }
+
+    public function scaled(float $by): self
+    {
+        return new self(
+            $this->id, $this->parent, $this->node, $this->azimuthDeg, $this->leanDeg, $this->order,
+            max(1, (int) round($this->internodeMm * $by)), $this->grown, $this->buds, $this->tip, $this->disused,
+            $this->fromDeg,
         );
     }
 
@@ -174,6 +189,7 @@ final readonly class Axis
 
         return new self(
             $this->id, $this->parent, $this->node, $turn($this->azimuthDeg), $this->leanDeg, $this->order,
+            $this->internodeMm,
             $this->grown, $this->buds, $this->tip, $this->disused,
             $this->fromDeg === null ? null : $turn($this->fromDeg),
         );
@@ -183,7 +199,7 @@ final readonly class Axis
     private function with(?array $grown = null, ?string $buds = null, ?string $tip = null): self
     {
         return new self(
-            $this->id, $this->parent, $this->node, $this->azimuthDeg, $this->leanDeg, $this->order,
+            $this->id, $this->parent, $this->node, $this->azimuthDeg, $this->leanDeg, $this->order, $this->internodeMm,
             $grown ?? $this->grown, $buds ?? $this->buds, $tip ?? $this->tip, $this->disused, $this->fromDeg,
         );
     }

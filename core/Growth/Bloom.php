@@ -12,6 +12,9 @@ final readonly class Bloom
     /** A shoot of fewer nodes flowers the less for it. Common practice. */
     private const STRONG_NODES = 8;
 
+    /** Nodes of a spur at the most. Common practice. */
+    private const SPUR = 5;
+
     /**
      * @param  list<array{int, int, float}>  $at  axis, node and how many
      */
@@ -26,10 +29,15 @@ final readonly class Bloom
             return new self(0, 0, []);
         }
         $places = $plant->places();
-        $breaks = new Breaks($plant->kind->habit, $plant->internodeMm);
+        $breaks = new Breaks($plant->kind->habit);
         $at = [];
         foreach ($plant->axes as $id => $axis) {
             [$from, $to] = $axis->ofSeason($plant->season);
+            if ($plant->kind->habit->spurs && self::isSpur($axis)) {
+                $at[] = [$id, $axis->nodes() - 1, 1.0];
+
+                continue;
+            }
             if ($to <= $from) {
                 continue;
             }
@@ -66,6 +74,12 @@ final readonly class Bloom
         }
 
         return self::counted($plant, $plant->places(), $at);
+    }
+
+    /** A short lateral, grown so or cut so. */
+    private static function isSpur(Axis $axis): bool
+    {
+        return $axis->parent !== null && $axis->nodes() <= self::SPUR && ! $axis->isDead();
     }
 
     public function and(self $other): self

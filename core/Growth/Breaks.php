@@ -24,7 +24,7 @@ final readonly class Breaks
     /** Strength of the shoots just below a cut, the topmost first. Common practice. */
     private const BELOW_A_CUT = [1.0, 0.85, 0.7, 0.5];
 
-    public function __construct(private GrowthHabit $habit, private int $internodeMm)
+    public function __construct(private GrowthHabit $habit)
     {
     }
 
@@ -40,13 +40,13 @@ final readonly class Breaks
         if ($nodes < 1) {
             return [];
         }
-        $every = max(1, (int) round($this->habit->levelEveryMm / $this->internodeMm));
+        $every = max(1, (int) round($this->habit->levelEveryMm / $axis->internodeMm));
         $sum = 0.5;
         for ($node = $to - 1; $node >= $from; $node--) {
             if ($axis->buds[$node] !== Axis::LIVE) {
                 continue;
             }
-            $level = $this->levelness($place->leanAt(($node + 0.5) * $this->internodeMm));
+            $level = $this->levelness($place->leanOf($node - 0.5));
             $up = exp(-(1 - ($node - $from + 1) / $nodes) / $this->habit->apical);
             $sum += (1 - $level) * $up + $level / $every;
             // What lies far below an upright tip sleeps, however much of it there is.

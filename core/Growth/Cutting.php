@@ -107,7 +107,7 @@ final readonly class Cutting
                 continue;
             }
             for ($node = 0, $nodes = $axis->nodes(); $node < $nodes; $node++) {
-                if ($isPast(...$place->at(($node + 1) * $plant->internodeMm))) {
+                if ($isPast(...$place->node($node))) {
                     // A shoot whose foot stands within is not torn out: a stub with a bud is left of it.
                     $keep[$id] = $axis->parent === null ? $node : max(1, $node);
                     break;

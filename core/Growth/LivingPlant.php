@@ -26,7 +26,6 @@ final readonly class LivingPlant
      * @param  int  $next  id of the next axis
      * @param  float  $roots  of a grown plant's, 0 to 1
      * @param  int  $stood  nodes' worth of live wood that the roots grew for
-     * @param  int  $internodeMm  as this plant makes them
      * @param  string  $seed  what chance is drawn from
      * @param  float  $facesDeg  which way its first stem went
      * @param  bool  $mirrored  true where its spirals wind the other way
@@ -38,7 +37,6 @@ final readonly class LivingPlant
         public int $next,
         public float $roots,
         public int $stood,
-        public int $internodeMm,
         public string $seed,
         public float $facesDeg = 0.0,
         public bool $mirrored = false,
@@ -58,7 +56,7 @@ final readonly class LivingPlant
     public function having(array $axes): self
     {
         return new self(
-            $this->kind, $this->season, $axes, $this->next, $this->roots, $this->stood, $this->internodeMm,
+            $this->kind, $this->season, $axes, $this->next, $this->roots, $this->stood,
             $this->seed, $this->facesDeg, $this->mirrored,
         );
     }
@@ -73,11 +71,8 @@ final readonly class LivingPlant
             if ($stands === 0 || $stands === $heightMm) {
                 break;
             }
-            $scaled = new self(
-                $this->kind, $this->season, $this->axes, $this->next, $this->roots, $this->stood,
-                max(1, (int) round($scaled->internodeMm * $heightMm / $stands)), $this->seed, $this->facesDeg,
-                $this->mirrored,
-            );
+            $by = $heightMm / $stands;
+            $scaled = $scaled->having(array_map(static fn (Axis $axis): Axis => $axis->scaled($by), $scaled->axes));
         }
 
         return $scaled;
@@ -88,7 +83,7 @@ final readonly class LivingPlant
         return new self(
             $this->kind, $this->season,
             array_map(static fn (Axis $axis): Axis => $axis->turned($byDeg, $mirrored), $this->axes), $this->next,
-            $this->roots, $this->stood, $this->internodeMm, $this->seed,
+            $this->roots, $this->stood, $this->seed,
             ($mirrored ? -1 : 1) * $this->facesDeg + $byDeg, $this->mirrored !== $mirrored,
         );
     }
@@ -114,9 +109,11 @@ final readonly class LivingPlant
                     (float) ($axis->node < 0 ? 0 : $this->kind->habit->trunkMm),
                 ];
             } else {
-                [$x, $y, $z] = $places[$axis->parent]->at(($axis->node + 1) * $this->internodeMm);
+                [$x, $y, $z] = $places[$axis->parent]->node($axis->node);
             }
-            $places[$id] = Place::of($x, $y, $z, $axis->azimuthDeg, $axis->leanDeg, $this->bendOf($axis));
+            $places[$id] = Place::of(
+                $x, $y, $z, $axis->azimuthDeg, $axis->leanDeg, $this->bendOf($axis), $axis->internodeMm,
+            );
         }
         $this->places->exchangeArray($places);
 
@@ -145,7 +142,7 @@ final readonly class LivingPlant
     /** @return array{float, float, float} x, y and z of a node, in mm */
     public function pointOf(Place $place, int $node): array
     {
-        return $place->at(($node + 1) * $this->internodeMm);
+        return $place->node($node);
     }
 
     /** How high its live wood stands, in mm; where none lives, how high it stood. */
@@ -210,6 +207,16 @@ final readonly class LivingPlant
         return array_filter(
             $this->axes, static fn (Axis $axis): bool => $axis->parent === null && ! $axis->isDead(),
         );
+    }
+
+    /** The stem an axis stands on, by id. */
+    public function stemOf(Axis $axis): int
+    {
+        while ($axis->parent !== null) {
+            $axis = $this->axes[$axis->parent];
+        }
+
+        return $axis->id;
     }
 
     /** Seasons a stem has stood, 1 for one of the last. */

@@ -25,7 +25,7 @@ final readonly class Losses
         $left = $plant->having($axes);
 
         return new LivingPlant(
-            $left->kind, $left->season, $axes, $left->next, $left->roots, $left->living(), $left->internodeMm,
+            $left->kind, $left->season, $axes, $left->next, $left->roots, $left->living(),
             $left->seed, $left->facesDeg, $left->mirrored,
         );
     }

@@ -22,6 +22,7 @@ final readonly class Place
         private float $cos,
         private float $lean,
         private float $bend,
+        private int $internodeMm,
     ) {
     }
 
@@ -33,11 +34,24 @@ final readonly class Place
         float $azimuthDeg,
         float $leanDeg,
         float $bendDeg,
+        int $internodeMm,
     ): self {
         return new self(
             $x, $y, $z, sin(deg2rad($azimuthDeg)), cos(deg2rad($azimuthDeg)), deg2rad($leanDeg),
-            deg2rad($bendDeg) / 1000,
+            deg2rad($bendDeg) / 1000, $internodeMm,
         );
+    }
+
+    /** @return array{float, float, float} of a node, counted from 0; between nodes where it is no whole number */
+    public function node(float $node): array
+    {
+        return $this->at(($node + 1) * $this->internodeMm);
+    }
+
+    /** Its lean at a node, in degrees. */
+    public function leanOf(float $node): float
+    {
+        return $this->leanAt(($node + 1) * $this->internodeMm);
     }
 
     /** Its lean some way along, in degrees: never past hanging, nor bent back through the upright. */

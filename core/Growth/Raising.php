@@ -65,16 +65,17 @@ final readonly class Raising
                 $grown[$season - $age + 1 + $year] = intdiv($nodes, $age) + ($year === 0 ? $nodes % $age : 0);
             }
             $axes[$id] = new Axis(
-                $id, null, $kind->habit->trunkMm > 0 ? 0 : -1, $stem['azimuth_deg'], $stem['lean_deg'], 0, $grown,
+                $id, null, $kind->habit->trunkMm > 0 ? 0 : -1, $stem['azimuth_deg'], $stem['lean_deg'], 0,
+                $kind->habit->internodeMm, $grown,
                 str_repeat(Axis::LIVE, $nodes), fromDeg: $stem['from_azimuth_deg'] ?? null,
             );
         }
         $laid = new LivingPlant(
-            $kind, $season, $axes, count($axes), 1.0, 0, $kind->habit->internodeMm, $seed, $stems[0]['azimuth_deg'],
+            $kind, $season, $axes, count($axes), 1.0, 0, $seed, $stems[0]['azimuth_deg'],
         );
 
         return new LivingPlant(
-            $kind, $season, $axes, $laid->next, 1.0, $laid->living(), $laid->internodeMm, $seed, $laid->facesDeg,
+            $kind, $season, $axes, $laid->next, 1.0, $laid->living(), $seed, $laid->facesDeg,
         );
     }
 
@@ -83,18 +84,20 @@ final readonly class Raising
     {
         $habit = $kind->habit;
         $stems = min(3, $habit->stems);
-        $faces = crc32($seed) % 360;
+        // What is trained on wires lies in the plane of its wall.
+        $faces = $habit->wireMm !== null ? 0 : crc32($seed) % 360;
         $axes = [];
         for ($id = 0; $id < $stems; $id++) {
             $axes[$id] = Axis::shoot(
                 $id, null, $habit->trunkMm > 0 ? 0 : -1,
                 fmod($faces + ($habit->wireMm !== null ? ($id % 2 === 0 ? 90 : 270) : 360 * $id / $stems), 360),
-                ($habit->lean[0] + $habit->lean[1]) / 2, 0, $season, max(2, intdiv($kind->shootNodes, 4)),
+                ($habit->lean[0] + $habit->lean[1]) / 2, 0, $habit->internodeMm, $season,
+                max(2, intdiv($kind->shootNodes, 4)),
             );
         }
 
         return new LivingPlant(
-            $kind, $season, $axes, $stems, self::YOUNG_ROOTS, 0, $habit->internodeMm, $seed, (float) $faces,
+            $kind, $season, $axes, $stems, self::YOUNG_ROOTS, 0, $seed, (float) $faces,
         );
     }
 }

@@ -46,6 +46,9 @@ final readonly class Season
     /** What takes the place of a tip rights itself: it keeps so much of the fork. */
     private const LEADER = 0.35;
 
+    /** A shoot that could not make so much of what it wants does not start. */
+    private const LEAST_SHARE = 0.1;
+
     /** A lateral of fewer nodes stays a bud. */
     private const LEAST_NODES = 3;
 
@@ -85,7 +88,7 @@ final readonly class Season
             - self::ROOTS_LOSE * max(0.0, $taken - self::HARD);
 
         return new LivingPlant(
-            $this->plant->kind, $this->year, $axes, $next, max(0.1, min(1.0, $roots)), 0, $this->plant->internodeMm,
+            $this->plant->kind, $this->year, $axes, $next, max(0.1, min(1.0, $roots)), 0,
             $this->plant->seed, $this->plant->facesDeg, $this->plant->mirrored,
         );
     }
@@ -146,7 +149,7 @@ final readonly class Season
     private function answer(Axis $axis, Place $place): array
     {
         $habit = $this->plant->kind->habit;
-        $breaks = new Breaks($habit, $this->plant->internodeMm);
+        $breaks = new Breaks($habit);
         $strength = $habit->decay ** $axis->order;
         $wants = [];
         foreach ($breaks->belowCut($axis, $this->answers($axis)) as $node => $weight) {
@@ -156,7 +159,7 @@ final readonly class Season
             // A stub breaks from the ring of buds at its foot as well: so a knuckle grows.
             $wants[] = [$axis->id, 0, self::FROM_A_STUB * $strength, true];
         }
-        if ($breaks->levelness($place->leanAt($axis->nodes() * $this->plant->internodeMm)) > 0.5) {
+        if ($breaks->levelness($place->leanOf($axis->nodes() - 1)) > 0.5) {
             [$from, $to] = $axis->ofSeason($this->plant->season);
             $to = min($to, $axis->nodes() - count($wants));
             foreach ($breaks->along($axis, $place, $from, $to) as $node => $weight) {
@@ -184,7 +187,7 @@ final readonly class Season
         }
         $season = $isLive ? $this->plant->season : array_key_last($axis->grown) ?? 0;
         $leads = ! $isLive;
-        $breaks = new Breaks($habit, $this->plant->internodeMm);
+        $breaks = new Breaks($habit);
         foreach ($breaks->along($axis, $place, ...$axis->ofSeason($season)) as $node => $weight) {
             $wants[] = [$axis->id, $node, $weight * $strength * ($leads ? 1.0 : $habit->decay), $leads];
             $leads = false;
@@ -232,7 +235,8 @@ final readonly class Season
         $least = self::LEAST_NODES / $this->plant->kind->shootNodes;
         foreach (array_keys($luck) as $index) {
             $more = $wanted + $wants[$index][2];
-            if ($awake !== [] && $wants[$index][2] * min(1.0, $supply / $more) < $least) {
+            $share = min(1.0, $supply / $more);
+            if ($awake !== [] && ($share < self::LEAST_SHARE || $wants[$index][2] * $share < $least)) {
                 break;
             }
             $awake[] = $wants[$index];
@@ -266,7 +270,7 @@ final readonly class Season
 
         return Axis::shoot(
             $id, null, $habit->trunkMm > 0 ? 0 : -1, fmod($this->plant->facesDeg + $way + 360_000, 360), $lean, 0,
-            $this->year, $nodes,
+            $habit->internodeMm, $this->year, $nodes,
         );
     }
 
@@ -274,8 +278,8 @@ final readonly class Season
     private function lateral(int $id, Axis $parent, Place $place, int $node, int $nodes, bool $leads): Axis
     {
         $habit = $this->plant->kind->habit;
-        $leanDeg = $place->leanAt(($node + 1) * $this->plant->internodeMm);
-        $level = (new Breaks($habit, $this->plant->internodeMm))->levelness($leanDeg);
+        $leanDeg = $place->leanOf($node);
+        $level = (new Breaks($habit))->levelness($leanDeg);
         // A second one from the same place goes another way.
         $turns = $node + ($parent->buds[$node] === Axis::BROKEN ? 1 + $id % 5 : 0);
         $round = fmod(self::SPIRAL * $turns, 360) - 180;
@@ -286,7 +290,7 @@ final readonly class Season
         return Axis::shoot(
             $id, $parent->id, $node,
             fmod($parent->azimuthDeg + ($this->plant->mirrored ? -1 : 1) * $turn + 720, 360), $lean,
-            $parent->order + ($leads ? 0 : 1), $this->year, $nodes,
+            $parent->order + ($leads ? 0 : 1), $habit->internodeMm, $this->year, $nodes,
         );
     }
 

@@ -18,6 +18,8 @@ final readonly class Year
         public int $removed,
         /** as it stood in late summer, before it lost anything */
         public LivingPlant $summer,
+        /** as it stood in flower */
+        public LivingPlant $inBloom,
     ) {
     }
 
@@ -43,7 +45,7 @@ final readonly class Year
 
         return new self(
             Losses::after($cut->plant), $old->and($new), $stands->removed + $flowered->removed + $cut->removed,
-            $cut->plant,
+            $cut->plant, $old->flowers > 0.0 && $new->flowers <= $old->flowers ? $stands->plant : $grown,
         );
     }
 }

@@ -25,6 +25,7 @@ final readonly class GrowthHabit
      * @param  int  $dieback  of last season's tips, in per cent, that winter kills
      * @param  bool  $twoYear  canes flower in their second summer and die
      * @param  bool  $laterals  flowers come on laterals that break, not all along
+     * @param  bool  $spurs  short laterals flower year after year
      * @param  ?int  $wireMm  apart, where its mains lie on wires
      * @param  int  $trunkMm  of clear stem under its crown
      */
@@ -47,6 +48,7 @@ final readonly class GrowthHabit
         public int $dieback,
         public bool $twoYear,
         public bool $laterals,
+        public bool $spurs,
         public ?int $wireMm,
         public int $trunkMm,
     ) {

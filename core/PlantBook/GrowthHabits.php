@@ -71,6 +71,7 @@ final readonly class GrowthHabits
             dieback: $entry->int('dieback') ?? 0,
             twoYear: $entry->bool('two_year', false),
             laterals: $entry->bool('laterals', false),
+            spurs: $entry->bool('spurs', false),
             wireMm: $entry->int('wire_mm'),
             trunkMm: $entry->int('trunk_mm') ?? 0,
         );

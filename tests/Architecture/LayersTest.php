@@ -38,8 +38,11 @@ final class LayersTest
             'Calendar', 'Practice', 'Plant', 'PlantBook', 'Amount', 'Effort', 'Weather', 'Safety', 'Method',
         ],
         'Planning' => ['Calendar', 'Practice', 'Plant', 'PlantBook', 'Prescription'],
-        'Regrowth' => ['Plant', 'PlantBook', 'Amount', 'Prescription'],
-        'Drawing' => ['Units', 'Calendar', 'Plant', 'PlantBook', 'Amount', 'Structure', 'Prescription', 'Planning'],
+        'Regrowth' => ['Calendar', 'Plant', 'PlantBook', 'Growth', 'Amount', 'Prescription'],
+        'Drawing' => [
+            'Units', 'Calendar', 'Plant', 'PlantBook', 'Growth', 'Amount', 'Structure', 'Prescription', 'Planning',
+            'Regrowth',
+        ],
     ];
 
     /**

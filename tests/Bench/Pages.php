@@ -51,6 +51,7 @@ final readonly class Pages
             'plant form' => "/plants/$plant/edit",
             'drawing' => "/plants/$plant/drawing",
             'courses' => "/plants/$plant/courses",
+            'three years on' => "/plants/$plant/future?at=three",
             'stems' => "/plants/$plant/stems",
             'record' => "/plants/$plant/record",
             'record of the firm' => '/record',

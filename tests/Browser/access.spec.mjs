@@ -12,6 +12,7 @@ const PAGES = [
     '/gardens/1/visits/plan?tasks[]=1:winter-pass:2027&tasks[]=1:summer-pass:2027', '/search', '/search?q=box',
     '/search?q=buddlea', '/visits/1', '/gardens/1/signs', '/plant-book?q=rose', '/plant-book/lilac',
     '/house-practice', '/plants/2/stems?stem=A', '/plants/3/stems', '/plants/8', '/plants/32', '/plants/8/courses',
+    '/plants/8/future?at=bloom',
     '/plant-book/anchors', '/plant-book/new', '/plant-book/wisteria/own', '/?by=urgency&zoom=week', '/?q=a&groups=2',
     '/plan', '/plan?week=2027-03-15', '/crews', '/crews/create', '/crews/1/edit',
     '/round?crew=1', '/gardens?q=lane', '/gardens/1?visits=2', '/offline', '/record',

@@ -55,6 +55,7 @@ final class RolesTest extends FeatureTestCase
         ['bloom.destroy', 'delete', 302, 302, 403, 302, 403],
         ['plants.drawing', 'get', 200, 200, 200, 200, 200],
         ['plants.compare', 'get', 200, 200, 200, 200, 200],
+        ['plants.future', 'get', 200, 200, 200, 200, 200],
         ['plants.measure', 'put', 302, 302, 403, 403, 403],
         ['stems.show', 'get', 200, 200, 200, 200, 200],
         ['stems.update', 'put', 302, 302, 403, 302, 403],

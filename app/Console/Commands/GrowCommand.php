@@ -92,7 +92,7 @@ final class GrowCommand extends Command
             'id' => $axis->id, 'parent' => $axis->parent, 'node' => max(0, $axis->node),
             'azimuth_deg' => round($axis->azimuthDeg, 1), 'lean_deg' => round($axis->leanDeg, 1),
             'order' => $axis->order, 'born' => $axis->born(), 'nodes' => $axis->nodes(),
-            'length_mm' => $axis->nodes() * $plant->internodeMm,
+            'length_mm' => $axis->nodes() * $axis->internodeMm,
             'base_mm' => round(LivingPlant::thickness($pipes[$axis->id]), 1),
             'tip' => array_map(
                 static fn (float $mm): int => (int) round($mm),

@@ -12,6 +12,7 @@
             @if ($crews) @can('plan', $plant->garden)<a class="btn btn-primary" data-key="p"
                 href="{{ route('visits.create', [$plant->garden, 'tasks' => $plan]) }}">Plan a visit</a>@endcan @endif
             <a class="btn btn-quiet" data-key="j" href="{{ route('stems.show', $plant) }}">Stems</a>
+            <a class="btn btn-quiet" href="{{ route('plants.future', $plant) }}">Three years on</a>
             <a class="btn btn-quiet" href="{{ route('plants.record', $plant) }}">Record</a>
             @can('update', $plant)<a class="btn btn-quiet" data-key="e" href="{{ route('plants.edit',
                 $plant) }}">Edit</a>@endcan

@@ -25,10 +25,10 @@ final class HeldToTheTradeTest extends TestCase
 
     public function test_a_level_cane_breaks_all_along_and_an_upright_one_at_its_top_only(): void
     {
-        $breaks = new Breaks(self::habit('climber'), 50);
-        $cane = Axis::shoot(0, null, -1, 90, 0, 0, 2026, 40);
+        $breaks = new Breaks(self::habit('climber'));
+        $cane = Axis::shoot(0, null, -1, 90, 0, 0, 50, 2026, 40);
         $along = static fn (float $lean): array => array_keys($breaks->along(
-            $cane, Place::of(0, 0, 0, 90, $lean, 0), 0, 40,
+            $cane, Place::of(0, 0, 0, 90, $lean, 0, 50), 0, 40,
         ));
         $upright = $along(5);
         $level = $along(88);
@@ -174,7 +174,7 @@ final class HeldToTheTradeTest extends TestCase
         $longest = 0;
         foreach (Year::of($plant)->summer->axes as $axis) {
             [$from, $to] = $axis->ofSeason($plant->season + 1);
-            $longest = max($longest, ($to - $from) * $plant->internodeMm);
+            $longest = max($longest, ($to - $from) * $axis->internodeMm);
         }
         self::assertGreaterThan(1500, $longest);
         $again = Year::of($plant, summer: [Cut::shorten(null, 5)])->plant;

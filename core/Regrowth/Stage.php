@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Regrowth;
+
+use PruningHook\Core\Growth\Bloom;
+use PruningHook\Core\Growth\LivingPlant;
+
+/** A plant at one moment of a course. */
+final readonly class Stage
+{
+    /** The moments, in order, as they are called. */
+    public const NAMES = [
+        'now' => 'As it stands', 'after' => 'After the cut', 'bloom' => 'At its next bloom',
+        'one' => 'A year on', 'two' => 'Two years on', 'three' => 'Three years on',
+    ];
+
+    /**
+     * @param  ?LivingPlant  $left  what will be left of it, where a cut is about to be made
+     * @param  ?Bloom  $bloom  where it is in flower
+     * @param  int  $removedPercent  of its live wood, in the cut of that season
+     */
+    public function __construct(
+        public LivingPlant $plant,
+        public ?LivingPlant $left,
+        public ?Bloom $bloom,
+        public int $removedPercent,
+    ) {
+    }
+}

@@ -1,0 +1,232 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Regrowth;
+
+use PruningHook\Core\Amount\Amount;
+use PruningHook\Core\Amount\Effect;
+use PruningHook\Core\Growth\Axis;
+use PruningHook\Core\Growth\Cut;
+use PruningHook\Core\Growth\Cutting;
+use PruningHook\Core\Growth\LivingPlant;
+use PruningHook\Core\Prescription\Task;
+
+/**
+ * A task's amounts as cuts on a living plant: what is dead, then whole stems, the oldest first, then heights, then
+ * laterals and what is thinned out, as the steps have it.
+ */
+final readonly class TaskCuts
+{
+    /** Shoots of one stem that are kept where it is cut to a height each year. Common practice. */
+    private const AT_ONE_HEIGHT = 2;
+
+    private const DRAWN = [
+        Effect::OldStemsOut, Effect::StemsOut, Effect::StemsShare, Effect::StemsKept, Effect::CutHeight,
+        Effect::HeightAfter, Effect::ClearStem, Effect::BudsOnLaterals, Effect::NodesOnSpurs, Effect::LiveShare,
+    ];
+
+    /** @param  list<Cut>  $cuts  in their order */
+    private function __construct(public LivingPlant $left, public array $cuts)
+    {
+    }
+
+    /** Whether a task's amounts say what is cut: ties and rough passes do not. */
+    public static function draws(Task $task): bool
+    {
+        foreach ($task->amounts as $amount) {
+            if (in_array($amount->effect, self::DRAWN, true) || self::isPlainHeight($amount) || self::isClip($amount)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public static function of(LivingPlant $plant, Task $task): self
+    {
+        $made = (new self($plant, []))->make(self::dead($plant));
+        foreach ($task->amounts as $amount) {
+            $made = $made->make($made->wholeStems($amount));
+        }
+        foreach ($task->amounts as $amount) {
+            $made = $made->make($made->heights($amount));
+        }
+        foreach ($task->amounts as $amount) {
+            $made = $made->make($made->laterals($amount));
+        }
+
+        return $made;
+    }
+
+    /** @param  list<Cut>  $cuts */
+    private function make(array $cuts): self
+    {
+        return $cuts === [] ? $this : new self(Cutting::of($this->left, $cuts)->plant, [...$this->cuts, ...$cuts]);
+    }
+
+    /** @return list<Cut> what is dead of what lives: it does not count against the amount */
+    private static function dead(LivingPlant $plant): array
+    {
+        $cuts = [];
+        // What has died down for the winter is cut down, not picked out.
+        foreach ($plant->living() === 0 ? [] : $plant->axes as $id => $axis) {
+            $parent = $axis->parent === null ? null : $plant->axes[$axis->parent];
+            if ($axis->isDead() && ($parent === null || ! $parent->isDead())) {
+                $cuts[] = Cut::thin($id);
+            }
+        }
+
+        return $cuts;
+    }
+
+    /** @return list<Cut> */
+    private function wholeStems(Amount $amount): array
+    {
+        $stems = $this->left->stems();
+        $pipes = $this->left->pipes();
+        $isKept = $amount->effect === Effect::StemsKept;
+        // Of those that are to stay the strongest do; what is past its time goes first in any case.
+        $rank = fn (Axis $stem): array => $isKept
+            ? [$this->left->ageOf($stem) > $this->left->kind->habit->turn ? 0 : 1, $pipes[$stem->id], $stem->id]
+            : [$stem->born(), 0, $stem->id];
+        uasort($stems, static fn (Axis $a, Axis $b): int => $rank($a) <=> $rank($b));
+        $go = match ($amount->effect) {
+            Effect::OldStemsOut, Effect::StemsOut => $amount->target,
+            Effect::StemsShare => (int) round(count($stems) * $amount->target / 100),
+            Effect::StemsKept => count($stems) - $amount->target,
+            default => 0,
+        };
+
+        return array_map(Cut::thin(...), array_slice(array_keys($stems), 0, max(0, min($go, count($stems) - 1))));
+    }
+
+    /** @return list<Cut> */
+    private function heights(Amount $amount): array
+    {
+        return match (true) {
+            $amount->target < 1 => [],
+            $amount->effect === Effect::CutHeight => [
+                ...$this->uncrowded($amount->target), Cut::down($amount->target),
+            ],
+            $amount->effect === Effect::HeightAfter, self::isPlainHeight($amount) => [Cut::down($amount->target)],
+            $amount->effect === Effect::ClearStem => [Cut::raise($amount->target)],
+            default => [],
+        };
+    }
+
+    /** Grasses, clematis, stools and the stems of a bowl are cut to a height that is no more than that. */
+    private static function isPlainHeight(Amount $amount): bool
+    {
+        return $amount->effect === null && $amount->unit === 'mm'
+            && preg_match('/^(height|stem length)/', $amount->what) === 1;
+    }
+
+    private static function isClip(Amount $amount): bool
+    {
+        return $amount->unit === 'mm' && str_contains($amount->what, 'growth left');
+    }
+
+    /**
+     * A stem that is cut to one height year after year keeps a few of the shoots it made there, the strongest.
+     *
+     * @return list<Cut>
+     */
+    private function uncrowded(int $heightMm): array
+    {
+        $plant = $this->left;
+        $pipes = $plant->pipes();
+        $places = $plant->places();
+        $stands = [];
+        foreach ($plant->axes as $id => $axis) {
+            $stem = $plant->stemOf($axis);
+            // What grows from one of them goes or stays with it.
+            if ($axis->parent !== null && ! isset($stands[$stem][$axis->parent]) && $places[$id]->z <= $heightMm
+                && $plant->pointOf($places[$id], $axis->nodes() - 1)[2] > $heightMm) {
+                $stands[$stem][$id] = $pipes[$id];
+            }
+        }
+        $cuts = [];
+        foreach ($stands as $shoots) {
+            arsort($shoots);
+            array_push($cuts, ...array_map(Cut::thin(...), array_slice(array_keys($shoots), self::AT_ONE_HEIGHT)));
+        }
+
+        return $cuts;
+    }
+
+    /** @return list<Cut> */
+    private function laterals(Amount $amount): array
+    {
+        return match (true) {
+            $amount->effect === Effect::BudsOnLaterals, $amount->effect === Effect::NodesOnSpurs => [
+                Cut::shorten(null, max(1, $amount->target)),
+            ],
+            $amount->effect === Effect::LiveShare => $this->thinned($amount->target),
+            self::isClip($amount) => $this->clipped($amount->target),
+            default => [],
+        };
+    }
+
+    /**
+     * Branches within and low down, whole, until so much of what lives is gone.
+     *
+     * @return list<Cut>
+     */
+    private function thinned(int $percent): array
+    {
+        $plant = $this->left;
+        $places = $plant->places();
+        $under = $this->under();
+        $branches = array_filter($plant->axes, static fn (Axis $axis): bool => $axis->parent !== null);
+        uasort($branches, static fn (Axis $a, Axis $b): int => [$places[$a->id]->z, $a->id]
+            <=> [$places[$b->id]->z, $b->id]);
+        $room = (int) round($plant->living() * $percent / 100);
+        $cuts = [];
+        $gone = [];
+        foreach ($branches as $id => $axis) {
+            if (isset($gone[$axis->parent ?? -1])) {
+                $gone[$id] = true;
+            } elseif ($under[$id] <= $room) {
+                $room -= $under[$id];
+                $gone[$id] = true;
+                $cuts[] = Cut::thin($id);
+            }
+        }
+
+        return $cuts;
+    }
+
+    /** @return array<int, int> live nodes of each axis and of what grows from it, by id */
+    private function under(): array
+    {
+        $under = [];
+        foreach (array_reverse($this->left->axes, true) as $id => $axis) {
+            $under[$id] = ($under[$id] ?? 0) + $axis->nodes() - substr_count($axis->buds, Axis::DEAD);
+            if ($axis->parent !== null) {
+                $under[$axis->parent] = ($under[$axis->parent] ?? 0) + $under[$id];
+            }
+        }
+
+        return $under;
+    }
+
+    /**
+     * Last season's shoots, each down to so much of itself: a hedge's face, a lavender's dome.
+     *
+     * @return list<Cut>
+     */
+    private function clipped(int $leftMm): array
+    {
+        $cuts = [];
+        foreach ($this->left->axes as $id => $axis) {
+            $keep = max(1, (int) round($leftMm / $axis->internodeMm));
+            [$from, $to] = $axis->ofSeason($this->left->season);
+            if ($to - $from > $keep) {
+                $cuts[] = Cut::head($id, $from + $keep - 1);
+            }
+        }
+
+        return $cuts;
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Regrowth;
+
+use PruningHook\Core\Growth\GrowthKind;
+use PruningHook\Core\Growth\LivingPlant;
+use PruningHook\Core\Growth\Raising;
+use PruningHook\Core\Prescription\Task;
+
+/** A plant as it stands after years in good hands: raised, and cut as it is cut now from its third season on. */
+final readonly class Upbringing
+{
+    /** Seasons that it grows as it will, before anybody cuts it. Common practice. */
+    private const FREE = 2;
+
+    /**
+     * @param  int  $seasons  it has stood
+     * @param  int  $last  the season it has grown last
+     * @param  ?Task  $task  done each year; null where it was left alone
+     */
+    public static function of(
+        GrowthKind $kind,
+        int $seasons,
+        int $last,
+        string $seed,
+        ?Task $task,
+        CutTime $time,
+    ): LivingPlant {
+        $free = $task === null ? $seasons : min($seasons, self::FREE);
+        $plant = Raising::of($kind, $free, $last - $seasons + $free, $seed);
+        for ($season = $free; $season < $seasons; $season++) {
+            [$year] = Future::year($plant, $task, $time);
+            $plant = $year->plant;
+        }
+
+        return $plant;
+    }
+}
