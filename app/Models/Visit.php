@@ -86,11 +86,6 @@ final class Visit extends Model
         return $this->locked || $this->confirmed || $this->outside_reason !== null;
     }
 
-    public function isLogged(): bool
-    {
-        return $this->tasks->every(static fn (VisitTask $task): bool => $task->log !== null);
-    }
-
     /** @return HasMany<Entry, $this> what was said of it as a whole */
     public function entries(): HasMany
     {

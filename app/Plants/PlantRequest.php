@@ -65,10 +65,11 @@ final class PlantRequest extends AskedRequest
         }
         $said = $this->line('kind');
         $label = $this->line('label');
+        $notes = trim($this->line('notes').($said === '' || $said === $label ? '' : "\nSaid to be: $said"));
         $this->merge([
             'kind' => $as,
             'label' => $label === '' ? $said : $label,
-            'notes' => trim($this->line('notes').($said === '' || $said === $label ? '' : "\nSaid to be: $said")),
+            'notes' => $notes === '' ? null : $notes,
         ]);
     }
 

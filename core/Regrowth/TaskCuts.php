@@ -159,13 +159,36 @@ final readonly class TaskCuts
     private function laterals(Amount $amount): array
     {
         return match (true) {
-            $amount->effect === Effect::BudsOnLaterals, $amount->effect === Effect::NodesOnSpurs => [
-                Cut::shorten(null, max(1, $amount->target)),
+            $amount->effect === Effect::BudsOnLaterals => [Cut::shorten(null, max(1, $amount->target))],
+            $amount->effect === Effect::NodesOnSpurs => [
+                ...$this->oneToASpur(), Cut::shorten(null, max(1, $amount->target)),
             ],
             $amount->effect === Effect::LiveShare => $this->thinned($amount->target),
             self::isClip($amount) => $this->clipped($amount->target),
             default => [],
         };
+    }
+
+    /**
+     * A vine's spur is led back to its lowest shoot each year, so that it does not creep out into a head.
+     *
+     * @return list<Cut>
+     */
+    private function oneToASpur(): array
+    {
+        $axes = $this->left->axes;
+        $children = $this->left->children();
+        $cuts = [];
+        foreach ($axes as $id => $axis) {
+            if ($axis->parent === null || $axes[$axis->parent]->parent !== null || ! isset($children[$id])) {
+                continue;
+            }
+            $on = $children[$id];
+            usort($on, static fn (int $a, int $b): int => [$axes[$a]->node, $a] <=> [$axes[$b]->node, $b]);
+            array_push($cuts, ...array_map(Cut::thin(...), [...array_slice($on, 1), ...$children[$on[0]] ?? []]));
+        }
+
+        return $cuts;
     }
 
     /**
