@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plants;
 
 use App\Models\Garden;
+use App\PlantBook\Unnamed;
 use App\Support\AskedRequest;
 use Closure;
 use Illuminate\Support\Facades\Gate;
@@ -16,6 +17,18 @@ final class PlantListRequest extends AskedRequest
     public function authorize(): bool
     {
         return Gate::allows('update', $this->route('garden'));
+    }
+
+    /** What nobody knows has no tick: to say what it is kept as is to plant it. */
+    protected function prepareForValidation(): void
+    {
+        $rows = (array) $this->input('rows');
+        foreach ($rows as $index => $row) {
+            if (is_array($row) && is_string($row['kind'] ?? null) && Unnamed::is($row['kind'])) {
+                $rows[$index]['take'] = '1';
+            }
+        }
+        $this->merge(['rows' => $rows]);
     }
 
     /** @return array<string, mixed> */

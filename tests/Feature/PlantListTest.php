@@ -101,6 +101,11 @@ final class PlantListTest extends FeatureTestCase
         $store = "/gardens/{$this->garden->id}/plants";
         $facts = ['kind' => 'Xanthostemon', 'label' => '', 'count' => '1'];
         $this->from("$store/create")->post($store, $facts)->assertSessionHasErrors(['kind', 'label']);
+        // Enter presses the first button of a form: it must be none that keeps the plant as something.
+        $form = (string) $this->get("$store/create")->getContent();
+        preg_match('/<form [^>]*class="to-56".*?(<button.*?>)/s', $form, $first);
+        self::assertStringNotContainsString('keep_as', $first[1] ?? 'keep_as');
+        $this->from("$store/create")->post($store, $facts);
         $this->get("$store/create")->assertSee('Nobody can name it yet?')->assertSee('value="unnamed-shrub"', false)
             ->assertSee('value="unnamed-climber"', false);
         $this->post($store, [...$facts, 'keep_as' => 'wisteria'])->assertSessionHasErrors('kind');
@@ -118,6 +123,17 @@ final class PlantListTest extends FeatureTestCase
             ['unnamed-tree', 'By the gate', "Blue fruit.\nSaid to be: Xanthostemon"],
             [$tree->kind, $tree->label, $tree->notes],
         );
-        $this->post("$store/list", ['list' => 'Xanthostemon'])->assertSee('a perennial not yet named: dead wood only');
+        $page = $this->post("$store/list", ['list' => "Xanthostemon\nlilac"]);
+        $page->assertSee('a perennial not yet named: dead wood only');
+        // What is unknown has no tick.
+        self::assertSame(1, substr_count((string) $page->getContent(), 'type="checkbox"'));
+        $row = ['said' => 'Xanthostemon', 'label' => 'Xanthostemon', 'bed' => '', 'count' => '2'];
+        $this->post("$store/listed", ['rows' => [[...$row, 'kind' => ''], [...$row, 'kind' => 'unnamed-climber']]])
+            ->assertSessionHasNoErrors();
+        $kept = Plant::query()->latest('id')->firstOrFail();
+        self::assertSame(['unnamed-climber', 2], [$kept->kind, $kept->count]);
+        self::assertSame($tree->id + 1, $kept->id, 'one of them is left out');
+        $this->post("$store/listed", ['rows' => [[...$row, 'kind' => 'unnamed-climber', 'label' => '']]])
+            ->assertSessionHasErrors('rows.0.label');
     }
 }

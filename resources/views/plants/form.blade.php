@@ -8,6 +8,8 @@
         : route('gardens.plants.store', $garden) }}" class="to-56" novalidate>
         @csrf<x-version :of="$plant" /> @unless ($plant->exists)<x-once />@endunless
         @if ($plant->exists) @method('put') @endif
+        {{-- Enter saves what was written, and is not the first of the buttons below. --}}
+        @error('kind')<button class="visually-hidden" tabindex="-1" aria-hidden="true">Save</button>@enderror
         <fieldset><legend>What it is</legend>
             <div class="row">
                 <div class="col-md-6 offers" x-data="kinds(@js(route('kinds.find')))" x-on:keydown="press($event)">

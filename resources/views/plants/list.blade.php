@@ -28,9 +28,10 @@
                 <tbody>
                 @foreach ($list->rows as $index => $row)
                     <tr>
-                        <td data-th="Plant it"><input type="checkbox" class="form-check-input" value="1"
-                            name="rows[{{ $index }}][take]" aria-label="Plant {{ $row->said }}"
-                            @checked($sent ? Asked::before("rows.$index.take") !== null : $row->matches !== [])></td>
+                        <td data-th="Plant it">@if ($row->matches !== [])<input type="checkbox"
+                            class="form-check-input" value="1" name="rows[{{ $index }}][take]"
+                            aria-label="Plant {{ $row->said }}"
+                            @checked(! $sent || Asked::before("rows.$index.take") !== null)>@endif</td>
                         <td data-th="Written">{{ $row->said }}<input type="hidden" name="rows[{{ $index }}][said]"
                             value="{{ $row->said }}"></td>
                         <td data-th="Understood as">
