@@ -24,7 +24,7 @@ const PICTURES = [
     ['kind', DESK, 'planner', '/plant-book/lilac'],
     ['house-practice', DESK, 'planner', '/house-practice'],
     ['stems', DESK, 'planner', '/plants/2/stems'],
-    ['courses', DESK, 'planner', '/plants/8/courses'],
+    ['three-years', DESK, 'planner', '/plants/15/future?at=one'],
     ['stems-phone', PHONE, 'hand', '/plants/2/stems?stem=C'],
     ['round-phone', PHONE, 'hand', async (page) => {
         await page.goto(`${AT}/round`);
