@@ -30,12 +30,12 @@ final class FirmGrowthTest extends TestCase
         'stem_surveys',
     ];
 
-    public function test_no_page_asks_reads_or_sends_more_at_a_hundred_and_sixty_gardens_than_at_eighty(): void
+    public function test_no_page_asks_reads_or_sends_more_in_a_firm_of_twice_the_gardens(): void
     {
         // With fewer, some part of a page still has nothing to show.
-        $small = self::counts(80);
+        $small = self::counts(120);
         $grown = [];
-        foreach (self::counts(160) as $page => $now) {
+        foreach (self::counts(240) as $page => $now) {
             $before = $small[$page];
             self::assertSame(200, $now['status'], $page);
             foreach ($now['scans'] as $scan) {
@@ -66,7 +66,7 @@ final class FirmGrowthTest extends TestCase
     private static function counts(int $gardens): array
     {
         $process = new Process(
-            ['php', 'artisan', 'bench:firm', (string) $gardens, '--json'],
+            ['php', 'tests/bench', 'bench:firm', (string) $gardens, '--json'],
             dirname(__DIR__, 2),
             ['HOOK_TODAY' => '2027-03-01'],
             timeout: 300,
