@@ -27,6 +27,8 @@ use PruningHook\Core\PlantBook\PlantBook;
  */
 final class GrowInput
 {
+    use AsksKind;
+
     /** A stem may reach above the height that was measured by so much: somebody measured beside it. */
     private const BESIDE = 1.2;
 
@@ -46,14 +48,7 @@ final class GrowInput
     {
         /** @var Given $given */
         $given = $schema->read($json);
-        $kind = $book->find($given['kind']);
-        if ($kind === null) {
-            $near = $book->nearestName($given['kind']);
-            throw new InputFaults([sprintf(
-                '$.kind: the plant book has no kind "%s"%s', $given['kind'],
-                $near === null ? '' : sprintf('; did you mean "%s"?', $near),
-            )]);
-        }
+        $kind = self::kindOf($given['kind'], $book);
         $plant = self::plant(GrowthKind::of($kind, $habits->of($kind, $given['form'] ?? null), $book->figures), $given);
 
         return new self(

@@ -34,6 +34,7 @@ use PruningHook\Core\Structure\SurveyDay;
  */
 final class JudgeInput
 {
+    use AsksKind;
     use TriesValues;
 
     private function __construct(private readonly PlantBook $book, private readonly Site $anywhere)
@@ -79,16 +80,13 @@ final class JudgeInput
 
     private function kind(string $name): ?Kind
     {
-        $kind = $this->book->find($name);
-        if ($kind === null) {
-            $near = $this->book->nearestName($name);
-            $this->faults[] = sprintf(
-                '$.kind: the plant book has no kind "%s"%s',
-                $name, $near === null ? '' : sprintf('; did you mean "%s"?', $near),
-            );
-        }
+        try {
+            return self::kindOf($name, $this->book);
+        } catch (InputFaults $faults) {
+            array_push($this->faults, ...$faults->faults);
 
-        return $kind;
+            return null;
+        }
     }
 
     /** @param  Given  $given */

@@ -9,12 +9,6 @@ use PruningHook\Core\PlantBook\FloweringWood;
 /** What a plant flowers with in a season, and where. Flowers are clusters: trusses, heads, sprays. */
 final readonly class Bloom
 {
-    /** A shoot of fewer nodes flowers the less for it. Common practice. */
-    private const STRONG_NODES = 8;
-
-    /** Nodes of a spur at the most. Common practice. */
-    private const SPUR = 5;
-
     /**
      * @param  list<array{int, int, float}>  $at  axis, node and how many
      */
@@ -33,7 +27,7 @@ final readonly class Bloom
         $at = [];
         foreach ($plant->axes as $id => $axis) {
             [$from, $to] = $axis->ofSeason($plant->season);
-            if ($plant->kind->habit->spurs && self::isSpur($axis)) {
+            if ($plant->kind->habit->spurs && self::isSpur($axis, $plant)) {
                 $at[] = [$id, $axis->nodes() - 1, 1.0];
 
                 continue;
@@ -41,7 +35,7 @@ final readonly class Bloom
             if ($to <= $from) {
                 continue;
             }
-            $strength = min(1.0, ($to - $from) / self::STRONG_NODES);
+            $strength = min(1.0, ($to - $from) / $plant->kind->habit->figures->strongNodes);
             if ($plant->kind->habit->laterals) {
                 foreach (array_keys($breaks->along($axis, $places[$id], $from, $to)) as $node) {
                     $at[] = [$id, $node, $strength];
@@ -69,7 +63,7 @@ final readonly class Bloom
         foreach ($plant->axes as $id => $axis) {
             [$from, $to] = $axis->ofSeason($plant->season);
             if ($to > $from && $axis->tip !== Axis::DEAD && $axis->tip !== Axis::HEADED && $to === $axis->nodes()) {
-                $at[] = [$id, $to - 1, min(1.0, ($to - $from) / self::STRONG_NODES)];
+                $at[] = [$id, $to - 1, min(1.0, ($to - $from) / $plant->kind->habit->figures->strongNodes)];
             }
         }
 
@@ -77,9 +71,9 @@ final readonly class Bloom
     }
 
     /** A short lateral, grown so or cut so. */
-    private static function isSpur(Axis $axis): bool
+    private static function isSpur(Axis $axis, LivingPlant $plant): bool
     {
-        return $axis->parent !== null && $axis->nodes() <= self::SPUR && ! $axis->isDead();
+        return $axis->parent !== null && $axis->nodes() <= $plant->kind->habit->figures->spurNodes && ! $axis->isDead();
     }
 
     public function and(self $other): self

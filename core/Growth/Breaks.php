@@ -13,11 +13,6 @@ use PruningHook\Core\PlantBook\GrowthHabit;
  */
 final readonly class Breaks
 {
-    /** Leans between which a shoot passes from upright to level, in degrees. Common practice. */
-    private const UPRIGHT = 45.0;
-
-    private const LEVEL = 70.0;
-
     /** Buds that are wanted for less than this sleep. Common practice. */
     private const WAKES = 0.06;
 
@@ -78,6 +73,8 @@ final readonly class Breaks
     /** 0 for a shoot that stands, 1 for one that lies level. */
     public function levelness(float $leanDeg): float
     {
-        return max(0.0, min(1.0, ($leanDeg - self::UPRIGHT) / (self::LEVEL - self::UPRIGHT)));
+        [$from, $to] = [$this->habit->figures->upright, $this->habit->figures->level];
+
+        return max(0.0, min(1.0, ($leanDeg - $from) / ($to - $from)));
     }
 }

@@ -12,9 +12,6 @@ use PruningHook\Core\PlantBook\FloweringWood;
  */
 final readonly class Losses
 {
-    /** An inner twig below so much of the plant's height stands in the shade. Common practice. */
-    private const SHADED_BELOW = 0.55;
-
     private function __construct(private LivingPlant $plant)
     {
     }
@@ -83,8 +80,10 @@ final readonly class Losses
         // What grows well has found its light.
         [$from, $to] = $axis->ofSeason($this->plant->season);
 
+        $shade = $habit->figures->shadedBelow * $height;
+
         return $to - $from < 3
-            && $this->plant->pointOf($place, $axis->nodes() - 1)[2] < self::SHADED_BELOW * $height;
+            && $this->plant->pointOf($place, $axis->nodes() - 1)[2] < $shade;
     }
 
     /** A shoot that ended in flowers does not go on from its tip. */

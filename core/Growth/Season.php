@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Growth;
 
+use PruningHook\Core\PlantBook\GrowthFigures;
+
 /**
  * What a plant grows in a season. What breaks wants to grow by its place; all
  * share what the roots can drive, so that fewer buds make longer shoots, and old wood that must be kept alive takes its
@@ -17,34 +19,11 @@ final readonly class Season
     /** How much chance has in which of two alike wakes. */
     private const TIES = 0.2;
 
-    /** What keeping old wood alive takes of a season's growth at the most. */
-    private const KEPT_ALIVE = 0.5;
-
-    /** A tip grows on the less for each season it has grown, and never for less than so much. */
-    private const TIRES = 0.12;
-
-    private const LEAST_TIP = 0.2;
-
-    /** Roots make up so much of what they lack in a season; a cut of more than a third sets them back. */
-    private const ROOTS_GAIN = 0.3;
-
-    private const ROOTS_LOSE = 0.15;
-
-    private const HARD = 0.34;
-
-    /** Nodes of a stub, and how strongly the ring of buds at its foot answers beside its own. */
+    /** Nodes of a stub: below it the ring of buds at its foot answers too. */
     private const STUB = 2;
-
-    private const FROM_A_STUB = 0.6;
-
-    /** How much more than in a usual season the roots drive where all was cut off. */
-    private const ANSWER = 2.0;
 
     /** How much chance has in which of a climber's shoots get away. */
     private const LUCK = 0.5;
-
-    /** What takes the place of a tip rights itself: it keeps so much of the fork. */
-    private const LEADER = 0.35;
 
     /** A shoot that could not make so much of what it wants does not start. */
     private const LEAST_SHARE = 0.1;
@@ -52,8 +31,11 @@ final readonly class Season
     /** A lateral of fewer nodes stays a bud. */
     private const LEAST_NODES = 3;
 
+    private GrowthFigures $figures;
+
     private function __construct(private LivingPlant $plant, private int $year)
     {
+        $this->figures = $plant->kind->habit->figures;
     }
 
     public static function grow(LivingPlant $plant): LivingPlant
@@ -84,8 +66,8 @@ final readonly class Season
             }
         }
         $axes = array_map(self::answered(...), $axes);
-        $roots = $this->plant->roots + self::ROOTS_GAIN * (1 - $this->plant->roots)
-            - self::ROOTS_LOSE * max(0.0, $taken - self::HARD);
+        $roots = $this->plant->roots + $this->figures->rootsGain * (1 - $this->plant->roots)
+            - $this->figures->rootsLose * max(0.0, $taken - $this->figures->hard);
 
         return new LivingPlant(
             $this->plant->kind, $this->year, $axes, $next, max(0.1, min(1.0, $roots)), 0,
@@ -157,7 +139,7 @@ final readonly class Season
         }
         if ($wants !== [] && $axis->nodes() <= self::STUB) {
             // A stub breaks from the ring of buds at its foot as well: so a knuckle grows.
-            $wants[] = [$axis->id, 0, self::FROM_A_STUB * $strength, true];
+            $wants[] = [$axis->id, 0, $this->figures->fromAStub * $strength, true];
         }
         if ($breaks->levelness($place->leanOf($axis->nodes() - 1)) > 0.5) {
             [$from, $to] = $axis->ofSeason($this->plant->season);
@@ -182,7 +164,7 @@ final readonly class Season
         $wants = [];
         $isLive = $axis->tip === Axis::LIVE && ! ($habit->twoYear && $axis->parent === null);
         if ($isLive) {
-            $tired = max(self::LEAST_TIP, 1 - self::TIRES * ($this->plant->ageOf($axis) - 1));
+            $tired = max($this->figures->leastTip, 1 - $this->figures->tires * ($this->plant->ageOf($axis) - 1));
             $wants[] = [$axis->id, null, $strength * $tired, false];
         }
         $season = $isLive ? $this->plant->season : array_key_last($axis->grown) ?? 0;
@@ -256,9 +238,9 @@ final readonly class Season
             [$from] = $axis->ofSeason($this->plant->season);
             $old += $from - substr_count($axis->buds, Axis::DEAD, 0, $from);
         }
-        $kept = min(self::KEPT_ALIVE, $old / ($full * $kind->habit->turn));
+        $kept = min($this->figures->keptAlive, $old / ($full * $kind->habit->turn));
 
-        return max(1.0, $full * $this->plant->roots * (1 - $kept) * (1 + self::ANSWER * $taken));
+        return max(1.0, $full * $this->plant->roots * (1 - $kept) * (1 + $this->figures->answer * $taken));
     }
 
     private function stem(int $id, int $nodes): Axis
@@ -284,7 +266,7 @@ final readonly class Season
         $turns = $node + ($parent->buds[$node] === Axis::BROKEN ? 1 + $id % 5 : 0);
         $round = fmod(self::SPIRAL * $turns, 360) - 180;
         [$lean, $turn] = self::forked(
-            $leanDeg, $habit->fork * ($leads ? self::LEADER : 1), 180 + $round * (1 - $level),
+            $leanDeg, $habit->fork * ($leads ? $this->figures->leader : 1), 180 + $round * (1 - $level),
         );
 
         return Axis::shoot(

@@ -28,6 +28,7 @@ final readonly class GrowthHabit
      * @param  bool  $spurs  short laterals flower year after year
      * @param  ?int  $wireMm  apart, where its mains lie on wires
      * @param  int  $trunkMm  of clear stem under its crown
+     * @param  GrowthFigures  $figures  that hold for every build
      */
     public function __construct(
         public string $key,
@@ -51,6 +52,7 @@ final readonly class GrowthHabit
         public bool $spurs,
         public ?int $wireMm,
         public int $trunkMm,
+        public GrowthFigures $figures,
     ) {
     }
 }

@@ -74,6 +74,7 @@ final readonly class GrowthHabits
             spurs: $entry->bool('spurs', false),
             wireMm: $entry->int('wire_mm'),
             trunkMm: $entry->int('trunk_mm') ?? 0,
+            figures: GrowthFigures::read($all),
         );
     }
 }
