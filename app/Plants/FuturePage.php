@@ -17,8 +17,8 @@ final readonly class FuturePage extends Page
     /**
      * @param  list<Task>  $tasks  that can be looked at
      * @param  string  $at  the moment that is shown
-     * @param  list<array{name: string, portrait: Portrait, stage: Stage, minutes: int, flowers: ?int}>  $courses
-     *     `flowers` in per cent of those it would bear left alone
+     * @param  list<array{name: string, portrait: Portrait, stage: Stage, minutes: int, flowers: string}>  $courses
+     *     `flowers` against those it would bear left alone, in words
      */
     public function __construct(
         public Plant $plant,

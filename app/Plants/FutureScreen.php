@@ -99,6 +99,18 @@ final readonly class FutureScreen
         return $living->scaledTo(max(100, $plant->heightMm ?? $kind->typicalHeightMm));
     }
 
+    /** A model tells more from fewer, and not per cent by per cent. */
+    private static function against(float $times): string
+    {
+        return match (true) {
+            $times < 0.5 => 'less than half of what it bears left alone',
+            $times < 0.85 => 'fewer than left alone',
+            $times < 1.15 => 'about as many as left alone',
+            $times < 2.0 => 'more than left alone',
+            default => 'more than twice what it bears left alone',
+        };
+    }
+
     private static function rests(Plant $row, CorePlant $plant): string
     {
         $known = array_filter([
@@ -114,7 +126,7 @@ final readonly class FutureScreen
 
     /**
      * @param  list<array{Future, int}>  $futures  with their minutes
-     * @return list<array{name: string, portrait: Portrait, stage: Stage, minutes: int, flowers: ?int}>
+     * @return list<array{name: string, portrait: Portrait, stage: Stage, minutes: int, flowers: string}>
      */
     private static function courses(array $futures, Future $left, string $at): array
     {
@@ -134,9 +146,9 @@ final readonly class FutureScreen
                 'portrait' => Portrait::of($stage, (int) (2.1 * $reach), (int) (1.08 * $height)),
                 'stage' => $stage,
                 'minutes' => $minutes,
-                'flowers' => $stage->bloom === null || $usual <= 0.0
-                    ? null
-                    : (int) round(100 * $stage->bloom->flowers / $usual),
+                'flowers' => $stage->bloom === null || $usual <= 0.0 ? '' : self::against(
+                    $stage->bloom->flowers / $usual,
+                ),
             ];
         }
 

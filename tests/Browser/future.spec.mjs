@@ -16,6 +16,8 @@ test('the moments of a plant are turned by key and thumb, and both courses keep 
     await page.keyboard.press('Enter');
     await expect(moments.locator('[aria-current]')).toHaveText('At its next bloom');
     await expect(page.locator('.p-flower').first()).toBeAttached();
+    await page.keyboard.press('6');
+    await expect(moments.locator('[aria-current]')).toHaveText('Three years on');
     const boxes = await page.locator('svg.portrait').evaluateAll(all => all.map(one => one.getAttribute('viewBox')));
     expect(new Set(boxes).size).toBe(1);
     // Nothing is wider than the screen it is on.

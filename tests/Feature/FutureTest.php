@@ -20,9 +20,9 @@ final class FutureTest extends FeatureTestCase
             ->assertSeeInOrder(['Grown on for three years', 'As it stands', 'Left alone', 'Spring cut'])
             ->assertSee('class="p-goes"', false)->assertSee('the year it was planted, its height');
         self::assertSame(2, substr_count((string) $page->getContent(), '<svg class="drawing portrait"'));
-        $this->get("/plants/$plant->id/future?at=bloom")->assertSee('% of what it bears left alone')
+        $this->get("/plants/$plant->id/future?at=bloom")->assertSee('left alone')->assertSee('data-key="3"', false)
             ->assertSee('class="p-flower"', false)->assertDontSee('class="p-goes"', false)
-            ->assertSee('% of its live wood in that season');
+            ->assertSee('% of its live buds in that season');
         foreach (['after', 'one', 'two', 'three'] as $at) {
             $this->get("/plants/$plant->id/future?at=$at")->assertOk()->assertSee('aria-current="page"', false);
         }
