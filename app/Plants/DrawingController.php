@@ -13,7 +13,7 @@ use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
-/** A plant drawn with other measures, courses side by side, and measures kept. */
+/** A plant drawn with other measures, and measures kept. */
 final class DrawingController extends Controller
 {
     public function show(MeasuresRequest $request, Plant $plant, PlantDrawing $drawing): View
@@ -23,16 +23,6 @@ final class DrawingController extends Controller
             $drawing->show(
                 $plant->load(['garden', 'workLogs']), Asked::text($request, 'task') ?: null,
                 Today::day(), $request->measures(),
-            ),
-        );
-    }
-
-    public function compare(MeasuresRequest $request, Plant $plant, PlantDrawing $drawing): View
-    {
-        return view(
-            'plants.compare',
-            $drawing->show(
-                $plant->load(['garden', 'workLogs']), Asked::text($request, 'task') ?: null, Today::day(),
             ),
         );
     }

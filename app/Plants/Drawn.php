@@ -4,19 +4,21 @@ declare(strict_types=1);
 
 namespace App\Plants;
 
-use PruningHook\Core\Drawing\Elevation;
-use PruningHook\Core\Drawing\VineArm;
-use PruningHook\Core\Drawing\Wall;
+use PruningHook\Core\Drawing\Portrait;
 
-/** A plant as it is and as a task leaves it: a vine's arm, on its wires, or from the side. */
+/** A plant as it is and as a task leaves it: what goes, the height it is cut at, and where it will flower. */
 final readonly class Drawn
 {
-    public function __construct(public Elevation $elevation, public ?Wall $wall, public ?VineArm $arm)
-    {
-    }
-
-    public function says(): string
-    {
-        return ucfirst($this->arm->says ?? $this->wall->says ?? $this->elevation->says);
+    /**
+     * @param  ?int  $cutMm  where the cut runs, of a task that names a height
+     * @param  ?int  $flowersMm  where the flowers are prescribed for
+     */
+    public function __construct(
+        public Portrait $portrait,
+        public ?int $cutMm,
+        public ?int $flowersMm,
+        public string $says,
+        public string $restsOn,
+    ) {
     }
 }

@@ -8,27 +8,17 @@ use App\Bridge\CorePlants;
 use App\Models\Plant;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
-use PruningHook\Core\Drawing\Elevation;
-use PruningHook\Core\Drawing\VineArm;
-use PruningHook\Core\Drawing\Wall;
-use PruningHook\Core\Plant\Plant as CorePlant;
-use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Task;
-use PruningHook\Core\Regrowth\Course;
-use PruningHook\Core\Regrowth\Courses;
 
-/**
- * A plant drawn for its next task: from the side, on its wires, or a vine's arm; and what other measures would make of
- * it.
- */
+/** A plant drawn for its next task, and what other measures would make of it. */
 final readonly class PlantDrawing
 {
     public function __construct(
         private PlantBook $book,
         private CorePlants $bridge,
+        private Drawings $drawings,
     ) {
     }
 
@@ -57,29 +47,10 @@ final readonly class PlantDrawing
             $core, $years->season($season), $this->bridge->practice($plant->garden),
         )->tasks;
         $task = $this->task($tasks, $taskKey, $today);
-        $drawn = $task === null ? null : $this->drawn($core, $kind, $task, $tasks);
-
-        $schools = $task === null
-            ? []
-            : $this->schools($looked, $years->season($season), $this->bridge->practice($plant->garden), $task, $today);
-        $courses = $task === null ? [] : Courses::with($this->book)->of($core, $task);
 
         return new DrawingPage(
-            plant: $plant,
-            looked: $looked,
-            kind: $kind,
-            task: $task,
-            tasks: $tasks,
-            drawn: $drawn,
-            schools: $schools,
-            courses: $courses,
-            tallest: max([
-                1,
-                ...array_map(
-                    static fn (Course $course): int => max($course->heightAtEndMm, $course->floweringHeightMm ?? 0),
-                    [...$courses, ...$schools],
-                ),
-            ]),
+            $plant, $looked, $kind, $task, $tasks,
+            $task === null ? null : $this->drawings->ofTask($plant, $core, $years->season($season), $task),
         );
     }
 
@@ -91,54 +62,11 @@ final readonly class PlantDrawing
         }
         $core = $this->bridge->plant($plant, $today);
         $years = $this->bridge->years($plant->garden);
-        $prescription = Prescriber::with($this->book)->prescribe(
-            $core, $years->season(SiteYear::seasonOn($years->site, $today)), $this->bridge->practice($plant->garden),
-        );
-        $task = $prescription->task($taskKey);
+        $year = $years->season(SiteYear::seasonOn($years->site, $today));
+        $task = Prescriber::with($this->book)
+            ->prescribe($core, $year, $this->bridge->practice($plant->garden))->task($taskKey);
 
-        return $task === null
-            ? null
-            : $this->drawn($core, $this->book->kind($plant->kind), $task, $prescription->tasks);
-    }
-
-    /** @param  list<Task>  $tasks */
-    private function drawn(CorePlant $core, Kind $kind, Task $task, array $tasks): Drawn
-    {
-        return new Drawn(
-            Elevation::of($core, $kind, $task),
-            Wall::isOn($core, $kind) ? Wall::of($core, $kind, $task, $this->book->figures) : null,
-            VineArm::isFor($task)
-                ? VineArm::of($this->pass($tasks, 'rough-pass') ?? $task, $this->pass($tasks, 'final-pass') ?? $task)
-                : null,
-        );
-    }
-
-    /**
-     * The task under each answer of the first school it depends on, as courses; empty where practitioners agree.
-     *
-     * @return list<Course>
-     */
-    private function schools(Plant $row, SiteYear $year, Practice $practice, Task $task, Day $today): array
-    {
-        $question = ($task->schools[0] ?? null)?->question;
-        if ($question === null) {
-            return [];
-        }
-        $tasks = [];
-        foreach ($question->options as $option => $words) {
-            $other = clone $row;
-            $other->practice = [...$row->practice, $question->key => $option];
-            $under = Prescriber::with($this->book)
-                ->prescribe($this->bridge->plant($other, $today), $year, $practice)
-                ->task($task->key);
-            if ($under !== null) {
-                $tasks[$words] = $under;
-            }
-        }
-
-        return count($tasks) < 2
-            ? []
-            : Courses::with($this->book)->bySchool($this->bridge->plant($row, $today), $tasks);
+        return $task === null ? null : $this->drawings->ofTask($plant, $core, $year, $task);
     }
 
     /**
@@ -160,17 +88,5 @@ final readonly class PlantDrawing
         }
 
         return $tasks[0] ?? null;
-    }
-
-    /** @param  list<Task>  $tasks */
-    private function pass(array $tasks, string $key): ?Task
-    {
-        foreach ($tasks as $task) {
-            if ($task->key === $key) {
-                return $task;
-            }
-        }
-
-        return null;
     }
 }

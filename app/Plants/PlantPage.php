@@ -27,7 +27,8 @@ final readonly class PlantPage extends Page
      * @param  list<string>  $putAside  choices of practice that the book no longer offers
      * @param  list<string>  $faults
      * @param  list<DayRun>  $days
-     * @param  list<DueRow>  $rows
+     * @param  ?DueRow  $next  that is to be done next; null where nothing is
+     * @param  list<DueRow>  $others  by opening
      * @param  array<string, Task>  $tasks  those of the rows, in full
      * @param  list<string>  $plan  what a visit would be planned for
      * @param  bool  $crews  false where all of it is an arborist's
@@ -47,7 +48,8 @@ final readonly class PlantPage extends Page
         public array $faults,
         public Ring $ring,
         public array $days,
-        public array $rows,
+        public ?DueRow $next,
+        public array $others,
         public array $tasks,
         public array $plan,
         public bool $crews,

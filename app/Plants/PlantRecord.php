@@ -14,9 +14,9 @@ use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Amount\LoggedAmounts;
 use PruningHook\Core\Amount\YearsBudget;
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\Drawing\Elevation;
 use PruningHook\Core\Plant\Taken;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Prescription\Prescriber;
 
 /** A plant's record by seasons: what was done, what it took, and what came of it. */
 final readonly class PlantRecord
@@ -24,8 +24,11 @@ final readonly class PlantRecord
     /** Of the share taken; what may go is not asked here. */
     private const WHOLE = 100;
 
-    public function __construct(private PlantBook $book, private CorePlants $bridge)
-    {
+    public function __construct(
+        private PlantBook $book,
+        private CorePlants $bridge,
+        private Drawings $drawings,
+    ) {
     }
 
     /**
@@ -85,7 +88,7 @@ final readonly class PlantRecord
      *
      * @param  Collection<int, WorkLog>  $logs  the latest first
      */
-    private function drawn(Plant $plant, Collection $logs, ?BloomNote $bloom, ?BloomNote $before): ?Elevation
+    private function drawn(Plant $plant, Collection $logs, ?BloomNote $bloom, ?BloomNote $before): ?Drawn
     {
         $taken = new Taken;
         $stood = null;
@@ -93,18 +96,24 @@ final readonly class PlantRecord
             $taken = $taken->then(LoggedAmounts::taken($log->amounts));
             $stood ??= LoggedAmounts::beforeMm($log->amounts);
         }
-        if (($taken->heightMm === null && $taken->stems() === 0) || ! $this->book->has($plant->kind)) {
+        $first = $logs->last();
+        if ($first === null || ($taken->heightMm === null && $taken->stems() === 0)
+            || ! $this->book->has($plant->kind)) {
             return null;
         }
         $kind = $this->book->kind($plant->kind);
-
-        return Elevation::ofRecord(
-            $kind,
+        $then = (clone $plant)->forceFill([
             // Where nobody measured it that day, it stood where it had flowered, or as tall as it is known.
-            $stood ?? $before->flowering_height_mm ?? $plant->height_mm ?? $kind->typicalHeightMm,
-            $plant->spread_mm,
-            $taken,
-            $bloom?->flowering_height_mm,
+            'height_mm' => $stood ?? $before->flowering_height_mm ?? $plant->height_mm ?? $kind->typicalHeightMm,
+            'height_on' => null, 'stems_old' => null, 'stems_young' => null,
+        ]);
+        $year = $this->bridge->years($plant->garden)->season($first->season);
+        $core = $this->bridge->plant($then, $first->on);
+        $tasks = Prescriber::with($this->book)
+            ->prescribe($core, $year, $this->bridge->practice($plant->garden))->tasks;
+
+        return $this->drawings->ofRecord(
+            $core, $year, Likenesses::drawable($tasks)[0] ?? null, $taken, $bloom?->flowering_height_mm,
         );
     }
 

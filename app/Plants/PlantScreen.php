@@ -61,10 +61,11 @@ final readonly class PlantScreen
         $days = CutOn::with($this->book)->through($core, $years, $span, $practice, $forecast);
         $rows = $this->once($this->rows->of($plant, $today, $span));
 
+        $next = self::next($rows);
         $year = $this->years->of($plant, $today, $span);
 
         return new PlantPage(
-            drawing: $this->drawing->show($plant, $rows[0]->due->task->key ?? null, $today),
+            drawing: $this->drawing->show($plant, $next->due->task->key ?? null, $today),
             budgets: YearsBudget::of(
                 $core,
                 SiteYear::seasonOn($years->site, $today),
@@ -84,7 +85,8 @@ final readonly class PlantScreen
             faults: $year->faults,
             ring: Ring::of($year, $days),
             days: $days,
-            rows: $rows,
+            next: $next,
+            others: array_values(array_filter($rows, static fn (DueRow $row): bool => $row !== $next)),
             tasks: $this->inFull($rows, $core, $years, $practice),
             plan: self::toPlan($rows),
             // Where all of it is an arborist's there is nothing to plan.
@@ -170,6 +172,18 @@ final readonly class PlantScreen
         usort($once, self::byOpening(...));
 
         return $once;
+    }
+
+    /** @param  list<DueRow>  $rows  by opening */
+    private static function next(array $rows): ?DueRow
+    {
+        foreach ($rows as $row) {
+            if ($row->due->urgency !== Urgency::Done) {
+                return $row;
+            }
+        }
+
+        return $rows[0] ?? null;
     }
 
     private static function byOpening(DueRow $a, DueRow $b): int

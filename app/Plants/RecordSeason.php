@@ -8,7 +8,6 @@ use App\Models\BloomNote;
 use App\Models\Photo;
 use App\Models\WorkLog;
 use Illuminate\Support\Collection;
-use PruningHook\Core\Drawing\Elevation;
 
 /** One season of a plant's record. */
 final readonly class RecordSeason
@@ -18,7 +17,7 @@ final readonly class RecordSeason
      * @param  int  $takenPercent  live growth that went, of what stood before the first cut
      * @param  ?string  $foretold  the flowering height that was prescribed for, in words
      * @param  list<Photo>  $photos
-     * @param  ?Elevation  $drawn  then and after; null where nothing was counted or measured
+     * @param  ?Drawn  $drawn  then and after; null where nothing was counted or measured
      */
     public function __construct(
         public int $season,
@@ -28,7 +27,7 @@ final readonly class RecordSeason
         public ?string $foretold,
         public ?BloomNote $bloom,
         public array $photos,
-        public ?Elevation $drawn,
+        public ?Drawn $drawn,
     ) {
     }
 

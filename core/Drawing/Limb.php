@@ -8,10 +8,17 @@ namespace PruningHook\Core\Drawing;
 final readonly class Limb
 {
     /**
+     * @param  ?int  $axis  it is a piece of; null for the trunk
+     * @param  non-empty-list<Spot>  $spine  its middle line, from its foot on
      * @param  non-empty-list<Spot>  $outline
      * @param  'new'|'last'|'old'|'dead'  $wood  this season's, last season's, older, dead
      */
-    public function __construct(public array $outline, public string $wood, public bool $goes)
-    {
+    public function __construct(
+        public ?int $axis,
+        public array $spine,
+        public array $outline,
+        public string $wood,
+        public bool $goes,
+    ) {
     }
 }

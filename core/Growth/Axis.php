@@ -28,7 +28,7 @@ final readonly class Axis
      * @param  float  $azimuthDeg  clockwise from north
      * @param  float  $leanDeg  from the upright, where it sets out
      * @param  int  $order  0 for what rises from the base
-     * @param  int  $internodeMm  from node to node
+     * @param  float  $internodeMm  from node to node
      * @param  array<int, int>  $grown  nodes that stand, by the season they grew in, the first first
      * @param  string  $tip  `l` while it grows on, `f` where it ended in a flower, `d` dead, `h` cut, `b` cut and
      *     answered
@@ -42,7 +42,7 @@ final readonly class Axis
         public float $azimuthDeg,
         public float $leanDeg,
         public int $order,
-        public int $internodeMm,
+        public float $internodeMm,
         public array $grown,
         public string $buds,
         public string $tip = self::LIVE,
@@ -59,7 +59,7 @@ final readonly class Axis
         float $azimuthDeg,
         float $leanDeg,
         int $order,
-        int $internodeMm,
+        float $internodeMm,
         int $season,
         int $nodes,
         string $bud = self::LIVE,
@@ -178,7 +178,7 @@ final readonly class Axis
     {
         return new self(
             $this->id, $this->parent, $this->node, $this->azimuthDeg, $this->leanDeg, $this->order,
-            max(1, (int) round($this->internodeMm * $by)), $this->grown, $this->buds, $this->tip, $this->disused,
+            max(1.0, $this->internodeMm * $by), $this->grown, $this->buds, $this->tip, $this->disused,
             $this->fromDeg,
         );
     }

@@ -43,9 +43,11 @@ final readonly class Bloom
 
                 continue;
             }
+            // A rank shoot makes leaf buds: it bears no more than a good one.
+            $each = min(1.0, $plant->kind->shootNodes * $plant->kind->habit->figures->rank / ($to - $from));
             for ($node = $from; $node < $to; $node++) {
                 if ($axis->buds[$node] === Axis::LIVE) {
-                    $at[] = [$id, $node, 1.0];
+                    $at[] = [$id, $node, $each];
                 }
             }
         }

@@ -23,42 +23,61 @@ final readonly class Cutting
     public static function of(LivingPlant $plant, array $cuts): self
     {
         $removed = 0;
+        $together = [];
         foreach ($cuts as $cut) {
-            $keep = match ($cut->does) {
-                'thin' => self::thinned($plant, (int) $cut->axis),
-                'head' => self::headed($plant, (int) $cut->axis, (int) $cut->node),
-                'shorten' => self::shortened($plant, $cut->axis, (int) $cut->buds),
-                'raise' => self::raised($plant, (int) $cut->heightMm),
-                'face' => self::past($plant, self::plane((float) $cut->towardsDeg, (int) $cut->distanceMm)),
-                default => self::past($plant, static fn (float $x, float $y, float $z): bool => $z > $cut->heightMm),
-            };
-            $done = self::keeping($plant, $keep);
-            $removed += $done->removed;
+            // Single cuts, one after another, are made in one go: a hedge has hundreds.
+            if ($cut->does === 'thin' || $cut->does === 'head') {
+                $together[(int) $cut->axis] = self::single($plant, $cut, $together);
+
+                continue;
+            }
+            $single = self::keeping($plant, $together);
+            $together = [];
+            $done = self::keeping($single->plant, match ($cut->does) {
+                'shorten' => self::shortened($single->plant, $cut->axis, (int) $cut->buds),
+                'raise' => self::raised($single->plant, (int) $cut->heightMm),
+                'face' => self::past(
+                    $single->plant, self::plane((float) $cut->towardsDeg, (int) $cut->distanceMm),
+                ),
+                default => self::past(
+                    $single->plant, static fn (float $x, float $y, float $z): bool => $z > $cut->heightMm,
+                ),
+            });
+            $removed += $single->removed + $done->removed;
             $plant = $done->plant;
         }
+        $single = self::keeping($plant, $together);
 
-        return new self($plant, $removed);
+        return new self($single->plant, $removed + $single->removed);
     }
 
-    /** @return array<int, int> nodes kept of each axis that loses any, by id */
-    private static function thinned(LivingPlant $plant, int $axis): array
+    /**
+     * Nodes that a single cut keeps of its axis.
+     *
+     * @param  array<int, int>  $cut  nodes kept by the cuts before it, by axis
+     *
+     * @throws Fault where that wood is gone, or never grew
+     */
+    private static function single(LivingPlant $plant, Cut $made, array $cut): int
     {
-        self::axis($plant, $axis);
-
-        return [$axis => 0];
-    }
-
-    /** @return array<int, int> */
-    private static function headed(LivingPlant $plant, int $axis, int $node): array
-    {
-        $nodes = self::axis($plant, $axis)->nodes();
-        if ($node < 0 || $node >= $nodes) {
-            throw new Fault(sprintf(
-                'axis %d has %d nodes, so it cannot be headed above node %d', $axis, $nodes, $node,
-            ));
+        $axis = self::axis($plant, (int) $made->axis);
+        for ($on = $axis; $on->parent !== null; $on = $plant->axes[$on->parent]) {
+            if ($on->node >= ($cut[$on->parent] ?? PHP_INT_MAX)) {
+                throw self::gone($axis->id);
+            }
         }
+        $nodes = $cut[$axis->id] ?? $axis->nodes();
+        if ($nodes === 0) {
+            throw self::gone($axis->id);
+        }
+        if ($made->does === 'thin') {
+            return 0;
+        }
+        $node = (int) $made->node;
 
-        return [$axis => $node + 1];
+        return $node >= 0 && $node < $nodes ? $node + 1 : throw new Fault(sprintf(
+            'axis %d has %d nodes, so it cannot be headed above node %d', $axis->id, $nodes, $node,
+        ));
     }
 
     /** @return array<int, int> */
@@ -77,12 +96,12 @@ final readonly class Cutting
         return $keep;
     }
 
-    /** @return array<int, int> what sets out below a height is gone, the stems themselves are not */
+    /** @return array<int, int> branches that set out below a height go, the stems and what leads them on do not */
     private static function raised(LivingPlant $plant, int $heightMm): array
     {
         $keep = [];
         foreach ($plant->places() as $id => $place) {
-            if ($plant->axes[$id]->parent !== null && $place->z < $heightMm) {
+            if ($plant->axes[$id]->order > 0 && $place->z < $heightMm) {
                 $keep[$id] = 0;
             }
         }
@@ -131,7 +150,11 @@ final readonly class Cutting
      */
     private static function keeping(LivingPlant $plant, array $keep): self
     {
+        if ($keep === []) {
+            return new self($plant, 0);
+        }
         $pipes = $plant->pipes();
+        $on = $plant->children();
         $axes = [];
         $removed = 0;
         $lost = [];
@@ -142,7 +165,7 @@ final readonly class Cutting
             $removed += $axis->nodes() - $nodes;
             if ($nodes > 0) {
                 $axes[$id] = $nodes < $axis->nodes()
-                    ? $axis->cutTo($nodes, self::above($plant, $axis, $nodes, $pipes))
+                    ? $axis->cutTo($nodes, self::above($plant, $axis, $nodes, $pipes, $on[$id] ?? []))
                     : $axis;
             } elseif ($stands && $axis->parent !== null) {
                 $lost[$axis->parent] = ($lost[$axis->parent] ?? 0) + $pipes[$id];
@@ -159,12 +182,13 @@ final readonly class Cutting
      * Pipes that ran through the place of a cut.
      *
      * @param  array<int, int>  $pipes  at the foot of each axis
+     * @param  list<int>  $on  what grows from this one
      */
-    private static function above(LivingPlant $plant, Axis $axis, int $nodes, array $pipes): int
+    private static function above(LivingPlant $plant, Axis $axis, int $nodes, array $pipes, array $on): int
     {
         $above = $axis->nodes() - $nodes;
-        foreach ($plant->axes as $id => $each) {
-            if ($each->parent === $axis->id && $each->node >= $nodes) {
+        foreach ($on as $id) {
+            if ($plant->axes[$id]->node >= $nodes) {
                 $above += $pipes[$id];
             }
         }
@@ -175,6 +199,11 @@ final readonly class Cutting
     /** @throws Fault */
     private static function axis(LivingPlant $plant, int $id): Axis
     {
-        return $plant->axes[$id] ?? throw new Fault("axis $id is not there any more: it was cut off, or never grew");
+        return $plant->axes[$id] ?? throw self::gone($id);
+    }
+
+    private static function gone(int $id): Fault
+    {
+        return new Fault("axis $id is not there any more: it was cut off, or never grew");
     }
 }

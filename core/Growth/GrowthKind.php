@@ -17,15 +17,20 @@ final readonly class GrowthKind
     /** A strong shoot on a plant that was cut hard is so many times its vigour's usual extension. Common practice. */
     private const STRONG = 2.0;
 
+    /** Of a plant's height, its trunk at the most. Common practice. */
+    private const TRUNK = 0.6;
+
     /**
      * @param  int  $shootNodes  nodes of a shoot that nothing holds back
      * @param  int  $breaksOld  dormant buds that break below a cut into old wood
+     * @param  bool  $opposite  true where its buds stand in pairs
      */
     public function __construct(
         public GrowthHabit $habit,
         public int $shootNodes,
         public FloweringWood $wood,
         public int $breaksOld,
+        public bool $opposite = false,
     ) {
     }
 
@@ -46,7 +51,20 @@ final readonly class GrowthKind
                 HardCutting::Slowly => 2,
                 HardCutting::Badly => 0,
             },
+            $kind->has('opposite-buds'),
         );
+    }
+
+    /** The same on a trunk of its height: never more than a part of a plant that is so tall. */
+    public function fitting(int $heightMm): self
+    {
+        $trunk = (int) min($this->habit->trunkMm, self::TRUNK * $heightMm);
+
+        return $trunk === $this->habit->trunkMm
+            ? $this
+            : new self(
+                $this->habit->onTrunk($trunk), $this->shootNodes, $this->wood, $this->breaksOld, $this->opposite,
+            );
     }
 
     private static function extension(Kind $kind): Figure

@@ -18,6 +18,9 @@ final readonly class LivingPlant
     /** Wood a node's worth of pipes takes, in mm2: a shoot as thick as a pencil carries fifteen. Common practice. */
     private const PIPE_MM2 = 2.5;
 
+    /** From bud to bud where a leaf is of full size: closer, it is smaller. Common practice. */
+    private const FULL_LEAF_MM = 40;
+
     private const TRIES = 4;
 
     /**
@@ -106,7 +109,7 @@ final readonly class LivingPlant
                 $side = deg2rad($axis->fromDeg ?? $axis->azimuthDeg);
                 [$x, $y, $z] = [
                     $crown * sin($side), $crown * cos($side),
-                    (float) ($axis->node < 0 ? 0 : $this->kind->habit->trunkMm),
+                    (float) $this->kind->habit->baseMm($axis->node),
                 ];
             } else {
                 [$x, $y, $z] = $places[$axis->parent]->node($axis->node);
@@ -188,6 +191,12 @@ final readonly class LivingPlant
     public static function thickness(int $pipes): float
     {
         return 2 * sqrt($pipes * self::PIPE_MM2 / M_PI);
+    }
+
+    /** The same of one of its axes: where buds stand close, leaves are small and their pipes thin. */
+    public function thickAt(Axis $axis, int $pipes): float
+    {
+        return self::thickness($pipes) * min(1.0, $axis->internodeMm / self::FULL_LEAF_MM);
     }
 
     /** Nodes that live, and feed the roots. */

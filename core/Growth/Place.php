@@ -22,7 +22,7 @@ final readonly class Place
         private float $cos,
         private float $lean,
         private float $bend,
-        private int $internodeMm,
+        private float $internodeMm,
     ) {
     }
 
@@ -34,7 +34,7 @@ final readonly class Place
         float $azimuthDeg,
         float $leanDeg,
         float $bendDeg,
-        int $internodeMm,
+        float $internodeMm,
     ): self {
         return new self(
             $x, $y, $z, sin(deg2rad($azimuthDeg)), cos(deg2rad($azimuthDeg)), deg2rad($leanDeg),

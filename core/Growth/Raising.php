@@ -65,7 +65,7 @@ final readonly class Raising
                 $grown[$season - $age + 1 + $year] = intdiv($nodes, $age) + ($year === 0 ? $nodes % $age : 0);
             }
             $axes[$id] = new Axis(
-                $id, null, $kind->habit->trunkMm > 0 ? 0 : -1, $stem['azimuth_deg'], $stem['lean_deg'], 0,
+                $id, null, $kind->habit->base($id), $stem['azimuth_deg'], $stem['lean_deg'], 0,
                 $kind->habit->internodeMm, $grown,
                 str_repeat(Axis::LIVE, $nodes), fromDeg: $stem['from_azimuth_deg'] ?? null,
             );
@@ -83,15 +83,18 @@ final readonly class Raising
     private static function seedling(GrowthKind $kind, int $season, string $seed): LivingPlant
     {
         $habit = $kind->habit;
-        $stems = min(3, $habit->stems);
-        // What is trained on wires lies in the plane of its wall.
-        $faces = $habit->wireMm !== null ? 0 : crc32($seed) % 360;
+        $onWires = $habit->wireMm !== null;
+        // What is trained is laid out as it is to be, in the plane of its wall.
+        $stems = $onWires ? $habit->stems : min($habit->dense ? intdiv($habit->stems, 2) : 3, $habit->stems);
+        $faces = $onWires ? 0 : crc32($seed) % 360;
         $axes = [];
         for ($id = 0; $id < $stems; $id++) {
             $axes[$id] = Axis::shoot(
-                $id, null, $habit->trunkMm > 0 ? 0 : -1,
-                fmod($faces + ($habit->wireMm !== null ? ($id % 2 === 0 ? 90 : 270) : 360 * $id / $stems), 360),
-                ($habit->lean[0] + $habit->lean[1]) / 2, 0, $habit->internodeMm, $season,
+                $id, null, $habit->base($id),
+                fmod($faces + ($onWires ? ($id % 2 === 0 ? 90 : 270) : 360 * $id / $stems), 360),
+                $onWires || $habit->dense
+                    ? $habit->lean[1] - ($habit->lean[1] - $habit->lean[0]) * $id / max(1, $stems - 1)
+                    : ($habit->lean[0] + $habit->lean[1]) / 2, 0, $habit->internodeMm, $season,
                 max(2, intdiv($kind->shootNodes, 4)),
             );
         }

@@ -23,7 +23,7 @@ final readonly class Rubs
         $places = $plant->places();
         $lines = [];
         foreach ($plant->stems() as $id => $stem) {
-            $half = LivingPlant::thickness($pipes[$id]) / 2;
+            $half = $plant->thickAt($stem, $pipes[$id]) / 2;
             for ($node = (int) ceil(self::STILL * $stem->nodes()); $node < $stem->nodes(); $node++) {
                 $lines[$id][] = [
                     ...$plant->pointOf($places[$id], $node), $half * (1 - 0.75 * $node / max(1, $stem->nodes())),

@@ -168,11 +168,13 @@ final readonly class Season
             $wants[] = [$axis->id, null, $strength * $tired, false];
         }
         $season = $isLive ? $this->plant->season : array_key_last($axis->grown) ?? 0;
-        $leads = ! $isLive;
+        $first = ! $isLive;
         $breaks = new Breaks($habit);
         foreach ($breaks->along($axis, $place, ...$axis->ofSeason($season)) as $node => $weight) {
-            $wants[] = [$axis->id, $node, $weight * $strength * ($leads ? 1.0 : $habit->decay), $leads];
-            $leads = false;
+            // Its place is taken once, in the season after it ended.
+            $leads = $first && $season === $this->plant->season;
+            $wants[] = [$axis->id, $node, $weight * $strength * ($first ? 1.0 : $habit->decay), $leads];
+            $first = false;
         }
 
         return $wants;
@@ -251,7 +253,7 @@ final readonly class Season
         $lean = $habit->lean[0] + ($habit->lean[1] - $habit->lean[0]) * $this->plant->chance("lean $id");
 
         return Axis::shoot(
-            $id, null, $habit->trunkMm > 0 ? 0 : -1, fmod($this->plant->facesDeg + $way + 360_000, 360), $lean, 0,
+            $id, null, $habit->base($id), fmod($this->plant->facesDeg + $way + 360_000, 360), $lean, 0,
             $habit->internodeMm, $this->year, $nodes,
         );
     }

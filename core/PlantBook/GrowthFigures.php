@@ -24,6 +24,7 @@ final readonly class GrowthFigures
      * @param  float  $level  degrees of lean from which it lies level
      * @param  int  $spurNodes  nodes of a spur at the most
      * @param  int  $strongNodes  nodes of a shoot that flowers in full
+     * @param  float  $rank  of the longest shoot of its kind, above which a shoot bears no more for being longer
      */
     private function __construct(
         public float $keptAlive,
@@ -40,6 +41,7 @@ final readonly class GrowthFigures
         public float $level,
         public int $spurNodes,
         public int $strongNodes,
+        public float $rank,
     ) {
     }
 
@@ -61,6 +63,7 @@ final readonly class GrowthFigures
             level: (float) $all->number('level_from'),
             spurNodes: $all->whole('spur_nodes'),
             strongNodes: $all->whole('strong_nodes'),
+            rank: (float) $all->number('rank'),
         );
     }
 }

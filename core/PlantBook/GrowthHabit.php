@@ -28,6 +28,8 @@ final readonly class GrowthHabit
      * @param  bool  $spurs  short laterals flower year after year
      * @param  ?int  $wireMm  apart, where its mains lie on wires
      * @param  int  $trunkMm  of clear stem under its crown
+     * @param  int  $tiers  of arms, one above another at the distance of its wires
+     * @param  bool  $dense  true where it stands clothed all year and is seen as a mass
      * @param  GrowthFigures  $figures  that hold for every build
      */
     public function __construct(
@@ -52,7 +54,32 @@ final readonly class GrowthHabit
         public bool $spurs,
         public ?int $wireMm,
         public int $trunkMm,
+        public int $tiers,
+        public bool $dense,
         public GrowthFigures $figures,
     ) {
+    }
+
+    /** The same with a shorter trunk, as that of a plant that is not so tall. */
+    public function onTrunk(int $trunkMm): self
+    {
+        return new self(
+            $this->key, $this->stems, $this->basal, $this->lean, $this->bend, $this->fork, $this->internodeMm,
+            $this->apical, $this->levelEveryMm, $this->decay, $this->reach, $this->shoots, $this->rivalry,
+            $this->turn, $this->shade, $this->dieback, $this->twoYear, $this->laterals, $this->spurs, $this->wireMm,
+            $trunkMm, $this->tiers, $this->dense, $this->figures,
+        );
+    }
+
+    /** Where a stem rises from: the ground, -1, or the trunk, by its tier from 0. */
+    public function base(int $stem): int
+    {
+        return $this->trunkMm > 0 ? intdiv($stem, 2) % $this->tiers : -1;
+    }
+
+    /** How high what rises from such a base sets out, in mm. */
+    public function baseMm(int $base): int
+    {
+        return $base < 0 ? 0 : $this->trunkMm + $base * ($this->wireMm ?? 0);
     }
 }

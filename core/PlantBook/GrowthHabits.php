@@ -74,6 +74,8 @@ final readonly class GrowthHabits
             spurs: $entry->bool('spurs', false),
             wireMm: $entry->int('wire_mm'),
             trunkMm: $entry->int('trunk_mm') ?? 0,
+            tiers: max(1, $entry->int('tiers') ?? 1),
+            dense: $entry->bool('dense', false),
             figures: GrowthFigures::read($all),
         );
     }

@@ -7,7 +7,6 @@ namespace PruningHook\Core\Regrowth;
 use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\KindYear;
-use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\PlantBook\FloweringWood;
 
 /** When in a plant's year a cut falls: before it flowers or grows, between its flowers and its growth, after both. */
@@ -20,9 +19,8 @@ enum CutTime
     case AfterBloom;
     case Summer;
 
-    public static function of(Window $window, FloweringWood $wood, KindYear $year): self
+    public static function of(Day $cut, FloweringWood $wood, KindYear $year): self
     {
-        $cut = $window->bestFrom;
         $flowered = in_array($wood, [FloweringWood::Old, FloweringWood::Both], true) && $year->has(Anchor::BloomEnd)
             && ! $cut->isBefore($year->day(Anchor::BloomStart));
         $begins = $year->has(Anchor::BudBreak) ? $year->day(Anchor::BudBreak) : $cut;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Regrowth;
 
 use PruningHook\Core\Growth\Bloom;
+use PruningHook\Core\Growth\Cut;
 use PruningHook\Core\Growth\LivingPlant;
 
 /** A plant at one moment of a course. */
@@ -20,12 +21,14 @@ final readonly class Stage
      * @param  ?LivingPlant  $left  what will be left of it, where a cut is about to be made
      * @param  ?Bloom  $bloom  where it is in flower
      * @param  int  $removedPercent  of its live wood, in the cut of that season
+     * @param  list<Cut>  $cuts  that are about to be made, in their order
      */
     public function __construct(
         public LivingPlant $plant,
         public ?LivingPlant $left,
         public ?Bloom $bloom,
         public int $removedPercent,
+        public array $cuts = [],
     ) {
     }
 }

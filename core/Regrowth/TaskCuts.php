@@ -21,9 +21,14 @@ final readonly class TaskCuts
     /** Shoots of one stem that are kept where it is cut to a height each year. Common practice. */
     private const AT_ONE_HEIGHT = 2;
 
+    /** Of its height, what a stem may be cleared to: the crown keeps two parts of three. Common practice. */
+    private const CROWN = 3;
+
+    private const SHORTENED = [Effect::BudsOnLaterals, Effect::BudsOnCanes, Effect::BudsOnNewCanes];
+
     private const DRAWN = [
         Effect::OldStemsOut, Effect::StemsOut, Effect::StemsShare, Effect::StemsKept, Effect::CutHeight,
-        Effect::HeightAfter, Effect::ClearStem, Effect::BudsOnLaterals, Effect::NodesOnSpurs, Effect::LiveShare,
+        Effect::HeightAfter, Effect::ClearStem, ...self::SHORTENED, Effect::NodesOnSpurs, Effect::LiveShare,
     ];
 
     /** @param  list<Cut>  $cuts  in their order */
@@ -62,7 +67,34 @@ final readonly class TaskCuts
     /** @param  list<Cut>  $cuts */
     private function make(array $cuts): self
     {
+        $cuts = $this->once($cuts);
+
         return $cuts === [] ? $this : new self(Cutting::of($this->left, $cuts)->plant, [...$this->cuts, ...$cuts]);
+    }
+
+    /**
+     * What goes with a branch that is taken out is not cut again.
+     *
+     * @param  list<Cut>  $cuts  all on the plant as it stands
+     * @return list<Cut>
+     */
+    private function once(array $cuts): array
+    {
+        $gone = $once = [];
+        foreach ($cuts as $cut) {
+            $on = $cut->axis;
+            while ($on !== null && ! isset($gone[$on])) {
+                $on = $this->left->axes[$on]->parent ?? null;
+            }
+            if ($on === null) {
+                $once[] = $cut;
+            }
+            if ($cut->does === 'thin') {
+                $gone[(int) $cut->axis] = true;
+            }
+        }
+
+        return $once;
     }
 
     /** @return list<Cut> what is dead of what lives: it does not count against the amount */
@@ -107,12 +139,25 @@ final readonly class TaskCuts
         return match (true) {
             $amount->target < 1 => [],
             $amount->effect === Effect::CutHeight => [
-                ...$this->uncrowded($amount->target), Cut::down($amount->target),
+                ...$this->uncrowded($this->fromItsHead($amount->target)),
+                Cut::down($this->fromItsHead($amount->target)),
             ],
-            $amount->effect === Effect::HeightAfter, self::isPlainHeight($amount) => [Cut::down($amount->target)],
-            $amount->effect === Effect::ClearStem => [Cut::raise($amount->target)],
+            $amount->effect === Effect::HeightAfter, self::isPlainHeight($amount) => [
+                Cut::down($this->fromItsHead($amount->target)),
+            ],
+            $amount->effect === Effect::ClearStem => [
+                Cut::raise(max(1, min($amount->target, intdiv($this->left->heightMm(), self::CROWN)))),
+            ],
             default => [],
         };
+    }
+
+    /** On a trunk a height that would take the whole head is meant from there. */
+    private function fromItsHead(int $heightMm): int
+    {
+        $trunk = $this->left->kind->habit->trunkMm;
+
+        return $heightMm > $trunk ? $heightMm : $trunk + $heightMm;
     }
 
     /** Grasses, clematis, stools and the stems of a bowl are cut to a height that is no more than that. */
@@ -159,7 +204,7 @@ final readonly class TaskCuts
     private function laterals(Amount $amount): array
     {
         return match (true) {
-            $amount->effect === Effect::BudsOnLaterals => [Cut::shorten(null, max(1, $amount->target))],
+            in_array($amount->effect, self::SHORTENED, true) => [Cut::shorten(null, max(1, $amount->target))],
             $amount->effect === Effect::NodesOnSpurs => [
                 ...$this->oneToASpur(), Cut::shorten(null, max(1, $amount->target)),
             ],
@@ -192,7 +237,7 @@ final readonly class TaskCuts
     }
 
     /**
-     * Branches within and low down, whole, until so much of what lives is gone.
+     * Branches that set out within and low down, whole, until so much of what lives is gone.
      *
      * @return list<Cut>
      */
@@ -201,7 +246,10 @@ final readonly class TaskCuts
         $plant = $this->left;
         $places = $plant->places();
         $under = $this->under();
-        $branches = array_filter($plant->axes, static fn (Axis $axis): bool => $axis->parent !== null);
+        $trunk = $plant->kind->habit->trunkMm;
+        $shade = $trunk + $plant->kind->habit->figures->shadedBelow * ($plant->heightMm() - $trunk);
+        $branches = array_filter($plant->axes, static fn (Axis $axis): bool => $axis->order > 0
+            && $places[$axis->id]->z < $shade);
         uasort($branches, static fn (Axis $a, Axis $b): int => [$places[$a->id]->z, $a->id]
             <=> [$places[$b->id]->z, $b->id]);
         $room = (int) round($plant->living() * $percent / 100);

@@ -19,6 +19,7 @@ final readonly class Upbringing
      * @param  int  $seasons  it has stood
      * @param  int  $last  the season it has grown last
      * @param  ?Task  $task  done each year; null where it was left alone
+     * @param  array<int, bool>  $cutIn  whether it was done, in the seasons of which somebody knows
      */
     public static function of(
         GrowthKind $kind,
@@ -27,12 +28,13 @@ final readonly class Upbringing
         string $seed,
         ?Task $task,
         CutTime $time,
+        array $cutIn = [],
     ): LivingPlant {
         $free = $task === null ? $seasons : min($seasons, self::FREE);
         $plant = Raising::of($kind, $free, $last - $seasons + $free, $seed);
         for ($season = $free; $season < $seasons; $season++) {
-            [$year] = Future::year($plant, $task, $time);
-            $plant = $year->plant;
+            $wasCut = $cutIn[$plant->season + 1] ?? true;
+            $plant = Future::seasonOn($plant, $wasCut ? $task : null, $time);
         }
 
         return $plant;

@@ -12,7 +12,8 @@ Alpine.data('offer', offer);
 // What only some pages have comes with those pages.
 const parts = {
     anew: () => import('./anew'), board: () => import('./board'), drawing: () => import('./drawing'),
-    frost: () => import('./frost'), kinds: () => import('./kinds'), plan: () => import('./plan'),
+    frost: () => import('./frost'), kinds: () => import('./kinds'), moments: () => import('./moments'),
+    plan: () => import('./plan'),
     rota: () => import('./rota'), siteYear: () => import('./site-year'), waiting: () => import('./rota'),
 };
 const here = Object.keys(parts).filter(name => document.querySelector(`[x-data^="${name}"]`));

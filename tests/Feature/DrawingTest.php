@@ -19,7 +19,7 @@ use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Prescriber;
 use Tests\Support\TestBook;
 
-/** The plant drawn, its measures changed, courses compared, what it did at bloom, and the budget of the season. */
+/** The plant drawn, its measures changed, what it did at bloom, and the budget of the season. */
 final class DrawingTest extends FeatureTestCase
 {
     private Plant $bluebeard;
@@ -98,24 +98,6 @@ final class DrawingTest extends FeatureTestCase
             'sure' => 1,
         ])->assertSessionHasNoErrors();
         self::assertSame(9500, $this->bluebeard->fresh()?->height_mm);
-    }
-
-    public function test_courses_stand_side_by_side(): void
-    {
-        $this->actingAs($this->hand())->get("/plants/{$this->bluebeard->id}/courses")->assertOk()
-            ->assertSeeInOrder(['Compare courses', 'Leave it', 'Spring cut', 'Cut it hard', 'about 21 days later']);
-    }
-
-    public function test_schools_stand_side_by_side_where_practitioners_differ(): void
-    {
-        $rose = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bush-rose', 'height_mm' => 900]);
-        $this->actingAs($this->hand())
-            ->get("/plants/$rose->id/courses")
-            ->assertOk()
-            ->assertSeeInOrder([
-                'By school: bush rose severity', 'An open bowl of 3 to 5 stems',
-                'A light rounded reduction by a third', '60 cm',
-            ]);
     }
 
     public function test_what_it_does_at_bloom_corrects_the_next_cut(): void

@@ -91,9 +91,9 @@ final class FirmRecordTest extends FeatureTestCase
         $this->actingAs($this->hand())->get("/plants/$bluebeard->id/record")->assertOk()->assertSeeInOrder([
             'Budget of the years',
             // Nobody measured it in 2026: it stood where it had flowered the year before.
-            'Season 2026', '1.1 m tall and 80 cm wide as it stood; cut at 40 cm; flowers at about 90 cm',
+            'Season 2026', '1.1 m tall as it stood; cut at 40 cm; flowers at about 90 cm',
             'Season 2025',
-            '95 cm tall and 80 cm wide as it stood; cut at 35 cm; 2 stems out at the base; flowers at about 1.1 m',
+            '95 cm tall as it stood; cut at 35 cm; 2 stems out at the base; flowers at about 1.1 m',
         ]);
     }
 

@@ -92,8 +92,8 @@ final class GrowCommand extends Command
             'id' => $axis->id, 'parent' => $axis->parent, 'node' => max(0, $axis->node),
             'azimuth_deg' => round($axis->azimuthDeg, 1), 'lean_deg' => round($axis->leanDeg, 1),
             'order' => $axis->order, 'born' => $axis->born(), 'nodes' => $axis->nodes(),
-            'length_mm' => $axis->nodes() * $axis->internodeMm,
-            'base_mm' => round(LivingPlant::thickness($pipes[$axis->id]), 1),
+            'length_mm' => (int) round($axis->nodes() * $axis->internodeMm),
+            'base_mm' => round($plant->thickAt($axis, $pipes[$axis->id]), 1),
             'tip' => array_map(
                 static fn (float $mm): int => (int) round($mm),
                 $plant->pointOf($places[$axis->id], $axis->nodes() - 1),

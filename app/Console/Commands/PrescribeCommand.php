@@ -7,9 +7,13 @@ namespace App\Console\Commands;
 use App\Exchange\InputFaults;
 use App\Exchange\JsonSchema;
 use App\Exchange\PrescribeInput;
+use App\Models\Plant as Row;
 use App\PlantBook\PlantBookFiles;
+use App\Plants\Likenesses;
 use Illuminate\Console\Command;
+use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Prescription;
 use PruningHook\Core\Prescription\Task;
@@ -22,7 +26,7 @@ final class PrescribeCommand extends Command
     use SpeaksJson;
 
     protected $signature = 'prescribe {file? : JSON as in docs/formats/prescribe-input.schema.json; standard input '
-        .'where left out}';
+        .'where left out} {--courses : Grow leaving it, its tasks and a hard cut on for three years}';
 
     protected $description = 'Print the prescriptions of a file of plants as JSON';
 
@@ -46,9 +50,10 @@ final class PrescribeCommand extends Command
         $prescriber = Prescriber::with($book);
         $prescriptions = [];
         foreach ($plants as $plant) {
-            $prescriptions[] = self::withCourses(
-                $prescriber->prescribe($plant, $year, $practice), $plant, Courses::with($book),
-            );
+            $prescription = $prescriber->prescribe($plant, $year, $practice);
+            $prescriptions[] = $this->option('courses')
+                ? self::withCourses($prescription, $plant, $year, $book, new Likenesses($book, $files))
+                : $prescription->toArray();
         }
         if ($prescriptions === [] && $unknown !== []) {
             return $this->refused(array_map(
@@ -61,15 +66,32 @@ final class PrescribeCommand extends Command
     }
 
     /**
-     * @return array<string, mixed> the prescription, each task with what leaving it, doing it and cutting hard
-     *     would bring
+     * @return array<string, mixed> the prescription, each task that can be drawn with what leaving it, doing it and
+     *     cutting hard would bring
      */
-    private static function withCourses(Prescription $prescription, Plant $plant, Courses $courses): array
-    {
+    private static function withCourses(
+        Prescription $prescription,
+        Plant $plant,
+        SiteYear $year,
+        PlantBook $book,
+        Likenesses $likenesses,
+    ): array {
         $shape = $prescription->toArray();
-        $shape['tasks'] = array_map(static fn (Task $task): array => [...$task->toArray(), 'courses' => array_map(
-            static fn (Course $course): array => $course->toArray(), $courses->of($plant, $task),
-        )], $prescription->tasks);
+        $shape['tasks'] = array_map(static function (Task $task) use ($plant, $year, $book, $likenesses): array {
+            if (Likenesses::drawable([$task]) === []) {
+                return $task->toArray();
+            }
+            $likeness = $likenesses->of(new Row, $plant, $year, $task);
+            $courses = Courses::of(
+                $likeness->living, $book->kind($plant->kind), $book->figures, $likenesses->time($plant, $year, $task),
+            )->for($task);
+
+            return [
+                ...$task->toArray(),
+                'courses' => array_map(static fn (Course $course): array => $course->toArray(), $courses),
+                'courses_rest_on' => $likeness->restsOn,
+            ];
+        }, $prescription->tasks);
 
         return $shape;
     }

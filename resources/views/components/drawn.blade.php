@@ -1,4 +1,4 @@
-@props(['drawn'])
-@if ($drawn->arm)<x-vine-arm :arm="$drawn->arm" />
-@elseif ($drawn->wall)<x-wall-picture :w="$drawn->wall" />
-@else<x-elevation :e="$drawn->elevation" />@endif
+@props(['drawn', 'name'])
+<x-portrait :p="$drawn->portrait" :name="$name" :cut-mm="$drawn->cutMm" :flowers-mm="$drawn->flowersMm" />
+<p class="soft mb-1">{{ ucfirst($drawn->says) }}. To scale, from the south; green is the last season's wood, brown
+    the one before, grey older; broken and rust is what goes. Drawn by {{ $drawn->restsOn }}.</p>

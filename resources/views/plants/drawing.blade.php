@@ -1,9 +1,7 @@
 @if ($task === null)
     <p>There is nothing to draw: no task is open to it this season.</p>
 @else
-    <x-drawn :drawn="$drawn" />
-    <p class="soft mb-1">{{ $drawn->says() }}. Drawn for
-        {{ lcfirst($task->name) }}, to scale.</p>
+    <x-drawn :drawn="$drawn" :name="'For '.lcfirst($task->name)" />
     @foreach ($task->reasons as $reason)@if ($reason->rule === 'The wish cannot be met')<p
         class="wrong-note mb-1"><b>{{ $reason->rule }}:</b> {{ $reason->because }}.</p>@endif @endforeach
     <details class="workings"><summary>Workings</summary>

@@ -9,9 +9,7 @@
         <h2>Season {{ $each->season }}</h2>
         <x-ledger :logs="$each->logs" />
         @if ($each->drawn)
-            <figure class="then-after"><x-elevation :e="$each->drawn" />
-                <figcaption class="soft">{{ ucfirst($each->drawn->says) }}. Broken strokes: what
-                    went.</figcaption></figure>
+            <figure class="then-after"><x-drawn :drawn="$each->drawn" name="As it stood, and what went" /></figure>
         @endif
         <p class="soft mt-2">{{ $each->minutes }} minutes in all{{ $each->takenPercent > 0 ? '; '
             .$each->takenPercent.' % of its live growth taken' : '' }}. {{ $each->bloomInWords() }}</p>

@@ -11,25 +11,17 @@ use PruningHook\Core\Calendar\DayState;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Drawing\Bowl;
-use PruningHook\Core\Drawing\Elevation;
-use PruningHook\Core\Drawing\Lateral;
 use PruningHook\Core\Drawing\Line;
-use PruningHook\Core\Drawing\Mark;
 use PruningHook\Core\Drawing\Pressure;
 use PruningHook\Core\Drawing\Ring;
 use PruningHook\Core\Drawing\Sector;
-use PruningHook\Core\Drawing\SideStem;
 use PruningHook\Core\Drawing\Spoke;
 use PruningHook\Core\Drawing\Spot;
 use PruningHook\Core\Drawing\Strip;
-use PruningHook\Core\Drawing\Tick;
-use PruningHook\Core\Drawing\VineArm;
-use PruningHook\Core\Drawing\Wall;
 use PruningHook\Core\Planning\PlantYear;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
-use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\Prescription\CutVerdict;
 use PruningHook\Core\Prescription\DayRun;
 use PruningHook\Core\Structure\Clearance;
@@ -106,130 +98,6 @@ final class MeasuresTest extends TestCase
         ];
     }
 
-    public function test_stems_from_the_side_stand_by_place_and_end_at_the_cut(): void
-    {
-        $plant = new Plant('p', 'bluebeard', heightMm: 1000, spreadMm: 1000, stems: StemCount::of(2, 1));
-        $e = Elevation::of($plant, TestBook::read()->kind('bluebeard'), $this->task($plant, 'spring-cut'), 360);
-        self::assertSame([1100, 360], [$e->width, $e->cutMm]);
-        [$left, $middle, $right] = $e->stems;
-        // The outer ones lean out to 42 cm and reach 72 cm up, the middle one 94.
-        self::assertEquals(new Line(-60, 0, -420, 720), $left->line);
-        self::assertEquals(new Line(0, 0, 0, 940), $middle->line);
-        self::assertEquals(new Line(60, 0, 420, 720), $right->line);
-        self::assertEquals(new Spot(-240, 360), $left->keep, 'kept to half its length');
-        self::assertEquals(
-            [false, false, false],
-            array_map(static fn (SideStem $stem): bool => $stem->goes(), $e->stems),
-        );
-        self::assertEqualsWithDelta(-240, $e->ticks[0]->at->x, 0.01);
-        self::assertSame(
-            [0.0, 250.0, 500.0, 750.0, 1000.0], array_map(static fn (Mark $mark): float => $mark->at, $e->measure),
-        );
-        self::assertSame(['0', '25 cm', '50 cm', '75 cm', '1 m'], array_column($e->measure, 'says'));
-        // The outline is a rounded one, fuller than a half circle: halfway up at the side, highest in the middle.
-        self::assertCount(17, $e->ghost);
-        self::assertEqualsWithDelta(-500, $e->ghost[0]->x, 0.01);
-        self::assertEqualsWithDelta(500, $e->ghost[16]->x, 0.01);
-        self::assertEqualsWithDelta([0, 1000], [$e->ghost[8]->x, $e->ghost[8]->y], 0.01);
-        self::assertEqualsWithDelta(-500 * cos(M_PI / 4) ** 0.8, $e->ghost[4]->x, 0.01);
-        self::assertEqualsWithDelta(1000 * sin(M_PI / 4) ** 0.6, $e->ghost[4]->y, 0.01);
-        // Cut at 36 cm it is as much narrower as the root of that share.
-        self::assertEqualsWithDelta(300, $e->after[16]->x, 0.01);
-        self::assertEqualsWithDelta(360, $e->after[8]->y, 0.01);
-    }
-
-    public function test_numbers_of_stems_that_go_stand_at_four_heights_and_cuts_at_the_base(): void
-    {
-        $plant = new Plant('p', 'forsythia', heightMm: 2000, spreadMm: 2000, stems: StemCount::of(9, 0));
-        $e = Elevation::of($plant, TestBook::read()->kind('forsythia'), $this->task($plant, 'after-flowering'));
-        $going = array_filter($e->stems, static fn (SideStem $stem): bool => $stem->goes());
-        // The three in the middle, the very middle one first.
-        self::assertSame([4 => 1, 3 => 2, 5 => 3], array_replace([4 => 0, 3 => 0, 5 => 0], array_map(
-            static fn (SideStem $stem): int => (int) $stem->order, $going,
-        )));
-        self::assertEqualsWithDelta(0.35 + 0.17, $going[4]->seal->y / $going[4]->line->y2, 0.001);
-        self::assertEqualsWithDelta(0.35 + 0.34, $going[3]->seal->y / $going[3]->line->y2, 0.001);
-        self::assertCount(3, $e->ticks);
-        self::assertEqualsWithDelta(0.03 * $going[3]->line->y2, $e->ticks[0]->at->y, 0.01);
-        self::assertSame([0.0, 0.0, 0.0], array_map(static fn (Tick $tick): float => $tick->angle, $e->ticks));
-        self::assertNull($e->cutMm);
-        self::assertStringStartsWith('2 m tall and 2 m wide as it is; 3 stems out', $e->says);
-    }
-
-    public function test_alternate_buds_are_cut_aslant_away_from_the_middle(): void
-    {
-        $plant = new Plant('p', 'butterfly-bush', heightMm: 2000, stems: StemCount::of(2, 1));
-        $e = Elevation::of($plant, TestBook::read()->kind('butterfly-bush'), $this->task($plant, 'spring-cut'), 500);
-        $opposite = TestBook::read()->kind('butterfly-bush')->has('opposite-buds');
-        self::assertSame(
-            $opposite ? [0.0, 0.0, 0.0] : [-35.0, 35.0, 35.0],
-            array_map(static fn (Tick $tick): float => $tick->angle, $e->ticks),
-        );
-        $rose = new Plant('r', 'bush-rose', heightMm: 1200, stems: StemCount::of(2, 1));
-        $slant = Elevation::of($rose, TestBook::read()->kind('bush-rose'), $this->task($rose, 'main-pruning'), 400);
-        self::assertSame([-35.0, 35.0, 35.0], array_map(static fn (Tick $tick): float => $tick->angle, $slant->ticks));
-    }
-
-    public function test_a_wisteria_on_its_wires_to_the_millimetre(): void
-    {
-        $plant = new Plant('p', 'wisteria', heightMm: 1200, spreadMm: 4000, form: 'wall');
-        $book = TestBook::read();
-        $wall = Wall::of($plant, $book->kind('wisteria'), $this->task($plant, 'winter-pass'), $book->figures);
-        self::assertSame([450.0, 750.0, 1050.0], $wall->wires);
-        self::assertSame([4000, 1260], [$wall->width, $wall->height]);
-        self::assertEquals(new Line(2000, 0, 2000, 1050), $wall->mains[0], 'the trunk to the top wire');
-        self::assertEquals(new Line(2000, 450, 120, 450), $wall->mains[1]);
-        self::assertEquals(new Line(2000, 450, 3880, 450), $wall->mains[2]);
-        // A tie about every 45 cm: two on the trunk, four on each arm.
-        self::assertCount(2 + 6 * 4, $wall->ties);
-        self::assertEquals(new Spot(2000, 450), $wall->ties[0]);
-        // Nothing is said of their spacing: 15 cm.
-        $spacing = 150;
-        // From the second place on: where the arms leave the trunk there is no room.
-        self::assertCount(6 * (intdiv(1880, $spacing) - 1), $wall->laterals);
-        $first = $wall->laterals[0];
-        self::assertEqualsWithDelta(2000 - 2 * $spacing, $first->line->x1, 0.01);
-        self::assertSame(450.0, $first->line->y1);
-        self::assertEqualsWithDelta(450 + 45 * 2 / hypot(0.35, 1), $first->buds[1]->y, 0.01);
-        self::assertEqualsWithDelta(102, $first->line->length(), 0.01, 'cut 12 mm above the second bud');
-        self::assertLessThan(450, $wall->laterals[1]->line->y2, 'the next one goes down');
-        self::assertSame([2], array_values(array_unique(array_map(
-            static fn (Lateral $lateral): int => count($lateral->buds), $wall->laterals,
-        ))));
-        self::assertStringStartsWith('3 wires, 7 arms and trunk, ', $wall->says);
-        self::assertStringEndsWith('cut to 2 buds each, 26 ties', $wall->says);
-    }
-
-    public function test_a_fan_and_a_cordon_to_the_millimetre(): void
-    {
-        $book = TestBook::read();
-        $fan = new Plant('p', 'sour-cherry', heightMm: 2000, spreadMm: 3000, form: 'fan');
-        $ribs = Wall::of($fan, $book->kind('sour-cherry'), $this->task($fan, 'after-cropping'), $book->figures)->mains;
-        self::assertEqualsWithDelta(new Line(1440, 0, 150, 1240), $ribs[0], 0.01);
-        self::assertEqualsWithDelta(new Line(1560, 0, 2850, 1240), $ribs[7], 0.01);
-        self::assertEqualsWithDelta(1500 - 60 / 7, $ribs[3]->x1, 0.01);
-        $cordon = new Plant('p', 'apple-espalier', heightMm: 2000, spreadMm: 3000, form: 'cordon');
-        $stem = Wall::of($cordon, $book->kind('apple-espalier'), $this->task($cordon, 'summer-pass'), $book->figures);
-        self::assertEquals(new Line(150, 0, 2050, 1900), $stem->mains[0]);
-        self::assertStringContainsString('1 stem aslant', $stem->says);
-    }
-
-    public function test_a_vines_arm_to_the_millimetre(): void
-    {
-        $plant = new Plant('p', 'grape-vine');
-        $arm = VineArm::of($this->task($plant, 'rough-pass'), $this->task($plant, 'final-pass'));
-        self::assertSame([1200, 720], [$arm->width, $arm->height]);
-        [$cane, $spare, $second] = $arm->canes;
-        self::assertEquals(new Line(75, 0, 75, 600), $cane->line);
-        self::assertEquals(new Line(117, 0, 177, 600), $spare->line, 'it leans, so that each can be told');
-        self::assertSame(225.0, $second->line->x1);
-        self::assertEquals(new Spot(75, 30), $cane->nodes[0]);
-        self::assertEqualsWithDelta(75 * 6.65, $cane->rough->y, 0.01);
-        self::assertEqualsWithDelta(75 * 2.65, $cane->final?->y, 0.01);
-        self::assertFalse(VineArm::isFor($this->task(new Plant('l', 'lilac'), 'after-flowering')));
-        self::assertTrue(VineArm::isFor($this->task($plant, 'final-pass')));
-    }
-
     public function test_the_ring_has_a_lane_a_task_then_the_bloom_then_the_closed_days(): void
     {
         $years = SiteYears::of(Sites::southernEngland());
@@ -282,21 +150,6 @@ final class MeasuresTest extends TestCase
         self::assertStringEndsWith(', done', $of('done')[0]->says);
         self::assertStringEndsNotWith(', done', $of('open')[0]->says);
         self::assertCount(count($of('open')), $of('best'));
-    }
-
-    public function test_a_wall_nobody_measured_across_is_a_fifth_wider_than_high(): void
-    {
-        $book = TestBook::read();
-        $wall = fn (Plant $plant): Wall => Wall::of(
-            $plant, $book->kind('wisteria'), $this->task($plant, 'winter-pass'), $book->figures,
-        );
-        $of = static fn (?int $height, ?int $spread = null, ?int $run = null): Plant => new Plant(
-            'p', 'wisteria', heightMm: $height, spreadMm: $spread, runMm: $run, form: 'wall',
-        );
-        self::assertSame([1481, 1296], [$wall($of(1234))->width, $wall($of(1234))->height]);
-        self::assertSame(5000, $wall($of(1234, null, 5000))->width);
-        self::assertSame(4000, $wall($of(1234, 4000, 5000))->width);
-        self::assertSame([600, 630], [$wall($of(200, 300))->width, $wall($of(200, 300))->height]);
     }
 
     public function test_bars_of_pressure_stand_on_one_line(): void

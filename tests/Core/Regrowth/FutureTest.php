@@ -98,7 +98,7 @@ final class FutureTest extends TestCase
         $window = $this->task(new Plant('p', $kind), $key, $site)->window;
         $book = TestBook::read()->kind($kind);
         $year = KindYear::of(SiteYear::of($site, 2027), $book->phenology);
-        self::assertSame($time, CutTime::of($window, $book->wood, $year));
+        self::assertSame($time, CutTime::of($window->bestFrom, $book->wood, $year));
     }
 
     /** @return iterable<string, array{string, string, CutTime}> */
@@ -115,7 +115,7 @@ final class FutureTest extends TestCase
     {
         $task = $this->task(new Plant('p', 'wisteria', form: 'wall'), 'winter-pass');
         $plant = $this->raised('wisteria', $task, CutTime::Winter, 'wall');
-        $left = Future::left($plant);
+        $left = Future::left($plant, CutTime::Winter);
         $cut = Future::withTask($plant, $task, CutTime::Winter);
         self::assertGreaterThan($left->stages['three']->bloom->flowers ?? 0.0, $cut->stages['three']->bloom?->flowers);
         self::assertLessThan($left->stages['three']->plant->nodes(), $cut->stages['three']->plant->nodes());

@@ -8,11 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Plant\Plant;
-use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
-use PruningHook\Core\Regrowth\Course;
-use PruningHook\Core\Regrowth\Courses;
 use Tests\Support\Prescribing;
 use Tests\Support\Sites;
 use Tests\Support\TestBook;
@@ -124,36 +121,5 @@ final class HandsOffTest extends TestCase
             }
         }
         self::assertGreaterThan(600, $compared);
-    }
-
-    public function test_courses_offer_an_arborist_and_nothing_else(): void
-    {
-        $oak = new Plant('p', 'oak', heightMm: 25000);
-        $courses = Courses::with(TestBook::read())->of($oak, $this->task($oak, 'winter-structure'));
-        self::assertSame(['leave', 'ask'], array_map(static fn (Course $course): string => $course->key, $courses));
-        self::assertSame([0, 0], array_map(static fn (Course $course): int => $course->minutes, $courses));
-    }
-
-    public function test_no_tree_is_topped_and_no_course_goes_past_its_cap(): void
-    {
-        foreach (TestBook::read()->all() as $kind) {
-            $plant = new Plant('p', $kind->id, heightMm: 4000);
-            foreach ($this->prescribe($plant)->tasks as $task) {
-                foreach (Courses::with(TestBook::read())->of($plant, $task) as $course) {
-                    if ($course->key === 'hard') {
-                        self::assertTrue(
-                            $kind->habit !== Habit::Tree || $kind->lowestFrameworkMm !== null,
-                            "$kind->id is topped",
-                        );
-                        self::assertLessThanOrEqual(
-                            $task->budget->capPercent, $course->sharePercent, "$kind->id $task->key",
-                        );
-                        self::assertGreaterThanOrEqual(
-                            $kind->lowestFrameworkMm ?? 0, $course->heightAfterMm, $kind->id,
-                        );
-                    }
-                }
-            }
-        }
     }
 }

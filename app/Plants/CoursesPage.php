@@ -9,16 +9,17 @@ use App\Support\Page;
 use PruningHook\Core\Drawing\Portrait;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\Prescription\Task;
-use PruningHook\Core\Regrowth\Stage;
+use PruningHook\Core\Regrowth\Course;
 
-/** A plant grown on for three years: left alone, and with a task done each year, side by side. */
-final readonly class FuturePage extends Page
+/** What could be done with a plant, each way grown on for three years and shown at one moment, side by side. */
+final readonly class CoursesPage extends Page
 {
     /**
      * @param  list<Task>  $tasks  that can be looked at
      * @param  string  $at  the moment that is shown
-     * @param  list<array{name: string, portrait: Portrait, stage: Stage, minutes: int, flowers: string}>  $courses
-     *     `flowers` against those it would bear left alone, in words
+     * @param  list<array{Course, Portrait}>  $courses
+     * @param  list<array{Course, Portrait}>  $schools  the task as each school does it
+     * @param  Course  $left  what the others are measured against
      */
     public function __construct(
         public Plant $plant,
@@ -27,6 +28,8 @@ final readonly class FuturePage extends Page
         public ?Task $task,
         public string $at,
         public array $courses,
+        public array $schools,
+        public Course $left,
         public string $restsOn,
     ) {
     }

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plants;
+
+use App\Bridge\CorePlants;
+use App\Models\Plant;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Drawing\Portrait;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Prescription\Prescriber;
+use PruningHook\Core\Prescription\Task;
+use PruningHook\Core\Regrowth\Course;
+use PruningHook\Core\Regrowth\Courses;
+
+/** Grows a plant on from what is known of it: left alone, with its task, cut hard, and as each school does it. */
+final readonly class CoursesScreen
+{
+    public function __construct(
+        private PlantBook $book,
+        private CorePlants $bridge,
+        private Likenesses $likenesses,
+    ) {
+    }
+
+    public function show(Plant $plant, string $taskKey, string $at, Day $today): CoursesPage
+    {
+        $kind = $this->book->kind($plant->kind);
+        $core = $this->bridge->plant($plant, $today);
+        $years = $this->bridge->years($plant->garden);
+        $year = $years->season(SiteYear::seasonOn($years->site, $today));
+        $tasks = Likenesses::drawable(Prescriber::with($this->book)
+            ->prescribe($core, $year, $this->bridge->practice($plant->garden))->tasks);
+        $task = array_column($tasks, null, 'key')[$taskKey] ?? $tasks[0] ?? null;
+        $likeness = $this->likenesses->of($plant, $core, $year, $task);
+        $courses = Courses::of(
+            $likeness->living, $kind, $this->book->figures, $this->likenesses->time($core, $year, $task),
+        );
+        $ways = $courses->for($task);
+        $schools = $task === null ? [] : $courses->bySchool($this->schools($plant, $year, $task, $today));
+        [$reach, $height] = self::room([...$ways, ...$schools]);
+        $drawn = static fn (Course $course): array => [
+            $course, Portrait::of($course->future->stages[$at], (int) (2.1 * $reach), (int) (1.08 * $height)),
+        ];
+
+        return new CoursesPage(
+            $plant, $kind, $tasks, $task, $at, array_map($drawn, $ways), array_map($drawn, $schools), $ways[0],
+            $likeness->restsOn,
+        );
+    }
+
+    /**
+     * The task under each answer of the first school it depends on; empty where practitioners agree.
+     *
+     * @return array<string, Task> by the school in words
+     */
+    private function schools(Plant $row, SiteYear $year, Task $task, Day $today): array
+    {
+        $question = ($task->schools[0] ?? null)?->question;
+        if ($question === null) {
+            return [];
+        }
+        $tasks = [];
+        foreach ($question->options as $option => $words) {
+            $other = clone $row;
+            $other->practice = [...$row->practice, $question->key => $option];
+            $under = Prescriber::with($this->book)
+                ->prescribe($this->bridge->plant($other, $today), $year, $this->bridge->practice($row->garden))
+                ->task($task->key);
+            if ($under !== null) {
+                $tasks[$words] = $under;
+            }
+        }
+
+        return count($tasks) < 2 ? [] : $tasks;
+    }
+
+    /**
+     * What all pictures of all moments need, so that they stand to one scale.
+     *
+     * @param  list<Course>  $courses
+     * @return array{int, int} reach to either side and height, in mm
+     */
+    private static function room(array $courses): array
+    {
+        [$reach, $height] = [200, 300];
+        foreach ($courses as $course) {
+            foreach ($course->future->stages as $stage) {
+                $reach = max($reach, Portrait::reach($stage->plant));
+                $height = max($height, $stage->plant->heightMm());
+            }
+        }
+
+        return [$reach, $height];
+    }
+}

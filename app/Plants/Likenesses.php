@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plants;
+
+use App\Models\Plant;
+use App\Models\StemSurvey;
+use App\PlantBook\PlantBookFiles;
+use PruningHook\Core\Calendar\KindYear;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Growth\GrowthKind;
+use PruningHook\Core\Growth\Laid;
+use PruningHook\Core\Plant\Plant as CorePlant;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Prescription\Task;
+use PruningHook\Core\Regrowth\CutTime;
+use PruningHook\Core\Regrowth\Likeness;
+use PruningHook\Core\Regrowth\TaskCuts;
+
+/**
+ * Living plants of the firm's rows, from all that is known of each.
+ *
+ * @phpstan-import-type Seen from Laid
+ */
+final readonly class Likenesses
+{
+    public function __construct(private PlantBook $book, private PlantBookFiles $files)
+    {
+    }
+
+    /**
+     * As it stands before a season's cut.
+     *
+     * @param  CorePlant  $core  the row's plant, or with other measures to look at
+     * @param  ?Task  $task  that is done to it each year
+     */
+    public function of(Plant $row, CorePlant $core, SiteYear $year, ?Task $task): Likeness
+    {
+        $kind = $this->book->kind($core->kind);
+
+        return Likeness::of(
+            $core, $kind, $this->grows($core), $year->season, $task, $this->time($core, $year, $task),
+            $this->surveyed($row, $year->season),
+        );
+    }
+
+    public function grows(CorePlant $core): GrowthKind
+    {
+        $kind = $this->book->kind($core->kind);
+
+        return GrowthKind::of($kind, $this->files->readHabits()->of($kind, $core->form), $this->book->figures);
+    }
+
+    /** When in the plant's year a task falls; a task that nobody names, in winter. */
+    public function time(CorePlant $core, SiteYear $year, ?Task $task): CutTime
+    {
+        $kind = $this->book->kind($core->kind);
+
+        return $task === null
+            ? CutTime::Winter
+            : CutTime::of($task->window->bestFrom, $kind->wood, KindYear::of($year, $kind->phenology));
+    }
+
+    /**
+     * Those whose amounts can be drawn and that are the crew's.
+     *
+     * @param  list<Task>  $tasks
+     * @return list<Task>
+     */
+    public static function drawable(array $tasks): array
+    {
+        return array_values(array_filter(
+            $tasks, static fn (Task $task): bool => $task->handsOff === null && TaskCuts::draws($task),
+        ));
+    }
+
+    /**
+     * Its stems as they were last surveyed, this season or the one before, without those that were cut.
+     *
+     * @return list<Seen>
+     */
+    private function surveyed(Plant $row, int $season): array
+    {
+        $survey = $row->exists
+            ? StemSurvey::query()->where('plant_id', $row->id)->whereBetween('season', [$season - 1, $season])
+                ->orderByDesc('season')->first()
+            : null;
+        if ($survey === null) {
+            return [];
+        }
+        $stems = [];
+        foreach ($survey->state['stems'] as $stem) {
+            if (! in_array($stem['ref'], $survey->state['cut'], true)) {
+                $stems[] = [
+                    'azimuth_deg' => (float) $stem['azimuth_deg'], 'lean_deg' => (float) $stem['lean_deg'],
+                    'length_mm' => (int) $stem['length_mm'],
+                    'age_years' => $stem['age_years'] === null
+                        ? null
+                        : (int) ($stem['age_years'] + $season - $survey->season),
+                ];
+            }
+        }
+
+        return $stems;
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Drawing;
+
+use PruningHook\Core\Growth\Cut;
+use PruningHook\Core\Growth\LivingPlant;
+
+/**
+ * What is drawn of the cuts on a plant: a slanted tick where wood is shortened, with the bud it is made above, and the
+ * number of each cut that takes a stem or branch out whole.
+ */
+final readonly class CutMarks
+{
+    /** With more cuts than that only whole stems carry their number. */
+    private const NUMBERED = 14;
+
+    /** Where along its wood a number may stand, the best place first: neighbours' stand where each can be read. */
+    private const ALONG = [0.5, 0.7, 0.35, 0.85, 0.2, 0.97];
+
+    /** Degrees that a cut above a single bud slopes away from it; above a pair it runs straight. Common practice. */
+    private const ASLANT = 30;
+
+    /** So many buds of what is left are counted in the picture. */
+    private const COUNTED = 5;
+
+    /** More ticks than that are no marks but a hedge. */
+    private const TICKS = 60;
+
+    /**
+     * @param  list<Tick>  $ticks
+     * @param  list<Spot>  $buds  that decide where it grows on
+     * @param  list<Seal>  $seals
+     */
+    private function __construct(public array $ticks, public array $buds, public array $seals)
+    {
+    }
+
+    /**
+     * @param  list<Cut>  $cuts  in their order
+     * @param  float  $apartMm  two numbers stand at the least
+     */
+    public static function of(LivingPlant $plant, ?LivingPlant $left, array $cuts, View $view, float $apartMm): self
+    {
+        if ($left === null) {
+            return new self([], [], []);
+        }
+        $ticks = $buds = [];
+        foreach ($plant->places() as $id => $place) {
+            $stays = ($left->axes[$id] ?? null)?->nodes() ?? 0;
+            if ($stays > 0 && $stays < $plant->axes[$id]->nodes() && count($ticks) < self::TICKS) {
+                [$x, $y] = $view->project($place->node($stays - 1));
+                [$beyondX, $beyondY] = $view->project($place->node($stays - 0.4));
+                $ticks[] = new Tick(new Spot($beyondX, $beyondY), self::across(
+                    $beyondX - $x, $beyondY - $y, $plant->kind->opposite ? 0 : self::ASLANT,
+                ));
+                // Few are counted, of many the last decides.
+                for ($node = $stays > self::COUNTED ? $stays - 1 : 0; $node < $stays; $node++) {
+                    [$x, $y] = $view->project($place->node($node));
+                    $buds[] = new Spot($x, $y);
+                }
+            }
+        }
+
+        return new self($ticks, $buds, self::seals($plant, $cuts, $view, $apartMm));
+    }
+
+    /** Across the wood, in degrees of the picture, whose y goes down; aslant away from a single bud. */
+    private static function across(float $right, float $up, int $aslant): float
+    {
+        return round(90 - rad2deg(atan2($up, $right)) + $aslant, 1);
+    }
+
+    /**
+     * @param  list<Cut>  $cuts
+     * @return list<Seal>
+     */
+    private static function seals(LivingPlant $plant, array $cuts, View $view, float $apartMm): array
+    {
+        $places = $plant->places();
+        $seals = [];
+        foreach ($cuts as $index => $cut) {
+            $axis = $plant->axes[$cut->axis ?? -1] ?? null;
+            $isWhole = $cut->does === 'thin' && $axis?->parent === null;
+            if ($axis === null || (count($cuts) > self::NUMBERED && ! $isWhole)) {
+                continue;
+            }
+            $best = null;
+            foreach ($cut->node === null ? self::ALONG : [$cut->node / max(1, $axis->nodes() - 1)] as $share) {
+                [$x, $y] = $view->project($places[$axis->id]->node(($axis->nodes() - 1) * $share));
+                $air = min([$apartMm, ...array_map(
+                    static fn (Seal $seal): float => hypot($seal->at->x - $x, $seal->at->y - $y), $seals,
+                )]);
+                if ($best === null || $air > $best[0]) {
+                    $best = [$air, new Spot($x, $y)];
+                }
+            }
+            // Where there is no room the list of cuts tells it.
+            if ($best[0] > 0.4 * $apartMm) {
+                $seals[] = new Seal($best[1], $index + 1);
+            }
+        }
+
+        return $seals;
+    }
+}
