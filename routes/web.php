@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Bench\BenchController;
+use App\Bench\SignOffController;
 use App\Gardens\FrostController;
 use App\Gardens\GardenController;
 use App\Gardens\SiteYearController;
@@ -36,10 +38,12 @@ use App\Weather\ObservationController;
 use Illuminate\Support\Facades\Route;
 
 // A number that no row can have leads nowhere; it is not asked for.
-$rows = ['garden', 'plant', 'visit', 'task', 'crew', 'observation', 'note', 'draft', 'off', 'version', 'change'];
+$rows = ['garden', 'plant', 'visit', 'task', 'crew', 'observation', 'note', 'draft', 'off', 'version', 'change',
+    'answer', 'person', 'sign_off'];
 foreach ($rows as $row) {
     Route::pattern($row, '[0-9]{1,18}');
 }
+Route::pattern('case', '[a-z0-9-]{1,60}');
 
 Route::get('up', UpController::class)->withoutMiddleware('web');
 
@@ -131,6 +135,12 @@ Route::middleware('auth')->group(function (): void {
     Route::post('plant-book/{kind}/own/restore', [OwnKindController::class, 'restore'])->name('own-kinds.restore');
     Route::delete('own-versions/{version}', [OwnKindController::class, 'undo'])->name('own-kinds.undo');
     Route::get('plant-book/{kind}', [PlantBookController::class, 'show'])->name('plant-book.show');
+    Route::get('bench', [BenchController::class, 'index'])->name('bench');
+    Route::get('bench/answers/{answer}', [BenchController::class, 'answer'])->name('bench.answer');
+    Route::get('bench/{case}', [BenchController::class, 'show'])->name('bench.show');
+    Route::post('bench/{case}', [BenchController::class, 'store'])->name('bench.store');
+    Route::post('people/{person}/sign-offs', [SignOffController::class, 'store'])->name('sign-offs.store');
+    Route::delete('sign-offs/{sign_off}', [SignOffController::class, 'destroy'])->name('sign-offs.destroy');
     Route::get('house-practice', [PracticeController::class, 'edit'])->name('practice.edit');
     Route::put('house-practice', [PracticeController::class, 'update'])->name('practice.update');
 

@@ -241,6 +241,12 @@ final class CorePlants
         );
     }
 
+    /** The firm's own schools, of no garden. */
+    public function housePractice(): Practice
+    {
+        return Practice::of($this->book->questions, $this->known($this->firm()->practice));
+    }
+
     /**
      * The choices that the book no longer offers, in words: what stands in their place is said by the prescription.
      *

@@ -30,7 +30,7 @@ final class Change extends Model
     public const ROWS = [
         'garden' => Garden::class, 'plant' => Plant::class, 'visit' => Visit::class, 'log' => WorkLog::class,
         'bloom' => BloomNote::class, 'sign' => Observation::class, 'kind' => OwnKind::class, 'firm' => Firm::class,
-        'crew' => Crew::class, 'day-off' => CrewDayOff::class, 'person' => User::class,
+        'crew' => Crew::class, 'day-off' => CrewDayOff::class, 'person' => User::class, 'sign-off' => SignOff::class,
     ];
 
     public $timestamps = false;

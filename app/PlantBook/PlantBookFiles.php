@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\PlantBook;
 
 use PruningHook\Core\Amount\AmountRules;
+use PruningHook\Core\Bench\BenchCases;
 use PruningHook\Core\Calendar\Stations;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
@@ -174,6 +175,14 @@ final readonly class PlantBookFiles
     {
         return $this->told(
             'habits.yaml', fn (): GrowthHabits => GrowthHabits::read(Entry::of($this->decoded()['habits.yaml'] ?? [])),
+        );
+    }
+
+    /** @throws Fault naming what of a case to practise on is missing */
+    public function readBench(): BenchCases
+    {
+        return $this->told(
+            'bench.yaml', fn (): BenchCases => BenchCases::read(Entry::of($this->decoded()['bench.yaml'] ?? [])),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Bench\Exercises;
 use App\Bridge\CorePlants;
 use App\Bridge\ReadsRain;
 use App\Bridge\WeighsSigns;
@@ -51,6 +52,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Connection::resolverFor('sqlite', static fn (mixed ...$of): WritesFirst => new WritesFirst(...$of));
         $this->app->scoped(CorePlants::class);
+        $this->app->scoped(Exercises::class);
         $this->app->bind(WeighsSigns::class, SignShifts::class);
         $this->app->bind(ReadsRain::class, RainRead::class);
         $this->app->singleton(WeatherStation::class, SimulatedStation::class);

@@ -19,6 +19,7 @@ final readonly class PlanPage extends Page
      * @param  list<string>  $chosen  plant, task and season
      * @param  list<SeasonTask>  $tasks  those chosen
      * @param  int  $minutes  of one gardener
+     * @param  list<string>  $watched  methods that nobody of the crew is signed off for
      */
     public function __construct(
         public Garden $garden,
@@ -30,6 +31,7 @@ final readonly class PlanPage extends Page
         public int $minutes,
         public Day $suggested,
         public Day $on,
+        public array $watched,
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Visits;
 
+use App\Bench\SignedOff;
 use App\Due\Basis;
 use App\Due\DueKeeper;
 use App\Models\Garden;
@@ -18,13 +19,18 @@ use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Planning\CommonWindow;
 use PruningHook\Core\Planning\DueTask;
+use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\SeasonTask;
 
 /** What the planning page shows: what could be done, what is chosen, and the days the chosen share. */
 final readonly class PlanScreen
 {
-    public function __construct(private DueKeeper $keeper, private KeptTasks $tasks)
-    {
+    public function __construct(
+        private DueKeeper $keeper,
+        private KeptTasks $tasks,
+        private PlantBook $book,
+        private SignedOff $signedOff,
+    ) {
     }
 
     public function show(Garden $garden, Request $request, Day $today): PlanPage
@@ -53,6 +59,25 @@ final readonly class PlanScreen
             minutes: array_sum(array_map(static fn (SeasonTask $task): int => $task->minutes, $tasks)),
             suggested: self::suggested($common, $today),
             on: $this->day($request) ?? self::suggested($common, $today),
+            watched: $this->watched($garden, $tasks),
+        );
+    }
+
+    /**
+     * What nobody of the garden's crew is signed off for yet.
+     *
+     * @param  list<SeasonTask>  $tasks
+     * @return list<string> methods in words
+     */
+    private function watched(Garden $garden, array $tasks): array
+    {
+        $signed = $garden->crew_id === null ? [] : $this->signedOff->of(
+            $garden->crew_id, array_map(static fn (SeasonTask $task): string => $task->methodKey, $tasks),
+        );
+
+        return array_map(
+            fn (string $method): string => lcfirst($this->book->recipes->get($method)->name),
+            array_keys(array_filter($signed, static fn (array $names): bool => $names === [])),
         );
     }
 

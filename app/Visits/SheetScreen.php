@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Visits;
 
+use App\Bench\SignedOff;
 use App\Bridge\CorePlants;
 use App\Due\DueKeeper;
 use App\Models\Entry;
@@ -40,6 +41,7 @@ final readonly class SheetScreen
         private SeasonBudget $budgets,
         private PlantBook $book,
         private DueKeeper $keeper,
+        private SignedOff $signedOff,
     ) {
     }
 
@@ -53,6 +55,9 @@ final readonly class SheetScreen
         $sun = Sun::on($visit->on, $site->latitude, $site->longitude);
         $people = $visit->crew_id === null ? null : $this->people($visit->crew_id);
         $again = $this->again($visit, $today);
+        $signed = $visit->crew_id === null ? [] : $this->signedOff->of($visit->crew_id, array_values($visit->tasks->map(
+            static fn (VisitTask $task): string => (string) $task->prescribed->recipe,
+        )->all()));
 
         return new SheetPage(
             visit: $visit,
@@ -67,7 +72,7 @@ final readonly class SheetScreen
                 $this->budgets->before($task)?->leftPercent(),
                 $again[$task->id],
                 $this->form->taps($task->plant),
-                $task->prescribed->kit?->asks() ?? [],
+                self::asks($task, $signed[(string) $task->prescribed->recipe] ?? null),
                 self::left($task),
                 $task->task === self::WATER_IN ? $this->rain($task, $site, $today) : null,
             ))->all()),
@@ -80,6 +85,17 @@ final readonly class SheetScreen
                 static fn (Entry $entry): array => [$entry->kind->value, $entry], Standing::of($visit->entries),
             ), 1, 0),
         );
+    }
+
+    /**
+     * @param  ?list<string>  $signed  who is signed off for its method; null where that is not asked
+     * @return list<string>
+     */
+    private static function asks(VisitTask $task, ?array $signed): array
+    {
+        return [
+            ...$task->prescribed->kit?->asks() ?? [], ...$signed === null ? [] : [SignedOff::inWords($signed)],
+        ];
     }
 
     /** In mm since it was last cut; null where the record no longer says when that was. */

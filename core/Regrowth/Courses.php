@@ -38,14 +38,11 @@ final readonly class Courses
      */
     public function for(?Task $task): array
     {
+        $next = $task === null ? 0 : $this->times($task->minutes, Figure::LeftOutTime);
         $courses = [new Course(
             'leave', 'Left alone', Future::left($this->plant, $this->time), 0,
-            'Old wood gathers, flowers move up and out of reach'.match ($task->minutes ?? 0) {
-                0 => '.',
-                default => sprintf(
-                    '; the next cut takes about %d min.', $this->times($task->minutes, Figure::LeftOutTime),
-                ),
-            },
+            'Old wood gathers, flowers move up and out of reach'
+                .($next === 0 ? '.' : "; the next cut takes about $next min."),
         )];
         if ($task === null) {
             return $courses;

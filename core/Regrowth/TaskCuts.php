@@ -31,8 +31,11 @@ final readonly class TaskCuts
         Effect::HeightAfter, Effect::ClearStem, ...self::SHORTENED, Effect::NodesOnSpurs, Effect::LiveShare,
     ];
 
-    /** @param  list<Cut>  $cuts  in their order */
-    private function __construct(public LivingPlant $left, public array $cuts)
+    /**
+     * @param  list<Cut>  $cuts  in their order
+     * @param  array<int, true>  $wished  axes that are rather taken than others as good, by id
+     */
+    private function __construct(public LivingPlant $left, public array $cuts, private array $wished)
     {
     }
 
@@ -48,9 +51,13 @@ final readonly class TaskCuts
         return false;
     }
 
-    public static function of(LivingPlant $plant, Task $task): self
+    /**
+     * @param  list<int>  $wished  axes that somebody would take out: where others are as good these go, and within its
+     *     bounds as many as are wished
+     */
+    public static function of(LivingPlant $plant, Task $task, array $wished = []): self
     {
-        $made = (new self($plant, []))->make(self::dead($plant));
+        $made = (new self($plant, [], array_fill_keys($wished, true)))->make(self::dead($plant));
         foreach ($task->amounts as $amount) {
             $made = $made->make($made->wholeStems($amount));
         }
@@ -69,7 +76,9 @@ final readonly class TaskCuts
     {
         $cuts = $this->once($cuts);
 
-        return $cuts === [] ? $this : new self(Cutting::of($this->left, $cuts)->plant, [...$this->cuts, ...$cuts]);
+        return $cuts === [] ? $this : new self(
+            Cutting::of($this->left, $cuts)->plant, [...$this->cuts, ...$cuts], $this->wished,
+        );
     }
 
     /**
@@ -98,7 +107,7 @@ final readonly class TaskCuts
     }
 
     /** @return list<Cut> what is dead of what lives: it does not count against the amount */
-    private static function dead(LivingPlant $plant): array
+    public static function dead(LivingPlant $plant): array
     {
         $cuts = [];
         // What has died down for the winter is cut down, not picked out.
@@ -121,16 +130,32 @@ final readonly class TaskCuts
         // Of those that are to stay the strongest do; what is past its time goes first in any case.
         $rank = fn (Axis $stem): array => $isKept
             ? [$this->left->ageOf($stem) > $this->left->kind->habit->turn ? 0 : 1, $pipes[$stem->id], $stem->id]
-            : [$stem->born(), 0, $stem->id];
+            : [$stem->born(), isset($this->wished[$stem->id]) ? 0 : 1, $stem->id];
         uasort($stems, static fn (Axis $a, Axis $b): int => $rank($a) <=> $rank($b));
+        $count = count($stems);
         $go = match ($amount->effect) {
-            Effect::OldStemsOut, Effect::StemsOut => $amount->target,
-            Effect::StemsShare => (int) round(count($stems) * $amount->target / 100),
-            Effect::StemsKept => count($stems) - $amount->target,
+            Effect::OldStemsOut, Effect::StemsOut => $this->asWished($stems, $amount->min, $amount->target, $amount->max),
+            Effect::StemsShare => $this->asWished(
+                $stems, (int) round($count * $amount->min / 100), (int) round($count * $amount->target / 100),
+                (int) round($count * $amount->max / 100),
+            ),
+            Effect::StemsKept => $this->asWished(
+                $stems, $count - $amount->max, $count - $amount->target, $count - $amount->min,
+            ),
             default => 0,
         };
 
-        return array_map(Cut::thin(...), array_slice(array_keys($stems), 0, max(0, min($go, count($stems) - 1))));
+        return array_map(Cut::thin(...), array_slice(array_keys($stems), 0, max(0, min($go, $count - 1))));
+    }
+
+    /**
+     * As many as are wished, within bounds; the number to aim at where nobody wished anything.
+     *
+     * @param  array<int, Axis>  $of
+     */
+    private function asWished(array $of, int $min, int $target, int $max): int
+    {
+        return $this->wished === [] ? $target : max($min, min($max, count(array_intersect_key($of, $this->wished))));
     }
 
     /** @return list<Cut> */
@@ -208,8 +233,8 @@ final readonly class TaskCuts
             $amount->effect === Effect::NodesOnSpurs => [
                 ...$this->oneToASpur(), Cut::shorten(null, max(1, $amount->target)),
             ],
-            $amount->effect === Effect::LiveShare => $this->thinned($amount->target),
-            self::isClip($amount) => $this->clipped($amount->target),
+            $amount->effect === Effect::LiveShare => $this->thinned($amount),
+            self::isClip($amount) => self::clipped($this->left, $amount->target),
             default => [],
         };
     }
@@ -241,7 +266,7 @@ final readonly class TaskCuts
      *
      * @return list<Cut>
      */
-    private function thinned(int $percent): array
+    private function thinned(Amount $amount): array
     {
         $plant = $this->left;
         $places = $plant->places();
@@ -250,13 +275,13 @@ final readonly class TaskCuts
         $shade = $trunk + $plant->kind->habit->figures->shadedBelow * ($plant->heightMm() - $trunk);
         $branches = array_filter($plant->axes, static fn (Axis $axis): bool => $axis->order > 0
             && $places[$axis->id]->z < $shade);
-        uasort($branches, static fn (Axis $a, Axis $b): int => [$places[$a->id]->z, $a->id]
-            <=> [$places[$b->id]->z, $b->id]);
-        $room = (int) round($plant->living() * $percent / 100);
+        $rank = fn (Axis $axis): array => [isset($this->wished[$axis->id]) ? 0 : 1, $places[$axis->id]->z, $axis->id];
+        uasort($branches, static fn (Axis $a, Axis $b): int => $rank($a) <=> $rank($b));
+        $room = $this->room($amount, $branches, $under);
         $cuts = [];
         $gone = [];
         foreach ($branches as $id => $axis) {
-            if (isset($gone[$axis->parent ?? -1])) {
+            if ($this->hangsOn($axis, $gone)) {
                 $gone[$id] = true;
             } elseif ($under[$id] <= $room) {
                 $room -= $under[$id];
@@ -266,6 +291,39 @@ final readonly class TaskCuts
         }
 
         return $cuts;
+    }
+
+    /**
+     * Nodes to thin out: as many as is wished, but never less than half of what is aimed at.
+     *
+     * @param  array<int, Axis>  $branches
+     * @param  array<int, int>  $under
+     */
+    private function room(Amount $amount, array $branches, array $under): int
+    {
+        $nodes = fn (float $percent): int => (int) round($this->left->living() * $percent / 100);
+        if ($this->wished === []) {
+            return $nodes($amount->target);
+        }
+        $wished = array_intersect_key($branches, $this->wished);
+        $room = 0;
+        foreach ($wished as $axis) {
+            $room += $this->hangsOn($axis, $wished) ? 0 : $under[$axis->id];
+        }
+
+        return max($nodes($amount->min), $nodes($amount->target / 2), min($nodes($amount->max), $room));
+    }
+
+    /** @param  array<int, mixed>  $axes  by id */
+    private function hangsOn(Axis $axis, array $axes): bool
+    {
+        for ($on = $axis->parent; $on !== null; $on = $this->left->axes[$on]->parent) {
+            if (isset($axes[$on])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array<int, int> live nodes of each axis and of what grows from it, by id */
@@ -287,12 +345,12 @@ final readonly class TaskCuts
      *
      * @return list<Cut>
      */
-    private function clipped(int $leftMm): array
+    public static function clipped(LivingPlant $plant, int $leftMm): array
     {
         $cuts = [];
-        foreach ($this->left->axes as $id => $axis) {
+        foreach ($plant->axes as $id => $axis) {
             $keep = max(1, (int) round($leftMm / $axis->internodeMm));
-            [$from, $to] = $axis->ofSeason($this->left->season);
+            [$from, $to] = $axis->ofSeason($plant->season);
             if ($to - $from > $keep) {
                 $cuts[] = Cut::head($id, $from + $keep - 1);
             }

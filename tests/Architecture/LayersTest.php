@@ -39,6 +39,7 @@ final class LayersTest
         ],
         'Planning' => ['Calendar', 'Practice', 'Plant', 'PlantBook', 'Prescription'],
         'Regrowth' => ['Calendar', 'Plant', 'PlantBook', 'Growth', 'Amount', 'Prescription'],
+        'Bench' => ['Calendar', 'Plant', 'PlantBook', 'Growth', 'Amount', 'Prescription', 'Regrowth'],
         'Drawing' => [
             'Units', 'Calendar', 'Plant', 'PlantBook', 'Growth', 'Amount', 'Structure', 'Prescription', 'Planning',
             'Regrowth',
@@ -63,6 +64,7 @@ final class LayersTest
         'Season',
         'Record',
         'Plants',
+        'Bench',
         'Gardens',
         'Visits',
         'Planning',

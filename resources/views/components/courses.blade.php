@@ -22,7 +22,7 @@
                     that season</dd>@endif
                 @if ($course->minutes > 0)<dt>Time</dt><dd>{{ Say::minutes($course->minutes) }}{{ $course->key
                     === 'hard' ? ', this season' : ' a year' }}</dd>@endif
-                <dt>Risk</dt><dd>{{ $course->risk }}</dd>
+                @if ($course->risk !== '')<dt>Risk</dt><dd>{{ $course->risk }}</dd>@endif
             </dl>
         </section>
     @endforeach

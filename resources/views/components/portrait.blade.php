@@ -27,7 +27,7 @@
     @foreach ($p->limbs as $limb)
         @php($class = $limb->goes ? 'p-goes' : ['new' => 'p-new', 'last' => 'p-last', 'old' => 'p-old',
             'dead' => 'p-dead'][$limb->wood])
-        @if ($pick !== null && $limb->axis !== null)<a href="{{ $pick.$limb->axis }}#hand"
+        @if ($pick !== null && $limb->axis !== null)<a href="{{ $pick.$limb->axis }}"
             data-axis="{{ $limb->axis }}" tabindex="-1" aria-label="{{ $limb->axis }}"><path class="p-touch"
             d="{{ $path($limb->spine, '') }}"/>@endif
         <path @class([$class, 'is-picked' => $picked === $limb->axis && $picked !== null])

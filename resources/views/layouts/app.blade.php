@@ -27,6 +27,7 @@
                         'season' => ['Season', 's'], 'plan' => ['Plan', 'l'], 'round' => ['Round', 'r'],
                         'gardens.index' => ['Gardens', 'g'], 'record' => ['Record', 'c'],
                         'plant-book.index' => ['Plant book', 'b'], 'practice.edit' => ['House practice', 'h'],
+                        'bench' => ['Bench', 'n'],
                     ] as $route => [$name, $key])
                         <li><a href="{{ route($route) }}" data-key="{{ $key }}"
                             @if (request()->routeIs($route)) aria-current="page" @endif>{{ $name }}</a></li>
@@ -66,8 +67,8 @@
 </main>
 @auth
     <nav class="thumbs" aria-label="Places, for the thumb">
-        @foreach (['round' => 'Round', 'season' => 'Season', 'gardens.index' => 'Gardens', 'search' => 'Find'] as $route
-            => $name)
+        @foreach (['round' => 'Round', 'season' => 'Season', 'gardens.index' => 'Gardens', 'search' => 'Find',
+            'bench' => 'Bench'] as $route => $name)
             <a href="{{ route($route) }}" @if (request()->routeIs($route)) aria-current="page" @endif>{{ $name }}</a>
         @endforeach
     </nav>
@@ -81,6 +82,7 @@
             <dt><kbd>c</kbd></dt><dd>Record of what was done</dd>
             <dt><kbd>b</kbd></dt><dd>Plant book</dd>
             <dt><kbd>h</kbd></dt><dd>House practice</dd>
+            <dt><kbd>n</kbd></dt><dd>The practice bench</dd>
             <dt><kbd>p</kbd></dt><dd>Plan a visit, on a garden or a plant; on the Plan, to the button that
                 asks for one</dd>
             <dt><kbd>,</kbd> <kbd>.</kbd></dt><dd>The week before, the week after, on the Plan</dd>

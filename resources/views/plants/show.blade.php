@@ -15,6 +15,8 @@
                 href="{{ route('visits.create', [$plant->garden, 'tasks' => $plan]) }}">Plan a visit</a>@endcan @endif
             <a class="btn btn-quiet" data-key="j" href="{{ route('stems.show', $plant) }}">Stems</a>
             <a class="btn btn-quiet" href="{{ route('plants.courses', $plant) }}">Courses</a>
+            @if ($task)<a class="btn btn-quiet" href="{{ route('bench.show', 'plant-'.$plant->id) }}">Practise on
+                it</a>@endif
             @can('update', $plant)<a class="btn btn-quiet" data-key="e" href="{{ route('plants.edit',
                 $plant) }}">Edit</a>@endcan
         </div>

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\BenchAnswer;
+use App\Models\User;
+use PruningHook\Core\Bench\Answer;
+use PruningHook\Core\Bench\CutCode;
+use PruningHook\Core\Bench\Judge;
+use PruningHook\Core\Bench\Remark;
+use PruningHook\Core\Calendar\Day;
+
+/** Marks an answer and keeps it. */
+final readonly class HandIn
+{
+    public function of(User $user, Practised $practised, string $cuts, Day $day): BenchAnswer
+    {
+        $exercise = $practised->exercise;
+        $written = CutCode::read($cuts, $exercise->plant);
+        $mark = Judge::of($exercise)->mark(new Answer($written->cuts(), $day));
+
+        return BenchAnswer::query()->create([
+            'user_id' => $user->id, 'case_key' => $practised->key, 'plant_id' => $practised->plant?->id,
+            'seed' => $practised->seed, 'kind' => $exercise->kind->id, 'task' => $exercise->task->key,
+            'method' => $exercise->task->methodKey, 'level' => $practised->level, 'cuts' => $written->code(),
+            'day' => (string) $day, 'score' => $mark->score, 'mark' => [
+                'found' => $mark->foundPercent, 'kept' => $mark->keptPercent, 'taken' => $mark->takenPercent,
+                'remarks' => array_map(static fn (Remark $remark): array => [
+                    'about' => $remark->inWords(), 'says' => $remark->says, 'axis' => $remark->axis,
+                ], $mark->remarks),
+            ],
+        ]);
+    }
+}

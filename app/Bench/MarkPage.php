@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\BenchAnswer;
+use App\Support\Page;
+use PruningHook\Core\Drawing\Portrait;
+use PruningHook\Core\Regrowth\Course;
+
+/** An answer with its marks, and both futures at one moment. */
+final readonly class MarkPage extends Page
+{
+    /**
+     * @param  string  $at  the moment that is shown
+     * @param  list<array{Course, Portrait}>  $courses  the answer's and the judge's
+     * @param  Course  $left  what the flowers are measured against
+     */
+    public function __construct(
+        public BenchAnswer $answer,
+        public Practised $practised,
+        public string $at,
+        public array $courses,
+        public Course $left,
+    ) {
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\BenchAnswer;
+use PruningHook\Core\Bench\Answer;
+use PruningHook\Core\Bench\CutCode;
+use PruningHook\Core\Bench\Judge;
+use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Drawing\Portrait;
+use PruningHook\Core\Regrowth\Course;
+use PruningHook\Core\Regrowth\CutTime;
+use PruningHook\Core\Regrowth\Future;
+use PruningHook\Core\Regrowth\Stage;
+
+/** An answer as it was marked, and what becomes of the plant with it and with the judge's. */
+final readonly class MarkScreen
+{
+    public function __construct(private Exercises $exercises)
+    {
+    }
+
+    public function show(BenchAnswer $answer, string $at, Day $today): MarkPage
+    {
+        $practised = $this->exercises->of($answer->case_key, $answer->seed, $today);
+        $exercise = $practised->exercise;
+        $written = CutCode::read($answer->cuts, $exercise->plant);
+        $judge = Judge::of($exercise);
+        $mark = $judge->mark(new Answer($written->cuts(), $answer->day));
+        $left = new Course('leave', 'Left alone', Future::left($exercise->winter, $exercise->time), 0, '');
+        $yours = new Course('yours', $answer->user->name, Future::withCuts(
+            $exercise->winter, $written->cuts(), $this->time($practised, $answer->day), $answer->user->name,
+        ), 0, '');
+        $judges = new Course('judge', 'The judge', Future::withCuts(
+            $exercise->winter, $mark->judges, $exercise->time, 'The judge',
+        ), 0, '');
+        $at = isset(Stage::NAMES[$at]) ? $at : 'now';
+        [$reach, $height] = [200, 300];
+        foreach ([$yours, $judges] as $course) {
+            foreach ($course->future->stages as $stage) {
+                $reach = max($reach, Portrait::reach($stage->plant));
+                $height = max($height, $stage->plant->heightMm());
+            }
+        }
+        $drawn = static fn (Course $course): array => [
+            $course, Portrait::of($course->future->stages[$at], (int) (2.1 * $reach), (int) (1.08 * $height)),
+        ];
+
+        return new MarkPage($answer, $practised, $at, [$drawn($yours), $drawn($judges)], $left);
+    }
+
+    /** On its own day, but where that falls into summer or out of it: then other wood stands. */
+    private function time(Practised $practised, Day $day): CutTime
+    {
+        $exercise = $practised->exercise;
+        $time = CutTime::of($day, $exercise->kind->wood, $exercise->year);
+
+        return $time === CutTime::Summer || $exercise->time === CutTime::Summer ? $exercise->time : $time;
+    }
+}

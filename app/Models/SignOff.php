@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Casts\AsDay;
+use App\Models\Concerns\InOneStroke;
+use App\Models\Concerns\KeepsVersions;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use PruningHook\Core\Calendar\Day;
+
+/**
+ * A lead's word that somebody does a method without being watched.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property string $method the recipe
+ * @property ?int $by_id
+ * @property Day $on
+ * @property-read User $user
+ * @property-read ?User $by
+ */
+final class SignOff extends Model
+{
+    use InOneStroke;
+    use KeepsVersions;
+
+    protected $fillable = ['user_id', 'method', 'by_id', 'on'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['on' => AsDay::class];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function by(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'by_id');
+    }
+
+    public function versionLabel(): string
+    {
+        return "{$this->user->name}, $this->method";
+    }
+}

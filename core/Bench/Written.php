@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Bench;
+
+use PruningHook\Core\Growth\Cut;
+use PruningHook\Core\Growth\LivingPlant;
+
+/** Cuts as they were written, made on a plant. */
+final readonly class Written
+{
+    /**
+     * @param  list<array{string, list<Cut>}>  $steps  each as it was written, with the cuts it comes to
+     * @param  LivingPlant  $left  what they leave
+     * @param  list<string>  $faults  what could not be made, in words
+     */
+    public function __construct(public array $steps, public LivingPlant $left, public array $faults)
+    {
+    }
+
+    /** @return list<Cut> */
+    public function cuts(): array
+    {
+        return array_merge(...array_column($this->steps, 1));
+    }
+
+    public function code(): string
+    {
+        return implode('.', array_column($this->steps, 0));
+    }
+}
