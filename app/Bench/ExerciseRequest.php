@@ -81,7 +81,8 @@ final class ExerciseRequest extends AskedRequest
         return match (true) {
             $does === '' || $this->nextCuts() !== null => null,
             ! isset(self::DOES[$does]) => 'That is nothing that can be done on the bench.',
-            in_array($does, ['t', 'h', 's'], true) && $this->picked() === null => 'Take a stem or a branch in hand first.',
+            in_array($does, ['t', 'h', 's'], true)
+                && $this->picked() === null => 'Take a stem or a branch in hand first.',
             count(explode('.', $this->cuts())) >= CutCode::MOST => sprintf(
                 'A plant is cut in %d cuts at the most: hand it in.', CutCode::MOST,
             ),

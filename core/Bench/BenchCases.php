@@ -31,7 +31,8 @@ final readonly class BenchCases
                 throw new Fault("cases.$key.level: a case is of level 1, 2 or 3");
             }
             $cases[$key] = new BenchCase(
-                $key, $case->string('kind'), $case->string('task'), $level, $case->string('fault'), $case->whole('seasons'),
+                $key, $case->string('kind'), $case->string('task'), $level, $case->string('fault'),
+                $case->whole('seasons'),
                 $case->int('left') ?? 0, $case->int('dead') ?? 0, $case->int('lopped_mm'),
                 $case->has('form') ? $case->string('form') : null, $case->int('height_mm'),
             );

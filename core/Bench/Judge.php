@@ -87,8 +87,10 @@ final readonly class Judge
             ...array_slice($order, 0, 1),
         ];
 
+        $isEmpty = $left->nodes() === 0 || ($left->living() === 0 && $judges->left->living() > 0);
+
         return new Mark(
-            $left->nodes() === 0 || ($left->living() === 0 && $judges->left->living() > 0) ? 0 : (int) max(0, round($score)),
+            $isEmpty ? 0 : (int) max(0, round($score)),
             (int) round(100 * $found), (int) round(100 * $kept), (int) round($share($left)),
             $remarks === [] ? [new Remark('right', 'What had to go went, and nothing else.')] : $remarks,
             $judges->cuts,
@@ -103,7 +105,8 @@ final readonly class Judge
     {
         $axes = [];
         foreach ($cuts as $cut) {
-            if ($cut->does === 'thin') {
+            // Who leaves a stub meant to take it out.
+            if ($cut->does === 'thin' || ($cut->does === 'head' && $cut->node < self::STUB_NODES)) {
                 $axes[] = (int) $cut->axis;
             }
         }

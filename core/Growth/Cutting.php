@@ -127,8 +127,8 @@ final readonly class Cutting
             }
             for ($node = 0, $nodes = $axis->nodes(); $node < $nodes; $node++) {
                 if ($isPast(...$place->node($node))) {
-                    // A shoot whose foot stands within is not torn out: a stub with a bud is left of it.
-                    $keep[$id] = $axis->parent === null ? $node : max(1, $node);
+                    // What stands with its foot within is not torn out: a stub with a bud is left of it.
+                    $keep[$id] = max(1, $node);
                     break;
                 }
             }

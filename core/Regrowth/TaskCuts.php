@@ -134,7 +134,9 @@ final readonly class TaskCuts
         uasort($stems, static fn (Axis $a, Axis $b): int => $rank($a) <=> $rank($b));
         $count = count($stems);
         $go = match ($amount->effect) {
-            Effect::OldStemsOut, Effect::StemsOut => $this->asWished($stems, $amount->min, $amount->target, $amount->max),
+            Effect::OldStemsOut, Effect::StemsOut => $this->asWished(
+                $stems, $amount->min, $amount->target, $amount->max,
+            ),
             Effect::StemsShare => $this->asWished(
                 $stems, (int) round($count * $amount->min / 100), (int) round($count * $amount->target / 100),
                 (int) round($count * $amount->max / 100),

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Bench;
 
+use PruningHook\Core\Drawing\Portrait;
 use PruningHook\Core\Growth\GrowthKind;
 use PruningHook\Core\Growth\LivingPlant;
 use PruningHook\Core\Growth\Raising;
 use PruningHook\Core\Growth\Year;
 use PruningHook\Core\PlantBook\GrowthHabits;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Regrowth\Stage;
 
-/** How long a season of the living plant takes: of one of 300 axes, and of a thousand plants of all kinds. */
+/** How long a season of the living plant takes, of one of 300 axes and of a thousand of all kinds, and a picture. */
 final readonly class GrowBench
 {
     private const AXES = 300;
@@ -39,9 +41,11 @@ final readonly class GrowBench
         return [
             sprintf(
                 'a plant of %d axes, one season with its flowers and losses: %.2f ms in the middle of %d, the slowest '
-                    .'%.2f ms', count($plant->axes), $took[intdiv(self::TIMES, 2)], self::TIMES, end($took),
+                    .'%.2f ms; %.2f ms for each %d axes', count($plant->axes), $took[intdiv(self::TIMES, 2)],
+                self::TIMES, end($took),
+                $took[intdiv(self::TIMES, 2)] * self::AXES / count($plant->axes), self::AXES,
             ),
-            $this->many(),
+            ...$this->many(),
         ];
     }
 
@@ -56,7 +60,8 @@ final readonly class GrowBench
         return $plant;
     }
 
-    private function many(): string
+    /** @return list<string> */
+    private function many(): array
     {
         $ids = array_keys($this->book->names);
         $plants = [];
@@ -69,10 +74,23 @@ final readonly class GrowBench
             Year::of($each);
         }
 
-        return sprintf(
+        $grown = sprintf(
             '%d plants of %d kinds, %d axes: %.2f ms a season each, peak %d MB', self::PLANTS, count($ids), $axes,
             (hrtime(true) - $began) / 1e6 / self::PLANTS, memory_get_peak_usage(true) / 2 ** 20,
         );
+        $took = [];
+        foreach ($plants as $each) {
+            $began = hrtime(true);
+            Portrait::alone(new Stage($each, null, null, 0));
+            $took[] = (hrtime(true) - $began) / 1e6;
+        }
+        sort($took);
+
+        return [$grown, sprintf(
+            'the same drawn: %.2f ms in the middle, the slowest %.2f ms, %.2f ms each, peak %d MB',
+            $took[intdiv(self::PLANTS, 2)], end($took), array_sum($took) / self::PLANTS,
+            memory_get_peak_usage(true) / 2 ** 20,
+        )];
     }
 
     private function kind(string $id): GrowthKind

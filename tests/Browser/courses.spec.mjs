@@ -1,12 +1,12 @@
 import { expect, signIn, test } from './people.mjs';
 
-test('the moments of a plant are turned by key and thumb, and both courses keep one scale', async ({ page }) => {
+test('the moments of a plant are turned by key, thumb and slider, and all courses keep one scale', async ({ page }) => {
     await signIn(page, 'hand');
     await page.goto('/plants/5');
-    await page.getByRole('link', { name: 'Three years on' }).click();
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Grown on for three years');
-    const pictures = page.getByRole('img', { name: /as it stands: \d+ stems/ });
-    await expect(pictures).toHaveCount(2);
+    await page.getByRole('link', { name: 'Courses' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Courses, three years on');
+    const pictures = page.getByRole('img', { name: /as it stands: \d+ stems?/ });
+    expect(await pictures.count()).toBeGreaterThanOrEqual(2);
     await expect(page.locator('.p-goes').first()).toBeVisible();
     const moments = page.getByRole('navigation', { name: 'Which moment' });
     for (const link of await moments.getByRole('link').all()) {
@@ -18,8 +18,30 @@ test('the moments of a plant are turned by key and thumb, and both courses keep 
     await expect(page.locator('.p-flower').first()).toBeAttached();
     await page.keyboard.press('6');
     await expect(moments.locator('[aria-current]')).toHaveText('Three years on');
+    // The slider turns without a new page, and the link follows it.
+    const slider = page.getByRole('slider');
+    expect((await slider.boundingBox()).height).toBeGreaterThanOrEqual(48);
+    await slider.focus();
+    await page.keyboard.press('Home');
+    await expect(moments.locator('[aria-current]')).toHaveText('As it stands');
+    await expect(page).toHaveURL(/at=now/);
+    await expect(page.locator('.p-goes').first()).toBeVisible();
+    await page.keyboard.press('ArrowRight');
+    await expect(moments.locator('[aria-current]')).toHaveText('After the cut');
+    await page.reload();
+    await expect(moments.locator('[aria-current]')).toHaveText('After the cut');
     const boxes = await page.locator('svg.portrait').evaluateAll(all => all.map(one => one.getAttribute('viewBox')));
     expect(new Set(boxes).size).toBe(1);
     // Nothing is wider than the screen it is on.
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+});
+
+test('without signal the slider says so, and the pictures stay', async ({ page }) => {
+    await signIn(page, 'hand');
+    await page.goto('/plants/5/courses');
+    await page.route('**/courses*', route => route.abort());
+    await page.getByRole('slider').focus();
+    await page.keyboard.press('End');
+    await expect(page.getByText('No connection: the pictures are as they were.')).toBeVisible();
+    await expect(page.locator('svg.portrait').first()).toBeVisible();
 });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\BenchAnswer;
 use App\Models\BloomNote;
 use App\Models\Change;
 use App\Models\CrewDayOff;
@@ -12,6 +13,7 @@ use App\Models\OwnKind;
 use App\Models\Photo;
 use App\Models\PlanDraft;
 use App\Models\Plant;
+use App\Models\SignOff;
 use App\Models\Visit;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Route;
@@ -107,6 +109,12 @@ final class RolesTest extends FeatureTestCase
         ['depot.update', 'put', 302, 403, 403, 403, 403],
         ['practice.edit', 'get', 200, 200, 200, 200, 200],
         ['practice.update', 'put', 302, 403, 403, 403, 403],
+        ['bench', 'get', 200, 200, 200, 200, 200],
+        ['bench.show', 'get', 200, 200, 200, 200, 200],
+        ['bench.store', 'post', 302, 302, 302, 302, 302],
+        ['bench.answer', 'get', 200, 200, 403, 403, 403],
+        ['sign-offs.store', 'post', 302, 302, 403, 403, 403],
+        ['sign-offs.destroy', 'delete', 302, 302, 403, 403, 403],
         ['changes', 'get', 200, 403, 403, 403, 403],
         // Whose change it is decides: HistoryTest.
         ['changes.undo', 'post', 302, 403, 403, 403, 403],
@@ -220,6 +228,20 @@ final class RolesTest extends FeatureTestCase
             ])
             : null;
 
+        $person = in_array('person', $needs, true) || in_array('answer', $needs, true)
+            || in_array('sign_off', $needs, true) ? $this->hand() : null;
+        $signOff = in_array('sign_off', $needs, true) && $person !== null
+            ? SignOff::query()->create(['user_id' => $person->id, 'method' => 'spur-back', 'on' => '2027-02-01'])
+            : null;
+        $answer = in_array('answer', $needs, true) && $person !== null
+            ? BenchAnswer::query()->create([
+                'user_id' => $person->id, 'case_key' => 'first-forsythia', 'seed' => 1, 'kind' => 'forsythia',
+                'task' => 'after-flowering', 'method' => 'renew-by-thirds', 'level' => 1, 'cuts' => 'x',
+                'day' => '2027-05-01', 'score' => 0,
+                'mark' => ['found' => 0, 'kept' => 100, 'taken' => 0, 'remarks' => []],
+            ])
+            : null;
+
         return route(
             $name,
             array_intersect_key(
@@ -237,6 +259,10 @@ final class RolesTest extends FeatureTestCase
                     'draft' => $draft?->id,
                     'crew' => $this->crew->id,
                     'off' => $off?->id,
+                    'case' => 'first-forsythia',
+                    'person' => $person?->id,
+                    'sign_off' => $signOff?->id,
+                    'answer' => $answer?->id,
                     // Made by nobody of these.
                     'change' => in_array('change', $needs, true) ? $this->change() : null,
                 ],

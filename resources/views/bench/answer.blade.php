@@ -8,8 +8,8 @@
         {{ $answer->user->name }}: {{ $answer->mark['found'] }} % of what had to go went, {{ $answer->mark['kept']
         }} % is given for the good wood that was kept, {{ $answer->mark['taken'] }} % of its live buds were taken.</p>
     <h2>What the judge says</h2>
-    <ul class="remarks">@foreach ($answer->mark['remarks'] as $remark)<li><b>{{ $remark['about'] }}</b>@if ($remark['axis']
-            !== null), <a href="{{ route('bench.show', [$answer->case_key, 'seed' => $answer->seed,
+    <ul class="remarks">@foreach ($answer->mark['remarks'] as $remark)<li><b>{{ $remark['about'] }}</b>@if (
+            $remark['axis'] !== null), <a href="{{ route('bench.show', [$answer->case_key, 'seed' => $answer->seed,
             'cuts' => $answer->cuts, 'pick' => $remark['axis']]) }}">at {{ $remark['axis'] }}</a>@endif:
         {{ $remark['says'] }}</li>@endforeach</ul>
     <h2>Both futures</h2>
@@ -25,8 +25,8 @@
         <p class="wrong-note" x-show="said" x-cloak x-text="said" role="status"></p>
         <div data-courses><x-courses :courses="$courses" :left="$left" :at="$at" /></div>
     </div>
-    <p class="soft">The judge's cuts lean to yours where others were as good. Nobody cuts it in the years after. A model,
-        not a promise. {{ $practised->exercise->task->name }} is done by: {{ lcfirst(
+    <p class="soft">The judge's cuts lean to yours where others were as good. Nobody cuts it in the years after. A
+        model, not a promise. {{ $practised->exercise->task->name }} is done by: {{ lcfirst(
         $practised->exercise->task->method) }}.</p>
     <details><summary>How the judge would go about it</summary><ol class="steps">@foreach (
         $practised->exercise->task->steps as $step)<li>{{ $step }}</li>@endforeach</ol></details>

@@ -20,7 +20,8 @@
                 <a data-key="4" href="{{ $here(['look' => $stepped ? null : 'left']) }}"
                     @if ($stepped) aria-current="page" @endif>{{ $stepped ? 'Show the cuts' : 'Step back' }}</a>
             </nav>
-            <x-portrait :p="$portrait" :name="$practised->title" :pick="$here(['pick' => null]).'&pick='" :picked="$hand?->axis" />
+            <x-portrait :p="$portrait" :name="$practised->title"
+                :pick="$here(['pick' => null]).'&pick='" :picked="$hand?->axis" />
         </div>
         <div class="hand" id="hand">
             <form action="{{ route('bench.show', $practised->key) }}" aria-label="The next cut">

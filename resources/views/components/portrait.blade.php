@@ -55,8 +55,8 @@
         y="{{ $r(-$seal->at->y) }}">{{ $seal->number }}</text>@endforeach
     @if (! $isAbove && $p->bottom === 0)
         @if ($p->hasPerson)<path class="p-person" transform="translate({{ $r($half + 3 * $u + 240) }} 0)" d="M-110
-            -1590a110 110 0 1 0 220 0a110 110 0 1 0 -220 0M-50 -1440L50 -1440L170 -1380L220 -920L160 -900L110 -1220L110 -840L80
-            0L10 0L0 -780L-10 0L-80 0L-110 -840L-110 -1220L-160 -900L-220 -920L-170 -1380Z"/>
+            -1590a110 110 0 1 0 220 0a110 110 0 1 0 -220 0M-50 -1440L50 -1440L170 -1380L220 -920L160 -900L110
+            -1220L110 -840L80 0L10 0L0 -780L-10 0L-80 0L-110 -840L-110 -1220L-160 -900L-220 -920L-170 -1380Z"/>
         @else<path class="p-rule" d="M{{ $r($half + 4 * $u) }} 0v{{ -Portrait::RULE_MM }}m{{ $r(-$u) }} 0h{{ $r(2 * $u)
             }}m{{ $r(-$u) }} 100h{{ $r($u) }}m{{ $r(-$u) }} 100h{{ $r($u) }}"/><text class="e-text"
             x="{{ $r($half + 6 * $u) }}" y="{{ -Portrait::RULE_MM / 2 }}">30 cm</text>@endif

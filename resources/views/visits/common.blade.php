@@ -13,8 +13,8 @@
         @endif</p>
     <p>{{ count($tasks) }} {{ count($tasks) === 1 ? 'task' : 'tasks' }}, about
         {{ \App\Support\Say::minutes($minutes) }} for one gardener.</p>
-    @if ($watched !== [])<p class="asks">Nobody of the crew is signed off for: {{ implode(', ', $watched) }}. Plan it when
-        the lead can watch.</p>@endif
+    @if ($watched !== [])<p class="asks">Nobody of the crew is signed off for: {{ implode(', ', $watched) }}. Plan it
+        when the lead can watch.</p>@endif
     <p><b>{{ \App\Support\Say::longDate($on) }}</b> {{ $common->isBestOn($on) ? 'is a best day.'
         : ($common->contains($on) ? 'is open.' : 'is outside the common days: give a reason below.') }}</p>
     @if (! $common->contains($on) && $common->contains($suggested))

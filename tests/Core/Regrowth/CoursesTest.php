@@ -40,7 +40,7 @@ final class CoursesTest extends TestCase
         self::assertStringContainsString((string) (int) round($usual->minutes * 1.5).' min', $leave->risk);
     }
 
-    public function test_an_early_bloomer_cut_hard_after_bloom_loses_nothing_that_spring_and_flowers_lower_in_the_next(): void
+    public function test_an_early_bloomer_cut_hard_after_bloom_loses_nothing_that_spring_and_flowers_lower_next(): void
     {
         [$leave, $usual, $hard] = $this->courses('forsythia', 'after-flowering', 2400);
         self::assertSame('hard', $hard->key);
