@@ -151,13 +151,16 @@ final readonly class TaskCuts
     }
 
     /**
-     * As many as are wished, within bounds; the number to aim at where nobody wished anything.
+     * As many as are wished, within bounds and at least half of what is aimed at, which is taken where nobody wished
+     * anything.
      *
      * @param  array<int, Axis>  $of
      */
     private function asWished(array $of, int $min, int $target, int $max): int
     {
-        return $this->wished === [] ? $target : max($min, min($max, count(array_intersect_key($of, $this->wished))));
+        return $this->wished === []
+            ? $target
+            : (int) max($min, ceil($target / 2), min($max, count(array_intersect_key($of, $this->wished))));
     }
 
     /** @return list<Cut> */

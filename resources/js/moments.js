@@ -10,9 +10,12 @@ export const moments = () => ({
             const answer = await fetch(link.href, { headers: { Accept: 'text/html' } });
             if (!answer.ok) throw new Error(String(answer.status));
             const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+            const courses = page.querySelector('[data-courses]');
+            // Without signal the phone answers with a page of its own.
+            if (!courses) throw new Error('no courses');
             // A later turn has been asked for since.
             if (mine !== this.asked) return;
-            this.$root.querySelector('[data-courses]').replaceWith(page.querySelector('[data-courses]'));
+            this.$root.querySelector('[data-courses]').replaceWith(courses);
             links.forEach((each) => each.removeAttribute('aria-current'));
             link.setAttribute('aria-current', 'page');
             history.replaceState(null, '', link.href);

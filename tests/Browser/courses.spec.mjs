@@ -36,12 +36,13 @@ test('the moments of a plant are turned by key, thumb and slider, and all course
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
 });
 
-test('without signal the slider says so, and the pictures stay', async ({ page }) => {
+test('without signal the slider says so, and the pictures stay', async ({ page, context }) => {
     await signIn(page, 'hand');
     await page.goto('/plants/5/courses');
-    await page.route('**/courses*', route => route.abort());
+    await context.setOffline(true);
     await page.getByRole('slider').focus();
     await page.keyboard.press('End');
     await expect(page.getByText('No connection: the pictures are as they were.')).toBeVisible();
     await expect(page.locator('svg.portrait').first()).toBeVisible();
+    await context.setOffline(false);
 });

@@ -120,6 +120,15 @@ final class JudgeTest extends TestCase
         self::assertSame(100, $judge->mark(new Answer($cuts, $right->day))->score);
     }
 
+    public function test_whoever_takes_the_dead_wood_alone_has_not_done_it(): void
+    {
+        $exercise = $this->exercise('crowded-lilac');
+        $judge = Judge::of($exercise);
+        $mark = $judge->mark(new Answer(TaskCuts::dead($exercise->plant), $judge->answer()->day));
+        self::assertLessThan(60, $mark->score);
+        self::assertStringContainsString('A stem of', $mark->remarks[0]->says);
+    }
+
     public function test_what_was_missed_and_what_was_good_is_told_at_its_place(): void
     {
         $exercise = $this->exercise('crowded-lilac');
