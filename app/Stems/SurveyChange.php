@@ -9,6 +9,7 @@ use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Structure\Stem;
 use PruningHook\Core\Structure\StemFault;
+use PruningHook\Core\Units\Length;
 
 /**
  * One tap on a survey: a stem more, one stem otherwise, a fault marked, a stem out, the lead's word, the number wanted.
@@ -18,6 +19,9 @@ use PruningHook\Core\Structure\StemFault;
  */
 final readonly class SurveyChange
 {
+    /** Of a plant's height, what a stem may reach up: heights are read roughly. Common practice. */
+    private const ABOVE = 2;
+
     public const OPS = ['add', 'set', 'fault', 'drop', 'word', 'cut', 'aim', 'carry'];
 
     public const MOST = 60;
@@ -69,7 +73,7 @@ final readonly class SurveyChange
     {
         $changed = match ($said['op'] ?? null) {
             'add' => $this->add($state, $said, $usualLengthMm),
-            'set' => $this->set($state, $said),
+            'set' => $this->within($this->set($state, $said), $said, $usualLengthMm),
             'fault' => $this->fault($state, $said),
             'drop' => $this->drop($state, self::ref($said)),
             'word' => $this->word($state, $said),
@@ -118,6 +122,28 @@ final readonly class SurveyChange
             'age_years' => $last === null ? self::NEW['age_years'] : $last['age_years'],
             'length_mm' => $last['length_mm'] ?? $usualLengthMm,
         ];
+
+        return $state;
+    }
+
+    /**
+     * No stem stands far above its plant: one of the two was measured wrong.
+     *
+     * @param  State  $state
+     * @param  array<string, mixed>  $said
+     * @return State
+     */
+    private function within(array $state, array $said, int $plantMm): array
+    {
+        foreach (isset($said['length_mm']) || isset($said['lean_deg']) ? $state['stems'] : [] as $stem) {
+            $reaches = (int) round($stem['length_mm'] * cos(deg2rad((float) $stem['lean_deg'])));
+            if ($stem['ref'] === self::ref($said) && $reaches > self::ABOVE * $plantMm) {
+                throw ValidationException::withMessages(['length_mm' => sprintf(
+                    'A stem that reaches %s up does not stand on a plant %s tall: one of them is measured wrong.',
+                    Length::ofMm($reaches)->metric(), Length::ofMm($plantMm)->metric(),
+                )]);
+            }
+        }
 
         return $state;
     }

@@ -21,6 +21,23 @@ final readonly class CutCode
     public const MOST = 120;
 
     /**
+     * @param  list<Cut>  $cuts
+     *
+     * @throws Fault for a cut that the bench does not know
+     */
+    public static function of(array $cuts): string
+    {
+        return implode('.', array_map(static fn (Cut $cut): string => match ($cut->does) {
+            'thin' => "t$cut->axis",
+            'head' => "h$cut->axis-$cut->node",
+            'shorten' => $cut->axis === null ? "a$cut->buds" : "s$cut->axis-$cut->buds",
+            'raise' => "r$cut->heightMm",
+            'down' => "d$cut->heightMm",
+            default => throw new Fault("a cut that is called $cut->does cannot be made on the bench"),
+        }, $cuts));
+    }
+
+    /**
      * What is written, made on a plant cut by cut: what cannot be made is told and left out, the rest stands.
      *
      * @throws Fault for more cuts than anybody makes

@@ -65,7 +65,7 @@ final readonly class Portrait
     public static function of(Stage $stage, int $widthMm, int $heightMm, View $view = View::South): self
     {
         $plant = $stage->plant;
-        $flowersMm = $stage->bloom !== null && $stage->bloom->flowers > 0.0 ? $stage->bloom->heightMm : null;
+        $flowersMm = $stage->bloom !== null && $stage->bloom->flowers > 0.0 ? $stage->bloom->topMm : null;
 
         return new self(
             $view, -intdiv($widthMm, 2), $view === View::Above ? -intdiv($heightMm, 2) : 0, $widthMm, $heightMm,
@@ -186,6 +186,6 @@ final readonly class Portrait
 
         return $flowersMm === null
             ? $says
-            : sprintf('%s; its flowers stand about %s', $says, Length::ofMm($flowersMm)->metric());
+            : sprintf('%s; its flowers stand up to about %s', $says, Length::ofMm($flowersMm)->metric());
     }
 }

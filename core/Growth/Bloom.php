@@ -9,18 +9,27 @@ use PruningHook\Core\PlantBook\FloweringWood;
 /** What a plant flowers with in a season, and where. Flowers are clusters: trusses, heads, sprays. */
 final readonly class Bloom
 {
+    /** Of its flowers, how many stand below what is called their height from below. Common practice. */
+    private const BELOW = 0.9;
+
     /**
+     * @param  int  $heightMm  they stand at in the mean
+     * @param  int  $topMm  they reach, but for a few
      * @param  list<array{int, int, float}>  $at  axis, node and how many
      */
-    private function __construct(public float $flowers, public int $heightMm, public array $at)
-    {
+    private function __construct(
+        public float $flowers,
+        public int $heightMm,
+        public int $topMm,
+        public array $at,
+    ) {
     }
 
     /** On the wood of last season, before this one's has grown. */
     public static function onOld(LivingPlant $plant): self
     {
         if (! in_array($plant->kind->wood, [FloweringWood::Old, FloweringWood::Both], true)) {
-            return new self(0, 0, []);
+            return new self(0, 0, 0, []);
         }
         $places = $plant->places();
         $breaks = new Breaks($plant->kind->habit);
@@ -59,7 +68,7 @@ final readonly class Bloom
     public static function onNew(LivingPlant $plant): self
     {
         if (! in_array($plant->kind->wood, [FloweringWood::New, FloweringWood::Both], true)) {
-            return new self(0, 0, []);
+            return new self(0, 0, 0, []);
         }
         $at = [];
         foreach ($plant->axes as $id => $axis) {
@@ -87,7 +96,7 @@ final readonly class Bloom
             $flowers > 0.0
                 ? (int) round(($this->heightMm * $this->flowers + $other->heightMm * $other->flowers) / $flowers)
                 : 0,
-            [...$this->at, ...$other->at],
+            max($this->topMm, $other->topMm), [...$this->at, ...$other->at],
         );
     }
 
@@ -98,11 +107,16 @@ final readonly class Bloom
     private static function counted(LivingPlant $plant, array $places, array $at): self
     {
         $flowers = $height = 0.0;
+        $heights = [];
         foreach ($at as [$id, $node, $strength]) {
             $flowers += $strength;
-            $height += $strength * $plant->pointOf($places[$id], $node)[2];
+            $stands = $plant->pointOf($places[$id], $node)[2];
+            $height += $strength * $stands;
+            $heights[] = $stands;
         }
+        sort($heights);
+        $top = $heights === [] ? 0 : (int) round($heights[(int) (self::BELOW * (count($heights) - 1))]);
 
-        return new self($flowers, $flowers > 0.0 ? (int) round($height / $flowers) : 0, $at);
+        return new self($flowers, $flowers > 0.0 ? (int) round($height / $flowers) : 0, $top, $at);
     }
 }

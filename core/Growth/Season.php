@@ -26,7 +26,7 @@ final readonly class Season
     private const LUCK = 0.5;
 
     /** A shoot that could not make so much of what it wants does not start. */
-    private const LEAST_SHARE = 0.1;
+    private const LEAST_SHARE = 0.3;
 
     /** A lateral of fewer nodes stays a bud. */
     private const LEAST_NODES = 3;

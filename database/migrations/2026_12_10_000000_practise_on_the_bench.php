@@ -29,6 +29,8 @@ return new class extends Migration
             $table->index(['user_id', 'method']);
             $table->index(['user_id', 'id']);
         });
+        // What somebody has logged of each method, without reading what others did.
+        Schema::table('work_logs', static fn (Blueprint $table) => $table->index(['logged_by', 'recipe', 'outcome']));
         Schema::create('sign_offs', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
@@ -42,6 +44,9 @@ return new class extends Migration
 
     public function down(): void
     {
+        Schema::table('work_logs', static fn (Blueprint $table) => $table->dropIndex(
+            ['logged_by', 'recipe', 'outcome'],
+        ));
         Schema::dropIfExists('sign_offs');
         Schema::dropIfExists('bench_answers');
     }

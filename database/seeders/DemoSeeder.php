@@ -32,10 +32,10 @@ final class DemoSeeder extends Seeder
         ['Petra Lind', 'hand2@hollowbrook.test', Role::Hand, 'Rook crew'],
     ];
 
-    public function run(DemoWork $work, DemoStems $stems, PlantBook $book): void
+    public function run(DemoWork $work, DemoStems $stems, DemoBench $bench, PlantBook $book): void
     {
         $place = DemoPlace::of($book);
-        DB::transaction(function () use ($work, $stems, $place): void {
+        DB::transaction(function () use ($work, $stems, $bench, $place): void {
             Firm::query()->create([
                 'name' => 'Hollowbrook Garden Care',
                 'practice' => ['climbing-rose-laterals' => 'two-to-three'],
@@ -72,6 +72,7 @@ final class DemoSeeder extends Seeder
                 $work->coming($garden, $today, $people[0], $index);
             }
             $stems->survey();
+            $bench->seed($people[2], $people[1]);
             // The firm begins as it is: nobody changed anything yet.
             Change::query()->delete();
         });

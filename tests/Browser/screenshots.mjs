@@ -22,9 +22,9 @@ const PICTURES = [
     ['record', DESK, 'planner', '/record'],
     ['plant-book', DESK, 'planner', '/plant-book'],
     ['kind', DESK, 'planner', '/plant-book/lilac'],
-    ['house-practice', DESK, 'planner', '/house-practice'],
     ['stems', DESK, 'planner', '/plants/2/stems'],
-    ['three-years', DESK, 'planner', '/plants/15/future?at=one'],
+    ['courses', DESK, 'planner', '/plants/15/courses?at=one'],
+    ['bench', DESK, 'hand', '/bench/crowded-weigela?cuts=x.t5&pick=7'],
     ['stems-phone', PHONE, 'hand', '/plants/2/stems?stem=C'],
     ['round-phone', PHONE, 'hand', async (page) => {
         await page.goto(`${AT}/round`);
@@ -38,7 +38,7 @@ const PICTURES = [
         await page.locator('.is-at').getByRole('button', { name: 'Log it' }).waitFor();
         await page.waitForTimeout(1000);
     }],
-    ['signs-phone', PHONE, 'hand', '/gardens/1/signs'],
+    ['bench-phone', PHONE, 'hand', '/bench/rose-of-the-bed?cuts=x&pick=3'],
     ['plant-phone', PHONE, 'hand', '/plants/1'],
     ['season-phone', PHONE, 'hand', '/'],
     // These plan the season, so that they come last.

@@ -13,7 +13,6 @@ use App\Models\WorkLog;
 use App\Support\Today;
 use PruningHook\Core\Bench\CutCode;
 use PruningHook\Core\Bench\Judge;
-use PruningHook\Core\Growth\Cut;
 
 /** The practice bench: cuts are marked, undone, handed in, judged; leads sign off; the sheet and the plan know it. */
 final class BenchTest extends FeatureTestCase
@@ -147,7 +146,7 @@ final class BenchTest extends FeatureTestCase
         $practised = $exercises->of("plant-$shrub->id", 0, Today::day());
         $right = Judge::of($practised->exercise)->answer();
         $this->post("/bench/plant-$shrub->id", [
-            'cuts' => implode('.', array_map(static fn (Cut $cut): string => "t$cut->axis", $right->cuts)),
+            'cuts' => CutCode::of($right->cuts),
             'day' => (string) $right->day,
         ])->assertSessionHasNoErrors();
         $answer = BenchAnswer::query()->sole();
@@ -221,12 +220,7 @@ final class BenchTest extends FeatureTestCase
     {
         $exercise = $this->app->make(Exercises::class)->of($case, 1, Today::day())->exercise;
         $answer = Judge::of($exercise)->answer();
-        $code = implode('.', array_map(static fn (Cut $cut): string => match ($cut->does) {
-            'thin' => "t$cut->axis",
-            'head' => "h$cut->axis-$cut->node",
-            'down' => "d$cut->heightMm",
-            default => "a$cut->buds",
-        }, $answer->cuts));
+        $code = CutCode::of($answer->cuts);
         self::assertSame([], CutCode::read($code, $exercise->plant)->faults);
 
         return [$code, (string) $answer->day];

@@ -151,8 +151,8 @@ final class GardenAndPlantTest extends FeatureTestCase
             ->get("/plants/{$this->wisteria->id}")
             ->assertOk();
         $page->assertSeeInOrder([
-            'If it is cut today: a best day', 'Prescription, season 2027', 'Winter pass', '2 to 3 buds',
-            'Source: RHS, Wisteria: pruning (from memory).',
+            'Winter pass', 'Best', '2 to 3 buds', 'Source: RHS, Wisteria: pruning (from memory).',
+            'Other tasks, season 2027', 'If it is cut today: a best day',
         ]);
         $this->get("/plants/{$this->wisteria->id}?cut=2027-09-15")
             ->assertSee('If it is cut on 15 Sep: closed')

@@ -216,6 +216,7 @@ final class StemsTest extends FeatureTestCase
             'a lean that hangs down' => [['op' => 'set', 'ref' => 'A', 'lean_deg' => 140], 'lean_deg'],
             'a thickness of nothing' => [['op' => 'set', 'ref' => 'A', 'base_mm' => ''], 'base_mm'],
             'shorter than it is thick' => [['op' => 'set', 'ref' => 'A', 'length_mm' => 9], 'length_mm'],
+            'taller than its plant' => [['op' => 'set', 'ref' => 'A', 'length_mm' => 3000], 'length_mm'],
             'another word' => [['op' => 'word', 'ref' => 'A', 'word' => 'perhaps'], 'word'],
             'a budget over all' => [['op' => 'aim', 'budget' => 140], 'budget'],
         ];

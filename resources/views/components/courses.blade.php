@@ -15,7 +15,7 @@
                     : ', '.count($stage->left->stems()).' stay' }}{{ $course->rubs($at) > 0
                     ? ', '.$course->rubs($at).' of them near enough to rub' : '' }}</dd>
                 @if ($stage->bloom !== null)<dt>Flowers</dt><dd>{{ $portrait->flowersMm === null ? 'none'
-                    : 'about '.Say::length($portrait->flowersMm).' up' }}{{ $course === $left
+                    : 'up to '.Say::length($portrait->flowersMm) }}{{ $course === $left
                     || $course->flowersAgainst($left, $at) === '' ? '' : ', '.$course->flowersAgainst($left,
                     $at) }}</dd>@endif
                 @if ($stage->removedPercent > 0)<dt>Taken</dt><dd>{{ $stage->removedPercent }} % of its live buds in

@@ -6,7 +6,7 @@
     <h2 id="next-title">{{ $task->name }}</h2>
     <x-urgency :due="$row->due" />
 </div>
-<p class="mb-2"><b>{{ Say::date($task->window->bestFrom) }} to {{ Say::date($task->window->bestTo) }}</b> is best; open
+<p class="mb-2"><b>Best {{ Say::date($task->window->bestFrom) }} to {{ Say::date($task->window->bestTo) }}</b>; open
     {{ Say::date($task->window->opens) }} to {{ Say::date($task->window->closes) }}. @if ($task->handsOff)<b>An
     arborist's job: it {{ $task->handsOff }}.</b>@else{{ $task->method }}, about
     {{ Say::minutes($task->minutes) }}.@endif</p>

@@ -3,7 +3,7 @@
 @use('PruningHook\Core\Planning\Urgency')
 {{-- A task that is not the next, as a row that unfolds. --}}
 <details class="task">
-    <summary><b>{{ $task->name }}</b> <x-urgency :due="$row->due" /> <span class="soft">best
+    <summary><b>{{ $task->name }}</b> <x-urgency :due="$row->due" /> <span class="soft">Best
         {{ Say::date($task->window->bestFrom) }} to {{ Say::date($task->window->bestTo) }}</span></summary>
     <p class="mb-0">Open {{ Say::date($task->window->opens) }} to {{ Say::date($task->window->closes) }}.
         @if ($task->handsOff)<b>An arborist's job: it {{ $task->handsOff }}.</b>@else{{ $task->method }}, about

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Bench\BenchCase;
 use PruningHook\Core\Bench\CutCode;
 use PruningHook\Core\Bench\Progress;
+use PruningHook\Core\Growth\Cut;
 use PruningHook\Core\Growth\Cutting;
 use Tests\Support\Practising;
 
@@ -29,6 +30,11 @@ final class CutCodeTest extends TestCase
         self::assertArrayNotHasKey($stems[0], $written->left->axes);
         self::assertSame(4, $written->left->axes[$stems[1]]->nodes());
         self::assertSame([], CutCode::read('', $plant)->steps);
+        self::assertSame(
+            "t$stems[0].h$stems[1]-3.s$stems[2]-2.d1500",
+            CutCode::of(array_slice($written->cuts(), count($written->steps[0][1]))),
+        );
+        self::assertSame('a2.r900', CutCode::of([Cut::shorten(null, 2), Cut::raise(900)]));
     }
 
     public function test_clipping_and_clearing_are_cuts_to_the_whole_plant(): void

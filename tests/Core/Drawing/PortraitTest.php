@@ -230,9 +230,11 @@ final class PortraitTest extends TestCase
         $plant = $this->grown('butterfly-bush', 5);
         $stage = Future::left($plant, CutTime::Winter)->stages['bloom'];
         $portrait = Portrait::alone($stage);
-        self::assertSame($stage->bloom?->heightMm, $portrait->flowersMm);
+        self::assertSame($stage->bloom?->topMm, $portrait->flowersMm);
+        self::assertGreaterThanOrEqual($stage->bloom?->heightMm, $portrait->flowersMm);
+        self::assertLessThanOrEqual($stage->plant->heightMm(), $portrait->flowersMm);
         self::assertNotSame([], $portrait->flowers);
-        self::assertStringContainsString('its flowers stand about', $portrait->says);
+        self::assertStringContainsString('its flowers stand up to about', $portrait->says);
         self::assertNull(Portrait::alone($stage, View::Above)->flowersMm, 'a height is not seen from above');
     }
 }
