@@ -19,6 +19,9 @@ use PruningHook\Core\Prescription\Task;
  */
 final readonly class Courses
 {
+    /** Per cent of the live wood from which a cut to a height is a hard one itself. Common practice. */
+    private const HARD = 60;
+
     private function __construct(
         private LivingPlant $plant,
         private Kind $kind,
@@ -50,9 +53,10 @@ final readonly class Courses
         $courses[] = $this->task('usual', $task->name, $task);
 
         $hard = $this->mayBeCutHard($task) ? $this->hard($task) : null;
-        // Where its task is a hard cut, there is none that is harder.
-        $isHarder = $hard !== null && $hard->future->stages['after']->removedPercent
-            > $courses[1]->future->stages['after']->removedPercent;
+        // Where all of it is cut down each year as it is, there is no cut that is harder.
+        $usual = $courses[1]->future->stages['after']->removedPercent;
+        $isHarder = $hard !== null && ! ($task->isCutToFlower() && $usual >= self::HARD)
+            && $hard->future->stages['after']->removedPercent > $usual;
 
         return $isHarder ? [...$courses, $hard] : $courses;
     }

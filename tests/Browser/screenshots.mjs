@@ -23,8 +23,8 @@ const PICTURES = [
     ['plant-book', DESK, 'planner', '/plant-book'],
     ['kind', DESK, 'planner', '/plant-book/lilac'],
     ['stems', DESK, 'planner', '/plants/2/stems'],
-    ['courses', DESK, 'planner', '/plants/15/courses?at=one'],
-    ['bench', DESK, 'hand', '/bench/crowded-weigela?cuts=x.t5&pick=7'],
+    ['courses', DESK, 'planner', '/plants/15/courses?at=bloom'],
+    ['bench', DESK, 'hand', '/bench/crowded-weigela?cuts=x.t21.t33&pick=36'],
     ['stems-phone', PHONE, 'hand', '/plants/2/stems?stem=C'],
     ['round-phone', PHONE, 'hand', async (page) => {
         await page.goto(`${AT}/round`);

@@ -86,12 +86,21 @@ final class CutCodeTest extends TestCase
         );
         $cases = ['a' => $case('a', 1), 'b' => $case('b', 1), 'c' => $case('c', 1), 'd' => $case('d', 2)];
         $methods = ['a' => 'thin', 'b' => 'stool', 'c' => 'thin', 'd' => 'thin'];
-        $next = static fn (array $best): ?string => (new Progress($best, $methods, []))->next($cases)?->key;
-        self::assertSame('a', $next([]));
-        self::assertSame('b', $next(['a' => 80]), 'of the method that is behind');
-        self::assertSame('c', $next(['a' => 80, 'c' => 79]), 'what went wrong comes again');
-        self::assertSame('d', $next(['a' => 80, 'b' => 80, 'c' => 100]));
-        self::assertNull($next(['a' => 80, 'b' => 80, 'c' => 100, 'd' => 90]));
+        self::assertSame('a', self::next([], $cases, $methods));
+        self::assertSame('b', self::next(['a' => 80], $cases, $methods), 'of the method that is behind');
+        self::assertSame('c', self::next(['a' => 80, 'c' => 79], $cases, $methods), 'what went wrong comes again');
+        self::assertSame('d', self::next(['a' => 80, 'b' => 80, 'c' => 100], $cases, $methods));
+        self::assertNull(self::next(['a' => 80, 'b' => 80, 'c' => 100, 'd' => 90], $cases, $methods));
+    }
+
+    /**
+     * @param  array<string, int>  $best
+     * @param  array<string, BenchCase>  $cases
+     * @param  array<string, string>  $methods
+     */
+    private static function next(array $best, array $cases, array $methods): ?string
+    {
+        return (new Progress($best, $methods, []))->next($cases)?->key;
     }
 
     public function test_a_sign_off_needs_cases_and_visits_and_no_more_cases_than_there_are(): void
