@@ -24,9 +24,10 @@ final readonly class Drawings
     {
     }
 
-    public function ofTask(Plant $row, CorePlant $core, SiteYear $year, Task $task): Drawn
+    /** @param  list<Task>  $tasks  all of its season */
+    public function ofTask(Plant $row, CorePlant $core, SiteYear $year, Task $task, array $tasks): Drawn
     {
-        $likeness = $this->likenesses->of($row, $core, $year, $task);
+        $likeness = $this->likenesses->of($row, $core, $year, Likenesses::yearly($task, $tasks));
         $stage = Future::cut($likeness->living, $task, $this->likenesses->time($core, $year, $task));
         $cut = ($task->amount(Effect::CutHeight) ?? $task->amount(Effect::HeightAfter))?->target;
         $cut = $cut !== null && $cut < $stage->plant->heightMm() ? $cut : null;

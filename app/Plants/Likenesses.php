@@ -7,6 +7,7 @@ namespace App\Plants;
 use App\Models\Plant;
 use App\Models\StemSurvey;
 use App\PlantBook\PlantBookFiles;
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Growth\GrowthKind;
@@ -63,16 +64,35 @@ final readonly class Likenesses
     }
 
     /**
-     * Those whose amounts can be drawn and that are the crew's.
+     * Those whose amounts can be drawn and that are the crew's; a rough pass not where another finishes it, since
+     * nobody leaves it at that.
      *
      * @param  list<Task>  $tasks
      * @return list<Task>
      */
     public static function drawable(array $tasks): array
     {
-        return array_values(array_filter(
+        $drawn = array_values(array_filter(
             $tasks, static fn (Task $task): bool => $task->handsOff === null && TaskCuts::draws($task),
         ));
+        $whole = array_values(array_filter($drawn, static fn (Task $task): bool => ! self::isRough($task)));
+
+        return $whole === [] ? $drawn : $whole;
+    }
+
+    /**
+     * What a plant is cut by each year that has one of its tasks: of a rough pass, what finishes it.
+     *
+     * @param  list<Task>  $tasks  of its season
+     */
+    public static function yearly(Task $task, array $tasks): Task
+    {
+        return self::isRough($task) ? self::drawable($tasks)[0] ?? $task : $task;
+    }
+
+    private static function isRough(Task $task): bool
+    {
+        return $task->amount(Effect::BudsOnCanes) !== null;
     }
 
     /**

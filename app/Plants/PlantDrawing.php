@@ -50,7 +50,7 @@ final readonly class PlantDrawing
 
         return new DrawingPage(
             $plant, $looked, $kind, $task, $tasks,
-            $task === null ? null : $this->drawings->ofTask($plant, $core, $years->season($season), $task),
+            $task === null ? null : $this->drawings->ofTask($plant, $core, $years->season($season), $task, $tasks),
         );
     }
 
@@ -63,10 +63,13 @@ final readonly class PlantDrawing
         $core = $this->bridge->plant($plant, $today);
         $years = $this->bridge->years($plant->garden);
         $year = $years->season(SiteYear::seasonOn($years->site, $today));
-        $task = Prescriber::with($this->book)
-            ->prescribe($core, $year, $this->bridge->practice($plant->garden))->task($taskKey);
+        $prescription = Prescriber::with($this->book)
+            ->prescribe($core, $year, $this->bridge->practice($plant->garden));
+        $task = $prescription->task($taskKey);
 
-        return $task === null ? null : $this->drawings->ofTask($plant, $core, $year, $task);
+        return $task === null
+            ? null
+            : $this->drawings->ofTask($plant, $core, $year, $task, $prescription->tasks);
     }
 
     /**

@@ -86,7 +86,9 @@ final class CoursesTest extends FeatureTestCase
         ]);
         $page = $this->actingAs($this->planner())->get("/plants/$vine->id/courses")->assertOk();
         self::assertNotContains('summer-shoots', array_column($page->viewData('tasks'), 'key'));
-        self::assertContains('rough-pass', array_column($page->viewData('tasks'), 'key'));
+        self::assertSame(['final-pass'], array_column($page->viewData('tasks'), 'key'), 'a rough pass is finished');
+        $this->get("/plants/$vine->id/drawing?task=rough-pass")->assertSee('class="p-goes"', false)
+            ->assertSee('class="p-bud"', false);
         $page->assertSee('nobody has measured it');
         $tree = Plant::factory()->create([
             'garden_id' => $this->garden->id, 'kind' => 'oak', 'height_mm' => 18000,

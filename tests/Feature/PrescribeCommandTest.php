@@ -113,6 +113,29 @@ final class PrescribeCommandTest extends TestCase
         self::assertJsonStringEqualsJsonFile($this->root().'/docs/formats/example-output.json', $run->getOutput());
     }
 
+    public function test_courses_are_grown_on_where_they_are_asked_for(): void
+    {
+        $run = new Child(['./hook', 'prescribe', 'docs/formats/example-input.json', '--courses'], $this->root());
+        $run->run();
+        self::assertSame([0, ''], [$run->getExitCode(), $run->getErrorOutput()]);
+        $answer = json_decode($run->getOutput());
+        self::assertSame(
+            [], JsonSchema::fromFile($this->root().'/docs/formats/prescription.schema.json')->faults($answer),
+        );
+        $grown = json_decode($run->getOutput(), true);
+        self::assertIsArray($grown);
+        $with = array_filter(
+            array_merge(...array_column($grown['prescriptions'], 'tasks')),
+            static fn (array $task): bool => isset($task['courses']),
+        );
+        self::assertNotSame([], $with);
+        foreach ($with as $task) {
+            self::assertSame(['leave', 'usual'], array_slice(array_column($task['courses'], 'key'), 0, 2));
+            self::assertCount(6, $task['courses'][0]['moments']);
+            self::assertStringStartsWith('what its kind does', $task['courses_rest_on']);
+        }
+    }
+
     public function test_an_unknown_plant_is_told_for_itself_and_the_others_go_on(): void
     {
         $ask = fn (string ...$kinds): Child => $this->prescribe([
