@@ -9,7 +9,7 @@ use PruningHook\Core\Bench\Answer;
 use PruningHook\Core\Bench\CutCode;
 use PruningHook\Core\Bench\Judge;
 use PruningHook\Core\Calendar\Day;
-use PruningHook\Core\Drawing\Portrait;
+use PruningHook\Core\Drawing\SideBySide;
 use PruningHook\Core\Regrowth\Course;
 use PruningHook\Core\Regrowth\CutTime;
 use PruningHook\Core\Regrowth\Future;
@@ -37,18 +37,8 @@ final readonly class MarkScreen
             $exercise->winter, $mark->judges, $exercise->time, 'The judge',
         ), 0, '');
         $at = isset(Stage::NAMES[$at]) ? $at : 'now';
-        [$reach, $height] = [200, 300];
-        foreach ([$yours, $judges] as $course) {
-            foreach ($course->future->stages as $stage) {
-                $reach = max($reach, Portrait::reach($stage->plant));
-                $height = max($height, $stage->plant->heightMm());
-            }
-        }
-        $drawn = static fn (Course $course): array => [
-            $course, Portrait::of($course->future->stages[$at], (int) (2.1 * $reach), (int) (1.08 * $height)),
-        ];
 
-        return new MarkPage($answer, $practised, $at, [$drawn($yours), $drawn($judges)], $left);
+        return new MarkPage($answer, $practised, $at, SideBySide::of([$yours, $judges], $at), $left);
     }
 
     /** On its own day, but where that falls into summer or out of it: then other wood stands. */

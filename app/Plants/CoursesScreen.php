@@ -8,11 +8,10 @@ use App\Bridge\CorePlants;
 use App\Models\Plant;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
-use PruningHook\Core\Drawing\Portrait;
+use PruningHook\Core\Drawing\SideBySide;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Task;
-use PruningHook\Core\Regrowth\Course;
 use PruningHook\Core\Regrowth\Courses;
 
 /** Grows a plant on from what is known of it: left alone, with its task, cut hard, and as each school does it. */
@@ -40,13 +39,11 @@ final readonly class CoursesScreen
         );
         $ways = $courses->for($task);
         $schools = $task === null ? [] : $courses->bySchool($this->schools($plant, $year, $task, $today));
-        [$reach, $height] = self::room([...$ways, ...$schools]);
-        $drawn = static fn (Course $course): array => [
-            $course, Portrait::of($course->future->stages[$at], (int) (2.1 * $reach), (int) (1.08 * $height)),
-        ];
+        $drawn = SideBySide::of([...$ways, ...$schools], $at);
 
         return new CoursesPage(
-            $plant, $kind, $tasks, $task, $at, array_map($drawn, $ways), array_map($drawn, $schools), $ways[0],
+            $plant, $kind, $tasks, $task, $at, array_slice($drawn, 0, count($ways)),
+            array_slice($drawn, count($ways)), $ways[0],
             $likeness->restsOn,
         );
     }
@@ -75,24 +72,5 @@ final readonly class CoursesScreen
         }
 
         return count($tasks) < 2 ? [] : $tasks;
-    }
-
-    /**
-     * What all pictures of all moments need, so that they stand to one scale.
-     *
-     * @param  list<Course>  $courses
-     * @return array{int, int} reach to either side and height, in mm
-     */
-    private static function room(array $courses): array
-    {
-        [$reach, $height] = [200, 300];
-        foreach ($courses as $course) {
-            foreach ($course->future->stages as $stage) {
-                $reach = max($reach, Portrait::reach($stage->plant));
-                $height = max($height, $stage->plant->heightMm());
-            }
-        }
-
-        return [$reach, $height];
     }
 }

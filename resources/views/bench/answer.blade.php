@@ -1,5 +1,4 @@
 @use('App\Support\Say')
-@use('PruningHook\Core\Regrowth\Stage')
 <x-layout :title="'Marked: '.$practised->title">
     <p class="crumbs"><a href="{{ route('bench') }}">Practice bench</a> / <a href="{{ route('bench.show',
         [$answer->case_key, 'seed' => $answer->seed]) }}">{{ $practised->title }}</a></p>
@@ -13,18 +12,9 @@
             'cuts' => $answer->cuts, 'pick' => $remark['axis']]) }}">at {{ $remark['axis'] }}</a>@endif:
         {{ $remark['says'] }}</li>@endforeach</ul>
     <h2>Both futures</h2>
-    <div x-data="moments">
-        <nav class="moments no-print" aria-label="Which moment">
-            @foreach (Stage::NAMES as $key => $name)<a data-key="{{ $loop->iteration }}" data-moment="{{ $key }}"
-                href="{{ route('bench.answer', [$answer, 'at' => $key]) }}"
-                @if ($key === $at) aria-current="page" @endif>{{ $name }}</a>@endforeach
-        </nav>
-        <label class="scrub no-print" x-cloak><span class="visually-hidden">Moment, from as it stands to three years
-            on</span><input type="range" class="form-range" min="0" max="{{ count(Stage::NAMES) - 1 }}" step="1"
-            value="{{ array_search($at, array_keys(Stage::NAMES), true) }}" x-ref="range" x-on:input="turn()"></label>
-        <p class="wrong-note" x-show="said" x-cloak x-text="said" role="status"></p>
-        <div data-courses><x-courses :courses="$courses" :left="$left" :at="$at" /></div>
-    </div>
+    <x-moments :at="$at" :link="fn (string $key): string => route('bench.answer', [$answer, 'at' => $key])">
+        <x-courses :courses="$courses" :left="$left" :at="$at" />
+    </x-moments>
     <p class="soft">The judge's cuts lean to yours where others were as good. Nobody cuts it in the years after. A
         model, not a promise. {{ $practised->exercise->task->name }} is done by: {{ lcfirst(
         $practised->exercise->task->method) }}.</p>

@@ -1,5 +1,3 @@
-@use('App\Support\Say')
-@use('PruningHook\Core\Regrowth\Stage')
 <x-layout :title="'Courses for '.$plant->label">
     <p class="crumbs"><a href="{{ route('gardens.show', $plant->garden) }}">{{ $plant->garden->name }}</a> /
         <a href="{{ route('plants.show', $plant) }}">{{ $plant->label }}</a></p>
@@ -9,26 +7,16 @@
         id="task" name="task">@foreach ($tasks as $each)<option value="{{ $each->key }}" @selected($each->key ===
         $task?->key)>{{ $each->name }}</option>@endforeach</select></div><button
         class="btn btn-quiet">Show</button></form>@endif
-    <div x-data="moments" id="moments">
-        <nav class="moments no-print" aria-label="Which moment">
-            @foreach (Stage::NAMES as $key => $name)<a data-key="{{ $loop->iteration }}" data-moment="{{ $key }}"
-                href="{{ route('plants.courses', array_filter([$plant, 'at' => $key, 'task' => $task?->key])) }}"
-                @if ($key === $at) aria-current="page" @endif>{{ $name }}</a>@endforeach
-        </nav>
-        <label class="scrub no-print" x-cloak><span class="visually-hidden">Moment, from as it stands to three years
-            on</span><input type="range" class="form-range" min="0" max="{{ count(Stage::NAMES) - 1 }}" step="1"
-            value="{{ array_search($at, array_keys(Stage::NAMES), true) }}" x-ref="range" x-on:input="turn()"></label>
-        <p class="wrong-note" x-show="said" x-cloak x-text="said" role="status"></p>
-        <div data-courses>
-            <x-courses :courses="$courses" :left="$left" :at="$at" />
-            @if ($schools !== [])
-                <h2>By school: {{ lcfirst($task->schools[0]->question->name) }}</h2>
-                <p>In force: {{ $task->schools[0]->question->options[$task->schools[0]->option] }},
-                    {{ $task->schools[0]->level->inWords() }}.</p>
-                <x-courses :courses="$schools" :left="$left" :at="$at" />
-            @endif
-        </div>
-    </div>
+    <x-moments :at="$at" :link="fn (string $key): string => route('plants.courses', array_filter([$plant,
+        'at' => $key, 'task' => $task?->key]))">
+        <x-courses :courses="$courses" :left="$left" :at="$at" />
+        @if ($schools !== [])
+            <h2>By school: {{ lcfirst($task->schools[0]->question->name) }}</h2>
+            <p>In force: {{ $task->schools[0]->question->options[$task->schools[0]->option] }},
+                {{ $task->schools[0]->level->inWords() }}.</p>
+            <x-courses :courses="$schools" :left="$left" :at="$at" />
+        @endif
+    </x-moments>
     @if ($task === null)<p>No task of the crew this season takes wood that can be drawn: it is shown left
         alone.</p>@endif
     <p class="soft">A model, not a promise: it rests on {{ $restsOn }}. Minutes and risks are common practice for a kind
