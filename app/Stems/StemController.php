@@ -19,14 +19,16 @@ final class StemController extends Controller
     {
     }
 
-    public function show(Request $request, Plant $plant): View
+    public function show(Request $request, Plant $plant, SideView $side): View
     {
         $shown = $this->board->show(
             $plant->load('garden'), $this->board->survey($plant, Today::day()),
             Asked::text($request, 'stem') ?: null, Today::day(), $request->user(),
         );
 
-        return view($request->boolean('board') ? 'stems.board' : 'stems.show', $shown);
+        return $request->boolean('side')
+            ? view('stems.side', [...$shown->toArray(), 'portrait' => $side->of($shown)])
+            : view($request->boolean('board') ? 'stems.board' : 'stems.show', $shown);
     }
 
     public function update(Request $request, Plant $plant, SurveyTaps $taps): View|RedirectResponse

@@ -12,6 +12,7 @@ use App\Stems\Taps;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PruningHook\Core\Drawing\Portrait;
 
 /** Survey and judge, tap by tap. */
 final class StemsTest extends FeatureTestCase
@@ -53,6 +54,24 @@ final class StemsTest extends FeatureTestCase
             ->assertDontSee('<html', false);
         $board->assertSeeInOrder(['Cuts, in order', 'Stem A', 'it is dead', 'What stays']);
         self::assertSame(['dead'], $this->survey()->state['stems'][0]['faults']);
+    }
+
+    public function test_the_survey_is_looked_at_from_the_side_with_what_goes(): void
+    {
+        $this->actingAs($this->hand());
+        $at = "/plants/{$this->rose->id}/stems?side=1";
+        $this->get($at)->assertOk()->assertSee('No stem stands in this season', false);
+        foreach ([0, 72, 144, 216, 288] as $way) {
+            $this->tap(['op' => 'add', 'azimuth_deg' => $way])->assertRedirect();
+        }
+        $this->tap(['op' => 'fault', 'ref' => 'B', 'fault' => 'dead']);
+        $this->get("/plants/{$this->rose->id}/stems")->assertSee('From the side');
+        $page = $this->get($at)->assertOk()->assertSee('class="p-goes"', false)->assertSee('5 stems');
+        $portrait = $page->viewData('portrait');
+        self::assertInstanceOf(Portrait::class, $portrait);
+        self::assertCount(count($page->viewData('judged')->cuts), $portrait->marks->seals);
+        $this->tap(['op' => 'cut', 'ref' => 'B']);
+        $this->get($at)->assertSee('4 stems');
     }
 
     public function test_a_season_begins_with_the_stems_of_the_last_and_what_was_left_for_it_goes(): void
