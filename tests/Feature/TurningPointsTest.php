@@ -396,12 +396,24 @@ final class TurningPointsTest extends FeatureTestCase
             ], $state['stems'],
         ));
         try {
-            $changed = $change->apply($state, [...$said, 'ref' => 'A'], 1000);
+            $changed = $change->apply($state, [...$said, 'ref' => 'A'], 61_000);
             self::assertTrue($taken, 'taken');
             self::assertNotSame($state, $changed);
         } catch (ValidationException $refused) {
             self::assertFalse($taken, $refused->getMessage());
         }
+    }
+
+    public function test_a_stem_reaches_to_twice_its_plant_and_no_further(): void
+    {
+        $change = new SurveyChange;
+        $state = $change->apply(StemSurvey::EMPTY, ['op' => 'add'], 1000);
+        $upright = $change->apply($state, ['op' => 'set', 'ref' => 'A', 'lean_deg' => 0, 'length_mm' => 2000], 1000);
+        self::assertSame(2000, $upright['stems'][0]['length_mm']);
+        // One that leans is longer than it reaches.
+        $change->apply($state, ['op' => 'set', 'ref' => 'A', 'lean_deg' => 60, 'length_mm' => 3900], 1000);
+        $this->expectExceptionMessage('A stem that reaches 2.01 m up does not stand on a plant 1 m tall');
+        $change->apply($upright, ['op' => 'set', 'ref' => 'A', 'length_mm' => 2010], 1000);
     }
 
     /** @return iterable<string, array{array<string, mixed>, bool}> */
