@@ -89,7 +89,7 @@ final readonly class Portrait
         $reach = max(200, self::reach($stage->plant, $view));
         $height = $view === View::Above
             ? (int) (2.1 * $reach)
-            : (int) (1.08 * max($leastMm, $stage->plant->heightMm()));
+            : (int) (1.08 * max($leastMm, self::top($stage->plant)));
 
         return self::of($stage, (int) (2.1 * $reach), $height, $view);
     }
@@ -132,6 +132,18 @@ final readonly class Portrait
         }
 
         return (int) ceil($reach);
+    }
+
+    /** How high anything of a plant stands, dead canes too, in mm. */
+    public static function top(LivingPlant $plant): int
+    {
+        $top = 0.0;
+        foreach ($plant->places() as $id => $place) {
+            $nodes = $plant->axes[$id]->nodes();
+            $top = max($top, $place->node($nodes - 1)[2], $place->node(intdiv($nodes, 2))[2]);
+        }
+
+        return (int) ceil($top);
     }
 
     /** @return non-empty-list<Mark> heights to a picture's top, at round lengths */

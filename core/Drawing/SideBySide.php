@@ -24,7 +24,7 @@ final readonly class SideBySide
         foreach ($courses as $course) {
             foreach ($course->future->stages as $stage) {
                 $reach = max($reach, Portrait::reach($stage->plant));
-                $height = max($height, $stage->plant->heightMm());
+                $height = max($height, Portrait::top($stage->plant));
             }
         }
 

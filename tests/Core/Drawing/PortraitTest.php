@@ -192,6 +192,15 @@ final class PortraitTest extends TestCase
         yield 'from above' => [View::Above, 0, 1];
     }
 
+    public function test_dead_canes_stand_in_the_picture_too(): void
+    {
+        $canes = $this->grown('raspberry-summer', 4);
+        self::assertGreaterThan($canes->heightMm(), Portrait::top($canes), 'what fruited is dead, and the tallest');
+        $portrait = Portrait::alone(new Stage($canes, null, null, 0));
+        $spots = array_merge(...array_map(static fn (Limb $limb): array => $limb->spine, $portrait->limbs));
+        self::assertLessThan($portrait->height, max([0.0, ...array_column($spots, 'y')]));
+    }
+
     public function test_the_nearest_is_drawn_last(): void
     {
         $plant = $this->grown('forsythia', 4);
