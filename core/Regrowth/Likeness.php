@@ -25,7 +25,7 @@ final readonly class Likeness
     /** Seasons a plant is grown for of which nobody knows when it was planted, and at the most. */
     private const USUAL = 8;
 
-    private const MOST = 25;
+    private const MOST = 14;
 
     private function __construct(public LivingPlant $living, public string $restsOn)
     {

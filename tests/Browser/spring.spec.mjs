@@ -43,9 +43,11 @@ test('a garden and its first plant are added, with faults mended on the way', as
     await expect(page.getByRole('heading', { name: 'Winter pass' })).toBeVisible();
     await expect(page.getByText('2 to 3 buds').first()).toBeVisible();
 
+    await page.getByText(/^If it is cut today/).click();
     await page.getByLabel('Another day').fill('2027-09-20');
     await page.getByRole('button', { name: 'What then?' }).click();
-    await expect(page.getByRole('heading', { name: /If it is cut on 20 Sep: closed/ })).toBeVisible();
+    await expect(page.getByText(/If it is cut on 20 Sep: closed/)).toBeVisible();
+    await expect(page.getByLabel('Another day')).toBeVisible();
 
     await page.getByRole('link', { name: 'Edit' }).click();
     await page.getByRole('button', { name: /Take Wisteria by the gate out/ }).click();

@@ -15,6 +15,7 @@
                 href="{{ route('visits.create', [$plant->garden, 'tasks' => $plan]) }}">Plan a visit</a>@endcan @endif
             <a class="btn btn-quiet" data-key="j" href="{{ route('stems.show', $plant) }}">Stems</a>
             <a class="btn btn-quiet" href="{{ route('plants.courses', $plant) }}">Courses</a>
+            <a class="btn btn-quiet" href="{{ route('plants.record', $plant) }}">Record</a>
             @if ($task)<a class="btn btn-quiet" href="{{ route('bench.show', 'plant-'.$plant->id) }}">Practise on
                 it</a>@endif
             @can('update', $plant)<a class="btn btn-quiet" data-key="e" href="{{ route('plants.edit',
@@ -99,12 +100,13 @@
             </details>
             <x-days :days="$days" :plant="$plant" />
             @if ($kind->phenology->has(Anchor::BloomStart))
-                <details id="bloom" @if ($errors->bloom->any()) open @endif><summary>At bloom:
+                <details @if ($errors->bloom->any()) open @endif><summary>At bloom:
                     {{ $plant->bloomNotes->isEmpty() ? 'nothing is noted yet' : $plant->bloomNotes->sortByDesc('season')
                     ->first()->season.', '.$plant->bloomNotes->sortByDesc('season')->first()->inWords() }}</summary>
                     @foreach ($plant->bloomNotes->sortByDesc('season') as $note)<p class="mb-1">{{ $note->season }}:
                         {{ $note->inWords() }}.</p>@endforeach
-                    <p class="mb-1">What it does at bloom corrects next year's cut.</p>
+                    {{-- A link to it unfolds what it stands in. --}}
+                    <p class="mb-1" id="bloom">What it does at bloom corrects next year's cut.</p>
                     @can('survey', $plant)
                         <x-bloom-form :plant="$plant" />
                     @endcan
