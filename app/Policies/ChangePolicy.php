@@ -9,6 +9,7 @@ use App\Models\Change;
 use App\Models\Garden;
 use App\Models\Observation;
 use App\Models\Plant;
+use App\Models\SignOff;
 use App\Models\User;
 use App\Models\Visit;
 use Illuminate\Database\Eloquent\Model;
@@ -43,6 +44,7 @@ final class ChangePolicy
         return match (true) {
             $row instanceof BloomNote => $gate->allows('survey', $row->plant),
             $row instanceof Observation => $gate->allows('delete', $row),
+            $row instanceof SignOff => $gate->allows('signOff', $row->user),
             $row instanceof Garden, $row instanceof Visit => $gate->allows('update', $row),
             // What a hand sees of a plant it may say, and take back.
             $row instanceof Plant => $gate->allows('survey', $row),
