@@ -93,6 +93,7 @@ test('the keyboard reaches every place', async ({ page, viewport }) => {
     await expect(page.getByRole('heading', { name: 'Plants' })).toBeVisible();
     await page.getByRole('link', { name: 'Butterfly border' }).click();
     await expect(page.getByRole('heading', { name: 'Butterfly border' })).toBeVisible();
+    await page.waitForLoadState('load');
     await page.keyboard.press('e');
     await expect(page.getByRole('heading', { name: /^Edit/ })).toBeVisible();
     await page.locator('body').click({ position: { x: 5, y: 400 } });
