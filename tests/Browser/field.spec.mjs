@@ -20,7 +20,8 @@ const picture = page => page.evaluate(() => {
 async function opened(page, sheet, who = 'hand') {
     await signIn(page, who);
     await page.goto('/round');
-    await expect(page.getByText('Today and tomorrow are on this phone')).toBeVisible();
+    // By now many sheets are planned for the day, each with its plants to be drawn.
+    await expect(page.getByText('Today and tomorrow are on this phone')).toBeVisible({ timeout: 20_000 });
     expect(JSON.parse(await page.locator('[data-day]').getAttribute('data-day'))).toContain(sheet);
 }
 
