@@ -27,6 +27,8 @@ final class Exercises
 
     private ?BenchCases $cases = null;
 
+    private ?SiteYear $year = null;
+
     /** @var ?array<string, string> */
     private ?array $methods = null;
 
@@ -133,6 +135,6 @@ final class Exercises
     {
         $cases = $this->cases();
 
-        return SiteYear::of($this->book->stations->named($cases->station)->site, $cases->season);
+        return $this->year ??= SiteYear::of($this->book->stations->named($cases->station)->site, $cases->season);
     }
 }

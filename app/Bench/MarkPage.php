@@ -16,6 +16,7 @@ final readonly class MarkPage extends Page
      * @param  string  $at  the moment that is shown
      * @param  list<array{Course, Portrait}>  $courses  the answer's and the judge's
      * @param  Course  $left  what the flowers are measured against
+     * @param  int  $gone  cuts that can no longer be drawn
      */
     public function __construct(
         public BenchAnswer $answer,
@@ -23,6 +24,7 @@ final readonly class MarkPage extends Page
         public string $at,
         public array $courses,
         public Course $left,
+        public int $gone,
     ) {
     }
 }

@@ -38,7 +38,9 @@ final readonly class MarkScreen
         ), 0, '');
         $at = isset(Stage::NAMES[$at]) ? $at : 'now';
 
-        return new MarkPage($answer, $practised, $at, SideBySide::of([$yours, $judges], $at), $left);
+        return new MarkPage(
+            $answer, $practised, $at, SideBySide::of([$yours, $judges], $at), $left, count($written->faults),
+        );
     }
 
     /** On its own day, but where that falls into summer or out of it: then other wood stands. */

@@ -38,6 +38,7 @@ final readonly class Drawings
                 ? Portrait::arm($stage)
                 : Portrait::alone($stage, leastMm: max(300, $flowers ?? 0)),
             $cut, $flowers, self::inWords($stage, $cut, $flowers, 'as it stands'), $likeness->restsOn,
+            $stage->cuts !== [],
         );
     }
 
@@ -63,7 +64,7 @@ final readonly class Drawings
 
         return new Drawn(
             Portrait::alone($stage, leastMm: max(300, $flowersMm ?? 0)), $taken->heightMm, $flowersMm,
-            self::inWords($stage, $taken->heightMm, $flowersMm, 'as it stood'), $likeness->restsOn,
+            self::inWords($stage, $taken->heightMm, $flowersMm, 'as it stood'), $likeness->restsOn, $cuts !== [],
         );
     }
 

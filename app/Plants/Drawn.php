@@ -19,6 +19,8 @@ final readonly class Drawn
         public ?int $flowersMm,
         public string $says,
         public string $restsOn,
+        /** true where anything of it goes */
+        public bool $isCut,
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plants;
 
+use App\Models\BloomNote;
 use App\Models\WorkLog;
 use App\Season\DueRow;
 use App\Support\Page;
@@ -32,6 +33,7 @@ final readonly class PlantPage extends Page
      * @param  array<string, Task>  $tasks  those of the rows, in full
      * @param  list<string>  $plan  what a visit would be planned for
      * @param  bool  $crews  false where all of it is an arborist's
+     * @param  list<BloomNote>  $blooms  the latest first
      * @param  Collection<int, WorkLog>  $logs  the last few
      * @param  Collection<int, WorkLog>  $left  left for this year
      */
@@ -54,6 +56,7 @@ final readonly class PlantPage extends Page
         public array $plan,
         public bool $crews,
         public CutVerdict $verdict,
+        public array $blooms,
         public Collection $logs,
         public Collection $left,
     ) {

@@ -93,6 +93,7 @@ final readonly class PlantScreen
             crews: $rows === []
                 || array_filter($rows, static fn (DueRow $row): bool => $row->due->task->handsOff === null) !== [],
             verdict: CutOn::with($this->book)->judge($core, $years, $cut, $practice, $forecast),
+            blooms: array_values($plant->bloomNotes->sortByDesc('season')->all()),
             logs: $plant->workLogs->sortByDesc('on')->take(5),
             left: $plant->workLogs->whereNotNull('left_for_next_year')->sortByDesc('on')->take(3),
         );

@@ -53,17 +53,16 @@ final readonly class Exercise
         int $seed,
     ): self {
         $time = CutTime::of($task->window->bestFrom, $kind->wood, $year);
-        $height = $case->heightMm ?? max(
-            $kind->typicalHeightMm, $grows->habit->trunkMm + intdiv($kind->typicalHeightMm, 2),
-        );
+        $height = $case->heightMm ?? $grows->usualMm($kind);
         $last = $task->season - 1;
+        $lopped = $case->loppedMm === null ? 0 : self::LOPPED;
         $left = array_fill_keys($case->left < 1 ? [] : range($task->season - $case->left, $last), false);
         $plant = Upbringing::of(
-            $grows->fitting($height), $case->seasons - ($case->loppedMm === null ? 0 : self::LOPPED),
-            $last - ($case->loppedMm === null ? 0 : self::LOPPED), "bench $case->key $seed", $task, $time, $left,
+            $grows->fitting($height), $case->seasons - $lopped, $last - $lopped, "bench $case->key $seed", $task,
+            $time, $left,
         );
-        for ($lopped = 0; $case->loppedMm !== null && $lopped < self::LOPPED; $lopped++) {
-            $plant = Year::of($plant, [Cut::down($case->loppedMm)])->plant;
+        for (; $lopped > 0; $lopped--) {
+            $plant = Year::of($plant, [Cut::down((int) $case->loppedMm)])->plant;
         }
 
         return self::of(

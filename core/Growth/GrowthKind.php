@@ -55,6 +55,12 @@ final readonly class GrowthKind
         );
     }
 
+    /** How tall it stands where nobody measured it: on a trunk, a head half as tall as such a plant on its own. */
+    public function usualMm(Kind $kind): int
+    {
+        return max($kind->typicalHeightMm, $this->habit->trunkMm + intdiv($kind->typicalHeightMm, 2));
+    }
+
     /** The same on a trunk of its height: never more than a part of a plant that is so tall. */
     public function fitting(int $heightMm): self
     {

@@ -70,7 +70,9 @@ final readonly class Future
         $stands = self::stands($plant, $time);
         $cut = TaskCuts::of($stands, $task);
 
-        return new Stage($stands, $cut->left, null, self::share($stands, $cut->left), $cut->cuts);
+        return new Stage(
+            $stands, $cut->cuts === [] ? null : $cut->left, null, self::share($stands, $cut->left), $cut->cuts,
+        );
     }
 
     /** A plant a season on: the task was done, or where there is none nobody cut it. */

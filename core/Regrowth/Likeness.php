@@ -46,10 +46,7 @@ final readonly class Likeness
         CutTime $time,
         array $surveyed = [],
     ): self {
-        // Nobody measured it: on a trunk stands a head as tall as half of such a plant on its own.
-        $height = $plant->heightMm ?? max(
-            $kind->typicalHeightMm, $grows->habit->trunkMm + intdiv($kind->typicalHeightMm, 2),
-        );
+        $height = $plant->heightMm ?? $grows->usualMm($kind);
         $grows = $grows->fitting($height);
         $seasons = $plant->planted === null ? self::USUAL : $season - $plant->planted->year();
         $living = Upbringing::of(

@@ -10,6 +10,7 @@ use PruningHook\Core\Growth\Axis;
 use PruningHook\Core\Growth\Cut;
 use PruningHook\Core\Growth\Cutting;
 use PruningHook\Core\Growth\LivingPlant;
+use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Prescription\Task;
 
 /**
@@ -57,7 +58,12 @@ final readonly class TaskCuts
      */
     public static function of(LivingPlant $plant, Task $task, array $wished = []): self
     {
-        $made = (new self($plant, [], array_fill_keys($wished, true)))->make(self::dead($plant));
+        $stands = new self($plant, [], array_fill_keys($wished, true));
+        if ($task->methodKey === LoggedWork::FOLLOW_UP) {
+            // Somebody comes back and looks.
+            return $stands;
+        }
+        $made = $stands->make(self::dead($plant));
         foreach ($task->amounts as $amount) {
             $made = $made->make($made->wholeStems($amount));
         }

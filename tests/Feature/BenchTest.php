@@ -152,6 +152,10 @@ final class BenchTest extends FeatureTestCase
         $answer = BenchAnswer::query()->sole();
         self::assertSame([100, $shrub->id], [$answer->score, $answer->plant_id]);
         $this->get("/bench/answers/$answer->id")->assertOk();
+        // The plant has lost its stems since: the marks stand, and what cannot be drawn is told.
+        BenchAnswer::query()->whereKey($answer->id)->toBase()->update(['cuts' => 't99999']);
+        $this->get("/bench/answers/$answer->id")->assertOk()->assertSee('1 of the cuts cannot be drawn any more')
+            ->assertSee('100 of 100');
         $oak = Plant::factory()->create([
             'garden_id' => $this->garden->id, 'kind' => 'oak', 'height_mm' => 18000, 'label' => 'Old oak',
         ]);
@@ -192,7 +196,10 @@ final class BenchTest extends FeatureTestCase
     public function test_the_sheet_and_the_plan_know_who_is_signed_off(): void
     {
         $visit = $this->visit();
-        $this->actingAs($this->lead())->get("/visits/$visit->id")
+        $this->actingAs($this->lead())->get("/visits/$visit->id")->assertDontSee('signed off');
+        // One firm's word that it does sign people off, of whatever crew and method.
+        SignOff::query()->create(['user_id' => $this->hand(false)->id, 'method' => 'stool', 'on' => '2027-02-01']);
+        $this->get("/visits/$visit->id")
             ->assertSee('nobody of the crew is signed off for it: the lead watches');
         $choice = $this->wisteria->id.':winter-pass:2027';
         $offered = $this->get("/gardens/{$this->garden->id}/visits/plan?tasks[]=$choice")->assertOk();
@@ -204,7 +211,7 @@ final class BenchTest extends FeatureTestCase
         self::assertSame([], $offered->viewData('watched'), 'nothing is chosen: it is planned already');
         $visit->tasks()->delete();
         $visit->delete();
-        SignOff::query()->delete();
+        SignOff::query()->where('user_id', $hand->id)->delete();
         $this->get("/gardens/{$this->garden->id}/visits/common-days?tasks[]=$choice&on=2027-02-22")
             ->assertSee('Nobody of the crew is signed off for: spur back');
     }

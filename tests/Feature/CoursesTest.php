@@ -4,8 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Bridge\CorePlants;
 use App\Models\Plant;
 use App\Models\StemSurvey;
+use App\Plants\Drawings;
+use App\Plants\Drawn;
+use App\Support\Today;
+use PruningHook\Core\Drawing\Limb;
+use PruningHook\Core\Plant\LoggedWork;
+use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\Prescription\Prescriber;
+use PruningHook\Core\Prescription\Task;
 
 /** A plant grown on for three years under each course. */
 final class CoursesTest extends FeatureTestCase
@@ -55,6 +64,27 @@ final class CoursesTest extends FeatureTestCase
             $page->viewData('schools'),
         );
         self::assertLessThan($heights[1], $heights[0], 'a bowl is cut lower than a light reduction');
+    }
+
+    /** Somebody comes back and looks: nothing is cut, dead twigs neither. */
+    public function test_what_only_looks_is_drawn_without_a_cut(): void
+    {
+        $shrub = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'forsythia']);
+        $bridge = $this->app->make(CorePlants::class);
+        $core = $bridge->plant($shrub, Today::day());
+        $year = $bridge->years($this->garden)->season(2027);
+        $task = Prescriber::with($this->app->make(PlantBook::class))
+            ->prescribe($core, $year, $bridge->practice($this->garden))->task('after-flowering');
+        self::assertNotNull($task);
+        $drawn = fn (string $method): Drawn => $this->app->make(Drawings::class)->ofTask($shrub, $core, $year, new Task(
+            $task->key, $task->name, $task->method, $method, $task->rank, $task->season, $task->schools, $task->window,
+            $task->amounts, $task->steps, $task->minutes, $task->cautions, $task->reasons, $task->kit, $task->workings,
+            $task->budget,
+        ), []);
+        self::assertTrue($drawn($task->methodKey)->isCut);
+        $looked = $drawn(LoggedWork::FOLLOW_UP);
+        self::assertFalse($looked->isCut);
+        self::assertSame([], array_filter($looked->portrait->limbs, static fn (Limb $limb): bool => $limb->goes));
     }
 
     public function test_the_record_and_the_survey_make_the_picture_truer(): void

@@ -12,6 +12,8 @@
             'cuts' => $answer->cuts, 'pick' => $remark['axis']]) }}">at {{ $remark['axis'] }}</a>@endif:
         {{ $remark['says'] }}</li>@endforeach</ul>
     <h2>Both futures</h2>
+    @if ($gone > 0)<p class="wrong-note">The plant has changed since: {{ $gone }} of the cuts cannot be drawn any more.
+        The marks stand as they were given.</p>@endif
     <x-moments :at="$at" :link="fn (string $key): string => route('bench.answer', [$answer, 'at' => $key])">
         <x-courses :courses="$courses" :left="$left" :at="$at" />
     </x-moments>

@@ -1,4 +1,5 @@
 @props(['drawn', 'name'])
 <x-portrait :p="$drawn->portrait" :name="$name" :cut-mm="$drawn->cutMm" :flowers-mm="$drawn->flowersMm" />
 <p class="soft mb-1">{{ ucfirst($drawn->says) }}. To scale, from the south; green is the last season's wood, brown
-    the one before, grey older; broken and rust is what goes. Drawn by {{ $drawn->restsOn }}.</p>
+    the one before, grey older{{ $drawn->isCut ? '; broken and rust is what goes' : '' }}. Drawn by
+    {{ $drawn->restsOn }}.</p>

@@ -101,9 +101,8 @@
             <x-days :days="$days" :plant="$plant" />
             @if ($kind->phenology->has(Anchor::BloomStart))
                 <details @if ($errors->bloom->any()) open @endif><summary>At bloom:
-                    {{ $plant->bloomNotes->isEmpty() ? 'nothing is noted yet' : $plant->bloomNotes->sortByDesc('season')
-                    ->first()->season.', '.$plant->bloomNotes->sortByDesc('season')->first()->inWords() }}</summary>
-                    @foreach ($plant->bloomNotes->sortByDesc('season') as $note)<p class="mb-1">{{ $note->season }}:
+                    {{ $blooms === [] ? 'nothing is noted yet' : $blooms[0]->season.', '.$blooms[0]->inWords() }}</summary>
+                    @foreach ($blooms as $note)<p class="mb-1">{{ $note->season }}:
                         {{ $note->inWords() }}.</p>@endforeach
                     {{-- A link to it unfolds what it stands in. --}}
                     <p class="mb-1" id="bloom">What it does at bloom corrects next year's cut.</p>
