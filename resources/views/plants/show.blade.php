@@ -101,7 +101,8 @@
             <x-days :days="$days" :plant="$plant" />
             @if ($kind->phenology->has(Anchor::BloomStart))
                 <details @if ($errors->bloom->any()) open @endif><summary>At bloom:
-                    {{ $blooms === [] ? 'nothing is noted yet' : $blooms[0]->season.', '.$blooms[0]->inWords() }}</summary>
+                    {{ $blooms === []
+                    ? 'nothing is noted yet' : $blooms[0]->season.', '.$blooms[0]->inWords() }}</summary>
                     @foreach ($blooms as $note)<p class="mb-1">{{ $note->season }}:
                         {{ $note->inWords() }}.</p>@endforeach
                     {{-- A link to it unfolds what it stands in. --}}
