@@ -18,12 +18,17 @@ final class KeepsSession extends StartSession
     /** The session that was there when the request began; null where there was none. */
     private ?string $began = null;
 
+    /** Whether a script asks, beside the page a person went to. */
+    private bool $besides = false;
+
     /**
      * @param  Session  $session
      * @return mixed
      */
     protected function handleStatefulRequest(Request $request, $session, \Closure $next)
     {
+        $mode = $request->headers->get('Sec-Fetch-Mode');
+        $this->besides = $mode !== null && $mode !== 'navigate';
         $this->began = $this->isThere($session) ? $session->getId() : null;
         if ($this->began === null) {
             // One that has ended does not begin again under its old name: what is under way would write into it.
@@ -33,30 +38,29 @@ final class KeepsSession extends StartSession
         return parent::handleStatefulRequest($request, $session, $next);
     }
 
+    /**
+     * What a script asked for before somebody signed in may be answered after it: with a session of its own it would
+     * sign them out again. Only pages hand sessions out.
+     */
     protected function addCookieToResponse(Response $response, Session $session): void
     {
-        if (! $this->hasEnded($session)) {
+        if (! $this->besides && ! $this->hasEnded($session)) {
             parent::addCookieToResponse($response, $session);
-        }
-    }
-
-    /** @param  Request  $request */
-    protected function saveSession($request): void
-    {
-        if (! $this->hasEnded($request->session()) && ! $this->isBesides($request)) {
-            parent::saveSession($request);
         }
     }
 
     /**
      * What a script only reads while a page is on its way writes no session: it would take the page's messages, and
-     * what was filled in, away before they are shown.
+     * what was filled in, away before they are shown. And a session that nobody is told of need not be kept.
+     *
+     * @param  Request  $request
      */
-    private function isBesides(Request $request): bool
+    protected function saveSession($request): void
     {
-        $mode = $request->headers->get('Sec-Fetch-Mode');
-
-        return $this->began !== null && $request->isMethodSafe() && $mode !== null && $mode !== 'navigate';
+        $reads = $this->besides && ($this->began === null || $request->isMethodSafe());
+        if (! $reads && ! $this->hasEnded($request->session())) {
+            parent::saveSession($request);
+        }
     }
 
     private function hasEnded(Session $session): bool

@@ -35,26 +35,37 @@ self.addEventListener('message', event => {
     if (type === 'day') event.waitUntil(keep(user, urls, event.ports[0]));
 });
 
-/** Pages are one person's: whoever signs in next does not find them. */
+/** What is being fetched for the pocket, and for whom: ended where somebody else comes. */
+const fetching = new Set();
+
+/** Pages are one person's: whoever signs in next does not find them, and nothing goes on being fetched for the last. */
 async function only(user) {
+    for (const each of fetching) if (each.user !== user) each.abort.abort();
     for (const name of await caches.keys()) {
         if (name.startsWith(PAGES) && name !== PAGES + user) await caches.delete(name);
     }
 }
 
 async function keep(user, urls, port) {
+    const abort = new AbortController();
+    const { signal } = abort;
+    const mine = { user, abort };
+    fetching.add(mine);
     const cache = await caches.open(PAGES + user);
     let [kept, missing] = [0, 0];
     for (const url of urls) {
         try {
-            const answer = await fetch(url, { credentials: 'same-origin', headers: { Accept: 'text/html' } });
+            const answer = await fetch(url, { signal, credentials: 'same-origin', headers: { Accept: 'text/html' } });
             if (!answer.ok || answer.redirected) throw new Error(url);
             await cache.put(url, answer);
             kept++;
         } catch {
             missing++;
         }
+        if (signal.aborted) break;
     }
+    fetching.delete(mine);
+    if (signal.aborted) return;
     const day = new Set(urls.map(url => new URL(url, location.origin).href));
     if (missing === 0) for (const request of await cache.keys()) if (!day.has(request.url)) await cache.delete(request);
     port?.postMessage({ kept, missing });

@@ -248,6 +248,19 @@ final class DoorsTest extends FeatureTestCase
         $this->get($form, ['Sec-Fetch-Mode' => 'navigate'])->assertDontSee('Did you mean');
     }
 
+    /** Phones fetch sheets while somebody signs out and in; an answer that is late would sign them out again. */
+    public function test_what_a_script_reads_besides_never_takes_the_place_of_who_signed_in(): void
+    {
+        $name = (string) config('session.cookie');
+        foreach (['/round', '/entries/who', '/plant-book/find?q=wist'] as $late) {
+            foreach (['cors', 'same-origin'] as $mode) {
+                $answer = $this->withCookie($name, str_repeat('a', 40))->get($late, ['Sec-Fetch-Mode' => $mode]);
+                self::assertNull($answer->getCookie($name), "$late as $mode hands out a session of its own");
+            }
+        }
+        self::assertNotNull($this->get('/sign-in', ['Sec-Fetch-Mode' => 'navigate'])->getCookie($name));
+    }
+
     public function test_a_session_is_written_in_whole_or_not_at_all(): void
     {
         $folder = sys_get_temp_dir().'/hook-sessions-'.getmypid();
