@@ -32,19 +32,25 @@ final readonly class Breaks
     {
         $breaks = [];
         $nodes = $to - $from;
-        if ($nodes < 1) {
+        $live = $nodes < 1 ? false : strpos($axis->buds, Axis::LIVE, $from);
+        if ($live === false || $live >= $to) {
             return [];
         }
         $every = max(1, (int) round($this->habit->levelEveryMm / $axis->internodeMm));
+        // It bends one way only: where both its ends stand upright, all of it does.
+        $isUpright = max($place->leanOf($from - 0.5), $place->leanOf($to - 0.5)) <= $this->habit->figures->upright;
         $sum = 0.5;
-        for ($node = $to - 1; $node >= $from; $node--) {
+        for ($node = $to - 1; $node >= $live; $node--) {
             if ($axis->buds[$node] !== Axis::LIVE) {
                 continue;
             }
-            $level = $this->levelness($place->leanOf($node - 0.5));
             $up = exp(-(1 - ($node - $from + 1) / $nodes) / $this->habit->apical);
-            $sum += (1 - $level) * $up + $level / $every;
+            $level = $isUpright ? 0.0 : $this->levelness($place->leanOf($node - 0.5));
             // What lies far below an upright tip sleeps, however much of it there is.
+            if ($isUpright && $up <= self::WAKES) {
+                break;
+            }
+            $sum += (1 - $level) * $up + $level / $every;
             if ($sum >= 1.0 && max($level, $up) > self::WAKES) {
                 $sum -= 1.0;
                 $breaks[$node] = (1 - $level) * max(0.35, $up) + $level;

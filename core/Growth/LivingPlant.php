@@ -156,7 +156,7 @@ final readonly class LivingPlant
         foreach ($this->places() as $id => $place) {
             $axis = $this->axes[$id];
             $live = strlen($isAlive ? rtrim($axis->buds, Axis::DEAD) : $axis->buds);
-            if ($live > 0) {
+            if ($live > 0 && $place->z + $live * $axis->internodeMm > $height) {
                 // An arch stands highest in its middle.
                 $height = max(
                     $height, $this->pointOf($place, $live - 1)[2], $this->pointOf($place, intdiv($live, 2))[2],

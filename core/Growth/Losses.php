@@ -98,13 +98,17 @@ final readonly class Losses
 
     private function wintered(Axis $axis): Axis
     {
+        $dieback = $this->plant->kind->habit->dieback;
         [$from, $to] = $axis->ofSeason($this->plant->season);
+        if ($dieback <= 0 || $to !== $axis->nodes() || $to === $from) {
+            return $axis;
+        }
         $lost = (int) floor(
-            ($to - $from) * $this->plant->kind->habit->dieback / 100
+            ($to - $from) * $dieback / 100
                 + $this->plant->chance("winter {$this->plant->season} $axis->id") * 0.99,
         );
 
-        return $this->plant->kind->habit->dieback > 0 && $to === $axis->nodes() && $lost > 0 && $lost < $to - $from
+        return $lost > 0 && $lost < $to - $from
             ? $axis->deadFrom($to - $lost)
             : $axis;
     }

@@ -63,17 +63,16 @@ final readonly class Place
     /** @return array{float, float, float} */
     public function at(float $mm): array
     {
-        // Beyond the upright or hanging straight down it bends no more.
-        $end = $this->bend === 0.0 ? INF : (($this->bend > 0 ? M_PI : 0.0) - $this->lean) / $this->bend;
-        $bent = min($mm, $end);
-        $angle = $this->lean + $this->bend * $bent;
         if (abs($this->bend) < 1e-9) {
-            $out = $bent * sin($this->lean);
-            $up = $bent * cos($this->lean);
-        } else {
-            $out = (cos($this->lean) - cos($angle)) / $this->bend;
-            $up = (sin($angle) - sin($this->lean)) / $this->bend;
+            $out = $mm * sin($this->lean);
+
+            return [$this->x + $out * $this->sin, $this->y + $out * $this->cos, $this->z + $mm * cos($this->lean)];
         }
+        // Beyond the upright or hanging straight down it bends no more.
+        $bent = min($mm, (($this->bend > 0 ? M_PI : 0.0) - $this->lean) / $this->bend);
+        $angle = $this->lean + $this->bend * $bent;
+        $out = (cos($this->lean) - cos($angle)) / $this->bend;
+        $up = (sin($angle) - sin($this->lean)) / $this->bend;
         $straight = $mm - $bent;
         $out += $straight * sin($angle);
         $up += $straight * cos($angle);

@@ -33,9 +33,12 @@ final readonly class Season
 
     private GrowthFigures $figures;
 
+    private Breaks $breaks;
+
     private function __construct(private LivingPlant $plant, private int $year)
     {
         $this->figures = $plant->kind->habit->figures;
+        $this->breaks = new Breaks($plant->kind->habit);
     }
 
     public static function grow(LivingPlant $plant): LivingPlant
@@ -131,20 +134,19 @@ final readonly class Season
     private function answer(Axis $axis, Place $place): array
     {
         $habit = $this->plant->kind->habit;
-        $breaks = new Breaks($habit);
         $strength = $habit->decay ** $axis->order;
         $wants = [];
-        foreach ($breaks->belowCut($axis, $this->answers($axis)) as $node => $weight) {
+        foreach ($this->breaks->belowCut($axis, $this->answers($axis)) as $node => $weight) {
             $wants[] = [$axis->id, $node, $weight * $strength, true];
         }
         if ($wants !== [] && $axis->nodes() <= self::STUB) {
             // A stub breaks from the ring of buds at its foot as well: so a knuckle grows.
             $wants[] = [$axis->id, 0, $this->figures->fromAStub * $strength, true];
         }
-        if ($breaks->levelness($place->leanOf($axis->nodes() - 1)) > 0.5) {
+        if ($this->breaks->levelness($place->leanOf($axis->nodes() - 1)) > 0.5) {
             [$from, $to] = $axis->ofSeason($this->plant->season);
             $to = min($to, $axis->nodes() - count($wants));
-            foreach ($breaks->along($axis, $place, $from, $to) as $node => $weight) {
+            foreach ($this->breaks->along($axis, $place, $from, $to) as $node => $weight) {
                 $wants[] = [$axis->id, $node, $weight * $strength * $habit->decay, false];
             }
         }
@@ -169,8 +171,7 @@ final readonly class Season
         }
         $season = $isLive ? $this->plant->season : array_key_last($axis->grown) ?? 0;
         $first = ! $isLive;
-        $breaks = new Breaks($habit);
-        foreach ($breaks->along($axis, $place, ...$axis->ofSeason($season)) as $node => $weight) {
+        foreach ($this->breaks->along($axis, $place, ...$axis->ofSeason($season)) as $node => $weight) {
             // Its place is taken once, in the season after it ended.
             $leads = $first && $season === $this->plant->season;
             $wants[] = [$axis->id, $node, $weight * $strength * ($first ? 1.0 : $habit->decay), $leads];
@@ -263,7 +264,7 @@ final readonly class Season
     {
         $habit = $this->plant->kind->habit;
         $leanDeg = $place->leanOf($node);
-        $level = (new Breaks($habit))->levelness($leanDeg);
+        $level = $this->breaks->levelness($leanDeg);
         // A second one from the same place goes another way.
         $turns = $node + ($parent->buds[$node] === Axis::BROKEN ? 1 + $id % 5 : 0);
         $round = fmod(self::SPIRAL * $turns, 360) - 180;
