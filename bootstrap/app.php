@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\People\SameDoor;
+use App\Plants\KeptPictures;
 use App\Support\Busy;
 use App\Support\Compressed;
 use App\Support\Failures;
@@ -42,6 +43,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withSchedule(static function (Schedule $schedule): void {
         // At night by the firm's clock; whoever runs the office carries the files elsewhere.
         $schedule->command('backup')->dailyAt('02:40')->timezone(Today::zone());
+        $schedule->call(static fn (KeptPictures $pictures) => $pictures->tidy())->name('old pictures')
+            ->dailyAt('03:10')->timezone(Today::zone());
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'password_confirmation']);

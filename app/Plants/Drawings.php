@@ -13,6 +13,7 @@ use PruningHook\Core\Growth\Cutting;
 use PruningHook\Core\Plant\Plant as CorePlant;
 use PruningHook\Core\Plant\Taken;
 use PruningHook\Core\Prescription\Task;
+use PruningHook\Core\Regrowth\CutTime;
 use PruningHook\Core\Regrowth\Future;
 use PruningHook\Core\Regrowth\Stage;
 use PruningHook\Core\Units\Length;
@@ -24,17 +25,44 @@ final readonly class Drawings
     {
     }
 
-    /** @param  list<Task>  $tasks  all of its season */
-    public function ofTask(Plant $row, CorePlant $core, SiteYear $year, Task $task, array $tasks): Drawn
-    {
-        $likeness = $this->likenesses->of($row, $core, $year, Likenesses::yearly($task, $tasks));
-        $stage = Future::cut($likeness->living, $task, $this->likenesses->time($core, $year, $task));
+    /**
+     * A plant for a task. What else is logged of the season is cut off first, the task itself only where it is to be
+     * shown as it stands now: then nothing more goes.
+     *
+     * @param  CorePlant  $before  as it was before any of the season's work
+     * @param  CorePlant  $core  as it is now
+     * @param  list<Task>  $tasks  all of its season
+     */
+    public function ofTask(
+        Plant $row,
+        CorePlant $before,
+        CorePlant $core,
+        SiteYear $year,
+        Task $task,
+        array $tasks,
+        bool $isNow = false,
+    ): Drawn {
+        $likeness = $this->likenesses->of($row, $before, $year, Likenesses::yearly($task, $tasks));
+        $done = array_filter(self::done($core, $tasks), static fn (Task $each): bool => $isNow || $each !== $task);
+        $living = $likeness->living;
+        $time = $this->likenesses->time($core, $year, $task);
+        foreach ($done as $each) {
+            $when = $this->likenesses->time($core, $year, $each);
+            $living = Future::cut($living, $each, $when)->left ?? $living;
+            // What was cut in leaf has grown, and does not grow again before the next cut.
+            $time = $when === CutTime::Summer ? CutTime::Winter : $time;
+        }
+        $isDone = in_array($task, $done, true);
+        if ($done !== [] && $core->heightMm !== null && ($isDone || ! self::isDone($core, $task))) {
+            $living = $living->scaledTo(max(100, $core->heightMm));
+        }
+        $stage = $isDone ? new Stage($living, null, null, 0) : Future::cut($living, $task, $time);
         $cut = ($task->amount(Effect::CutHeight) ?? $task->amount(Effect::HeightAfter))?->target;
-        $cut = $cut !== null && $cut < $stage->plant->heightMm() ? $cut : null;
+        $cut = ! $isDone && $cut !== null && $cut < $stage->plant->heightMm() ? $cut : null;
         $flowers = $task->amount(Effect::FloweringHeight)?->target;
 
         return new Drawn(
-            $likeness->living->kind->habit->key === 'arms'
+            $living->kind->habit->key === 'arms'
                 ? Portrait::arm($stage)
                 : Portrait::alone($stage, leastMm: max(300, $flowers ?? 0)),
             $cut, $flowers, self::inWords($stage, $cut, $flowers, 'as it stands'), $likeness->restsOn,
@@ -66,6 +94,28 @@ final readonly class Drawings
             Portrait::alone($stage, leastMm: max(300, $flowersMm ?? 0)), $taken->heightMm, $flowersMm,
             self::inWords($stage, $taken->heightMm, $flowersMm, 'as it stood'), $likeness->restsOn, $cuts !== [],
         );
+    }
+
+    /**
+     * Tasks of a season that something was done of, the first first.
+     *
+     * @param  list<Task>  $tasks
+     * @return list<Task>
+     */
+    public static function done(CorePlant $core, array $tasks): array
+    {
+        $done = array_values(array_filter(
+            Likenesses::drawable($tasks), static fn (Task $task): bool => self::isDone($core, $task),
+        ));
+        usort($done, static fn (Task $a, Task $b): int => $core->logged($a->key, $a->season)?->on->number
+            <=> $core->logged($b->key, $b->season)?->on->number);
+
+        return $done;
+    }
+
+    private static function isDone(CorePlant $core, Task $task): bool
+    {
+        return $core->logged($task->key, $task->season)?->outcome->isSomething() === true;
     }
 
     private static function inWords(Stage $stage, ?int $cutMm, ?int $flowersMm, string $when): string

@@ -100,7 +100,7 @@ final readonly class Likenesses
      *
      * @return list<Seen>
      */
-    private function surveyed(Plant $row, int $season): array
+    public function surveyed(Plant $row, int $season): array
     {
         $survey = $row->exists
             ? StemSurvey::query()->where('plant_id', $row->id)->whereBetween('season', [$season - 1, $season])

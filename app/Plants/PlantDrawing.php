@@ -6,8 +6,10 @@ namespace App\Plants;
 
 use App\Bridge\CorePlants;
 use App\Models\Plant;
+use Illuminate\Support\HtmlString;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Plant\Plant as CorePlant;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Task;
@@ -19,6 +21,8 @@ final readonly class PlantDrawing
         private PlantBook $book,
         private CorePlants $bridge,
         private Drawings $drawings,
+        private Likenesses $likenesses,
+        private KeptPictures $kept,
     ) {
     }
 
@@ -50,12 +54,19 @@ final readonly class PlantDrawing
 
         return new DrawingPage(
             $plant, $looked, $kind, $task, $tasks,
-            $task === null ? null : $this->drawings->ofTask($plant, $core, $years->season($season), $task, $tasks),
+            $task === null
+                ? null
+                : $this->drawings->ofTask(
+                    $plant, $this->before($looked, $core, $tasks), $core, $years->season($season), $task, $tasks, true,
+                ),
         );
     }
 
-    /** One task of a plant, without what else could be done; null where the plant has no such task this season. */
-    public function ofTask(Plant $plant, string $taskKey, Day $today): ?Drawn
+    /**
+     * The picture for one task of a plant, without what else could be done: one that is kept where nothing has changed
+     * since it was drawn. Null where the plant has no such task this season.
+     */
+    public function ofTask(Plant $plant, string $taskKey, string $name, Day $today): ?HtmlString
     {
         if (! $this->book->has($plant->kind)) {
             return null;
@@ -66,10 +77,41 @@ final readonly class PlantDrawing
         $prescription = Prescriber::with($this->book)
             ->prescribe($core, $year, $this->bridge->practice($plant->garden));
         $task = $prescription->task($taskKey);
+        if ($task === null) {
+            return null;
+        }
+        $before = $this->before($plant, $core, $prescription->tasks);
 
-        return $task === null
-            ? null
-            : $this->drawings->ofTask($plant, $core, $year, $task, $prescription->tasks);
+        return $this->kept->show(
+            "plant $plant->id, $taskKey",
+            [
+                $before, $core, $this->book->mark, $this->book->kind($plant->kind), $year->season,
+                $prescription->tasks, $task->key, $this->likenesses->time($core, $year, $task),
+                $this->likenesses->surveyed($plant, $year->season),
+            ],
+            $name,
+            fn (): Drawn => $this->drawings->ofTask($plant, $before, $core, $year, $task, $prescription->tasks),
+        );
+    }
+
+    /**
+     * As it was before anything of its season was done. Where it was measured since, nobody
+     * knows how tall it stood.
+     *
+     * @param  list<Task>  $tasks  of its season
+     */
+    private function before(Plant $plant, CorePlant $core, array $tasks): CorePlant
+    {
+        $first = Drawings::done($core, $tasks)[0] ?? null;
+        $on = $first === null ? null : $core->logged($first->key, $first->season)?->on;
+        if ($on === null) {
+            return $core;
+        }
+        $measured = $plant->height_on?->isBefore($on) ?? true;
+
+        return $this->bridge->plant(
+            $measured ? $plant : (clone $plant)->forceFill(['height_mm' => null, 'height_on' => null]), $on->minus(1),
+        );
     }
 
     /**

@@ -14,6 +14,7 @@ use App\Models\User;
 use App\People\SameDoor;
 use App\PlantBook\OwnKinds;
 use App\PlantBook\PlantBookFiles;
+use App\Plants\KeptPictures;
 use App\Support\Today;
 use App\Support\WholeSessions;
 use App\Support\WritesFirst;
@@ -22,6 +23,7 @@ use App\Weather\SimulatedStation;
 use App\Weather\WeatherStation;
 use Illuminate\Auth\Events\Login;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Contracts\View\Factory;
 use Illuminate\Database\Connection;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Middleware\TrustProxies;
@@ -59,6 +61,12 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(
             PlantBookFiles::class,
             static fn (): PlantBookFiles => new PlantBookFiles(base_path('plant-book'), storage_path('framework')),
+        );
+        $this->app->scoped(
+            KeptPictures::class,
+            static fn (Application $app): KeptPictures => new KeptPictures(
+                $app->make(Factory::class), $app->make(Filesystem::class), storage_path('framework/pictures'),
+            ),
         );
         $this->app->scoped(
             PlantBook::class,

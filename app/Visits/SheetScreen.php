@@ -67,7 +67,9 @@ final readonly class SheetScreen
             sheets: array_values($visit->tasks->map(fn (VisitTask $task): SheetTask => new SheetTask(
                 $task,
                 $this->plans->drawn($task),
-                $this->drawing->ofTask($task->plant, $task->task, $today),
+                $this->drawing->ofTask(
+                    $task->plant, $task->task, 'For '.lcfirst($task->prescribed->name), $today,
+                ),
                 Standing::of($task->entries),
                 $this->budgets->before($task)?->leftPercent(),
                 $again[$task->id],

@@ -6,7 +6,7 @@ namespace App\Visits;
 
 use App\Models\Entry;
 use App\Models\VisitTask;
-use App\Plants\Drawn;
+use Illuminate\Support\HtmlString;
 use PruningHook\Core\Drawing\Bowl;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Structure\Judgement;
@@ -29,7 +29,7 @@ final readonly class SheetTask
     public function __construct(
         public VisitTask $task,
         public ?array $plan,
-        public ?Drawn $drawn,
+        public ?HtmlString $drawn,
         public array $standing,
         public ?int $mayGo,
         public string $again,

@@ -76,7 +76,8 @@ final class CoursesTest extends FeatureTestCase
         $task = Prescriber::with($this->app->make(PlantBook::class))
             ->prescribe($core, $year, $bridge->practice($this->garden))->task('after-flowering');
         self::assertNotNull($task);
-        $drawn = fn (string $method): Drawn => $this->app->make(Drawings::class)->ofTask($shrub, $core, $year, new Task(
+        $drawings = $this->app->make(Drawings::class);
+        $drawn = fn (string $method): Drawn => $drawings->ofTask($shrub, $core, $core, $year, new Task(
             $task->key, $task->name, $task->method, $method, $task->rank, $task->season, $task->schools, $task->window,
             $task->amounts, $task->steps, $task->minutes, $task->cautions, $task->reasons, $task->kit, $task->workings,
             $task->budget,

@@ -9,10 +9,16 @@ use App\Models\BloomNote;
 use App\Models\Plant;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
+use App\Plants\Drawn;
+use App\Plants\KeptPictures;
+use App\Plants\PlantDrawing;
 use App\Record\LogWork;
 use App\Season\TaskChoice;
 use App\Support\Today;
 use App\Visits\PlanVisit;
+use Illuminate\Contracts\View\Factory;
+use Illuminate\Filesystem\Filesystem;
+use Illuminate\Support\Facades\File;
 use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -188,6 +194,69 @@ final class DrawingTest extends FeatureTestCase
             ->assertSee('What to bring, and after')
             ->assertSee('bypass secateurs')
             ->assertSee('Daylight');
+    }
+
+    public function test_a_plant_that_was_cut_is_drawn_as_its_log_left_it(): void
+    {
+        $this->bluebeard->forceFill(['height_on' => '2026-12-01'])->save();
+        $page = "/plants/{$this->bluebeard->id}/drawing?task=spring-cut";
+        $this->actingAs($this->hand())->get($page)->assertSee('95 cm tall as it stands; cut at 35 cm');
+        $this->logged(['amounts' => [['effect' => 'cut-height', 'what' => 'cut height', 'unit' => 'mm',
+            'value' => 350]]]);
+        $this->app->forgetScopedInstances();
+        $this->get($page)->assertSee('35 cm tall as it stands')->assertDontSee('class="p-goes"', false)
+            ->assertDontSee('cut at 35 cm');
+        // Measured after the cut, it is as tall as it was measured; how tall it was before, nobody knows.
+        $this->bluebeard->forceFill(['height_on' => '2027-02-21', 'height_mm' => 400])->save();
+        $this->app->forgetScopedInstances();
+        $this->get($page)->assertSee('40 cm tall as it stands');
+        // The sheet shows what was to be done.
+        $sheet = $this->app->make(PlantDrawing::class)
+            ->ofTask($this->bluebeard->fresh() ?? $this->bluebeard, 'spring-cut', 'For its cut', Today::day());
+        self::assertStringContainsString('class="p-goes"', (string) $sheet);
+    }
+
+    public function test_a_picture_is_kept_until_what_it_is_drawn_from_changes(): void
+    {
+        $folder = sys_get_temp_dir().'/hook-pictures-'.getmypid();
+        $kept = fn (): KeptPictures => new KeptPictures(
+            $this->app->make(Factory::class), $this->app->make(Filesystem::class), $folder,
+        );
+        $drawing = $this->app->make(PlantDrawing::class);
+        $drawn = 0;
+        $one = $drawing->show($this->bluebeard, 'spring-cut', Today::day())->drawn;
+        self::assertNotNull($one);
+        $show = function (array $facts) use ($kept, $one, &$drawn): string {
+            $draw = function () use ($one, &$drawn): Drawn {
+                $drawn++;
+
+                return $one;
+            };
+
+            return (string) $kept()->show('plant 1, spring-cut', $facts, 'For its cut', $draw);
+        };
+        $first = $show(['height' => 950]);
+        self::assertStringContainsString('cut at 35 cm', $first);
+        self::assertSame($first, $show(['height' => 950]));
+        self::assertSame(1, $drawn);
+        $show(['height' => 960]);
+        self::assertSame(2, $drawn, 'another height is another picture');
+        self::assertCount(1, (array) glob("$folder/*"), 'and takes the place of the first');
+        [$file] = (array) glob("$folder/*");
+        file_put_contents((string) $file, 'half a');
+        self::assertSame($first, $show(['height' => 960]), 'what is broken is drawn again');
+        self::assertSame(3, $drawn);
+        touch((string) $file, now()->subDays(13)->getTimestamp());
+        $kept()->tidy();
+        self::assertFileExists((string) $file);
+        touch((string) $file, now()->subDays(15)->getTimestamp());
+        $kept()->tidy();
+        self::assertFileDoesNotExist((string) $file);
+        File::deleteDirectory($folder);
+        // Where nothing can be written the picture is there all the same.
+        file_put_contents($folder, 'no folder');
+        self::assertSame($first, $show(['height' => 960]));
+        unlink($folder);
     }
 
     /** @param  array<string, mixed>  $said */

@@ -24,7 +24,7 @@
         <x-cuts :cuts="$sheet->plan['judged']->cuts" />
         @foreach ($sheet->plan['judged']->told as $told)<p class="wrong-note mb-1">{{ $told }}</p>@endforeach
     @elseif ($sheet->drawn)
-        <x-drawn :drawn="$sheet->drawn" :name="'For '.lcfirst($task->prescribed->name)" />
+        {{ $sheet->drawn }}
     @endif
     <ol class="steps ticks">@foreach ($task->prescribed->steps as $step)<li><label><input type="checkbox"
         data-step="step-{{ $task->id }}-{{ $loop->index }}"><span>{{ $step }}</span></label></li>@endforeach</ol>
