@@ -8,6 +8,7 @@ use App\Models\BenchAnswer;
 use App\Support\Page;
 use Illuminate\Support\Collection;
 use PruningHook\Core\Bench\BenchCase;
+use PruningHook\Core\Bench\Marking;
 use PruningHook\Core\Bench\Progress;
 
 /** Today's case, what to practise next, the library and somebody's progress. */
@@ -35,6 +36,7 @@ final readonly class BenchPage extends Page
         public array $kinds,
         public array $filter,
         public Progress $progress,
+        public Marking $marking,
         public Collection $answers,
         public array $begun,
     ) {

@@ -28,7 +28,7 @@ final readonly class BenchScreen
         $cases = $this->exercises->cases();
         $methods = $this->exercises->methods();
         $best = self::best([$user->id])[$user->id] ?? [];
-        $progress = self::progress($user, $methods);
+        $progress = $this->progress($user, $methods);
         $shown = array_filter($cases->cases, static fn (BenchCase $case): bool => ($filter['kind'] === ''
             || $case->kind === $filter['kind']) && ($filter['level'] === '' || (string) $case->level
             === $filter['level']) && ($filter['method'] === '' || $methods[$case->key] === $filter['method']));
@@ -38,7 +38,7 @@ final readonly class BenchScreen
 
         return new BenchPage(
             $cases->ofDay($today), $progress->next($cases->cases), array_values($shown), $best, $methods,
-            $this->names($methods), $this->kinds(), $filter, $progress,
+            $this->names($methods), $this->kinds(), $filter, $progress, $cases->marking,
             $answers->get(), array_filter(
                 $progress->byMethod(), static fn (array $of): bool => $of['tried'] + $of['visits'] > 0,
             ),
@@ -46,9 +46,9 @@ final readonly class BenchScreen
     }
 
     /** @param  array<string, string>  $methods  of each case */
-    public static function progress(User $user, array $methods): Progress
+    public function progress(User $user, array $methods): Progress
     {
-        return self::progresses([$user->id], $methods)[$user->id];
+        return $this->progresses([$user->id], $methods)[$user->id];
     }
 
     /**
@@ -56,13 +56,15 @@ final readonly class BenchScreen
      * @param  array<string, string>  $methods  of each case
      * @return array<int, Progress> by user
      */
-    public static function progresses(array $users, array $methods): array
+    public function progresses(array $users, array $methods): array
     {
         $best = self::best($users);
         $visits = self::visits($users);
         $progresses = [];
         foreach ($users as $user) {
-            $progresses[$user] = new Progress($best[$user] ?? [], $methods, $visits[$user] ?? []);
+            $progresses[$user] = new Progress(
+                $this->exercises->cases()->marking, $best[$user] ?? [], $methods, $visits[$user] ?? [],
+            );
         }
 
         return $progresses;

@@ -14,7 +14,7 @@ final readonly class CrewScreen
     /** A crew is a handful; of a firm's people no more are shown at once. */
     private const MOST = 40;
 
-    public function __construct(private Exercises $exercises)
+    public function __construct(private Exercises $exercises, private BenchScreen $bench)
     {
     }
 
@@ -38,7 +38,7 @@ final readonly class CrewScreen
         foreach ($given->get() as $signOff) {
             $signed[$signOff->user_id][$signOff->method] = $signOff;
         }
-        $progresses = BenchScreen::progresses($ids, $methods);
+        $progresses = $this->bench->progresses($ids, $methods);
         $crew = [];
         foreach ($people as $person) {
             $crew[] = [

@@ -15,11 +15,15 @@ use PruningHook\Core\Calendar\Day;
 /** Marks an answer and keeps it. */
 final readonly class HandIn
 {
+    public function __construct(private Exercises $exercises)
+    {
+    }
+
     public function of(User $user, Practised $practised, string $cuts, Day $day): BenchAnswer
     {
         $exercise = $practised->exercise;
         $written = CutCode::read($cuts, $exercise->plant);
-        $mark = Judge::of($exercise)->mark(new Answer($written->cuts(), $day));
+        $mark = Judge::of($exercise, $this->exercises->cases()->marking)->mark(new Answer($written->cuts(), $day));
 
         return BenchAnswer::query()->create([
             'user_id' => $user->id, 'case_key' => $practised->key, 'plant_id' => $practised->plant?->id,

@@ -27,7 +27,7 @@ final class SignOffController extends Controller
         $methods = $exercises->methods();
         $method = Asked::text($request, 'method');
         $names = $bench->names($methods);
-        $needs = BenchScreen::progress($person, $methods)->needs($method);
+        $needs = $bench->progress($person, $methods)->needs($method);
         if (! isset($names[$method]) || $needs['cases'] > 0 || $needs['visits'] > 0) {
             throw ValidationException::withMessages(["method-$person->id" => isset($names[$method])
                 ? sprintf('%s still needs, for %s: %s.', $person->name, lcfirst($names[$method]), self::inWords($needs))

@@ -16,8 +16,12 @@ final readonly class BenchCases
      * @param  string  $station  where they stand
      * @param  int  $season  that is worked in: the same for all, so that a case is the same plant in any year
      */
-    private function __construct(public array $cases, public string $station, public int $season)
-    {
+    private function __construct(
+        public array $cases,
+        public string $station,
+        public int $season,
+        public Marking $marking,
+    ) {
     }
 
     /** @throws Fault for a case that lacks something */
@@ -39,7 +43,7 @@ final readonly class BenchCases
         }
         uasort($cases, static fn (BenchCase $a, BenchCase $b): int => $a->level <=> $b->level);
 
-        return new self($cases, $file->string('station'), $file->whole('season'));
+        return new self($cases, $file->string('station'), $file->whole('season'), Marking::read($file->entry('marks')));
     }
 
     /** @throws Fault where there is none of that name */

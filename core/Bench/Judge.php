@@ -15,41 +15,23 @@ use PruningHook\Core\Regrowth\TaskCuts;
 /**
  * Marks an answer against what the task asks for. The score is the share of what had to go that went, times the good
  * wood that was left, less what is lost by a wrong day, too much, a wrong order and stubs: so an answer that cuts
- * nothing and one that leaves nothing both come to nothing. Weights are common practice, no source.
+ * nothing and one that leaves nothing both come to nothing. Weights: `Marking`.
  */
 final readonly class Judge
 {
-    /** Points a wrong day, a season's budget that is passed, a cut out of its order and a stub cost. */
-    private const DAY = 15;
-
-    private const BUDGET = 15;
-
-    private const OUT_OF_ORDER = 2;
-
-    private const STUB = 3;
-
-    /** What order and stubs cost at the most, each. */
-    private const MOST = 10;
-
-    /** Good wood counts so many times: where a third of it is gone, nothing was kept. */
-    private const GOOD_WOOD = 3;
-
-    /** Per cent of the live wood past the budget that nobody minds. */
-    private const NEAR = 2;
-
     /** A piece of a branch of so many nodes that was to go whole is a stub. */
     private const STUB_NODES = 3;
 
     /** Remarks of one sort that are told; the rest are counted. */
     private const TOLD = 5;
 
-    private function __construct(private Exercise $exercise)
+    private function __construct(private Exercise $exercise, private Marking $marking)
     {
     }
 
-    public static function of(Exercise $exercise): self
+    public static function of(Exercise $exercise, Marking $marking): self
     {
-        return new self($exercise);
+        return new self($exercise, $marking);
     }
 
     /** The answer that the judge would give. */
@@ -79,18 +61,20 @@ final readonly class Judge
         $order = $this->order($answer->cuts);
         $stubs = $this->stubs($jobs, $left);
         $window = $this->window($answer->day);
-        $score = 100 * $found * $kept
-            - self::DAY * count($window) - self::BUDGET * count($budget)
-            - min(self::MOST, self::OUT_OF_ORDER * count($order)) - min(self::MOST, self::STUB * count($stubs));
+        $by = $this->marking;
+        $score = 100 * $found ** $by->thorough * $kept
+            - $by->day * count($window) - $by->budget * count($budget)
+            - min($by->most, $by->outOfOrder * count($order)) - min($by->most, $by->stub * count($stubs));
         $remarks = [
             ...$window, ...$budget, ...self::told($missed), ...self::told($spoilt), ...self::told($stubs),
             ...array_slice($order, 0, 1),
         ];
 
         $isEmpty = $left->nodes() === 0 || ($left->living() === 0 && $judges->left->living() > 0);
+        $score = $isEmpty ? 0 : (int) max(0, round($score));
 
         return new Mark(
-            $isEmpty ? 0 : (int) max(0, round($score)),
+            $score, $score >= $by->well,
             (int) round(100 * $found), (int) round(100 * $kept), (int) round($share($left)),
             $remarks === [] ? [new Remark('right', 'What had to go went, and nothing else.')] : $remarks,
             $judges->cuts,
@@ -179,7 +163,7 @@ final readonly class Judge
         arsort($worst);
 
         return [
-            max(0.0, 1 - self::GOOD_WOOD * $taken / max(1, $good)),
+            max(0.0, 1 - $this->marking->goodWood * $taken / max(1, $good)),
             array_map(fn (int $id): Remark => new Remark('good-wood', $this->good($plant->axes[$id]), $id), array_keys(
                 array_filter($worst, static fn (int $nodes): bool => $nodes > 1),
             )),
@@ -233,10 +217,11 @@ final readonly class Judge
     /** @return list<Remark> */
     private function budget(float $share, float $judges): array
     {
-        $cap = max($this->exercise->task->budget->capPercent, $judges) + self::NEAR;
+        $cap = max($this->exercise->task->budget->capPercent, $judges) + $this->marking->near;
 
         return $share <= $cap ? [] : [new Remark('budget', sprintf(
-            '%d %% of its live wood went; %d %% may go in this season.', round($share), round($cap - self::NEAR),
+            '%d %% of its live wood went; %d %% may go in this season.', round($share),
+            round($cap - $this->marking->near),
         ))];
     }
 

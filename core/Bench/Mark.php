@@ -9,9 +9,6 @@ use PruningHook\Core\Growth\Cut;
 /** An answer as it was judged. */
 final readonly class Mark
 {
-    /** From so many of 100 on a case counts as done well. */
-    public const WELL = 80;
-
     /**
      * @param  int  $score  of 100
      * @param  int  $foundPercent  of what had to go
@@ -22,16 +19,12 @@ final readonly class Mark
      */
     public function __construct(
         public int $score,
+        public bool $isWell,
         public int $foundPercent,
         public int $keptPercent,
         public int $takenPercent,
         public array $remarks,
         public array $judges,
     ) {
-    }
-
-    public function isWell(): bool
-    {
-        return $this->score >= self::WELL;
     }
 }

@@ -7,19 +7,17 @@ namespace PruningHook\Core\Bench;
 /** What somebody has practised: by method the cases that were done well, and what to practise next. */
 final readonly class Progress
 {
-    /** Cases to be done well, and visits of the method to be logged, before a lead may sign somebody off. Common
-     * practice, no source. */
-    public const CASES = 3;
-
-    public const VISITS = 2;
-
     /**
      * @param  array<string, int>  $best  score of each case that was tried, by its key
      * @param  array<string, string>  $methods  of each case of the library, by its key
      * @param  array<string, int>  $visits  logged, by method
      */
-    public function __construct(private array $best, private array $methods, private array $visits)
-    {
+    public function __construct(
+        private Marking $marking,
+        private array $best,
+        private array $methods,
+        private array $visits,
+    ) {
     }
 
     /** @return array<string, array{tried: int, well: int, of: int, visits: int}> by method, as the library has them */
@@ -30,7 +28,7 @@ final readonly class Progress
             $by[$method] ??= ['tried' => 0, 'well' => 0, 'of' => 0, 'visits' => $this->visits[$method] ?? 0];
             $by[$method]['of']++;
             $by[$method]['tried'] += isset($this->best[$key]) ? 1 : 0;
-            $by[$method]['well'] += ($this->best[$key] ?? 0) >= Mark::WELL ? 1 : 0;
+            $by[$method]['well'] += ($this->best[$key] ?? 0) >= $this->marking->well ? 1 : 0;
         }
 
         return $by;
@@ -46,8 +44,8 @@ final readonly class Progress
         $has = $this->byMethod()[$method] ?? ['well' => 0, 'of' => 0, 'visits' => $this->visits[$method] ?? 0];
 
         return [
-            'cases' => max(0, min(self::CASES, max(1, $has['of'])) - $has['well']),
-            'visits' => max(0, self::VISITS - $has['visits']),
+            'cases' => max(0, min($this->marking->cases, max(1, $has['of'])) - $has['well']),
+            'visits' => max(0, $this->marking->visits - $has['visits']),
         ];
     }
 
@@ -60,7 +58,9 @@ final readonly class Progress
     public function next(array $cases): ?BenchCase
     {
         $by = $this->byMethod();
-        $open = array_filter($cases, fn (BenchCase $case): bool => ($this->best[$case->key] ?? 0) < Mark::WELL);
+        $open = array_filter(
+            $cases, fn (BenchCase $case): bool => ($this->best[$case->key] ?? 0) < $this->marking->well,
+        );
         $rank = fn (BenchCase $case): array => [
             $case->level, isset($this->best[$case->key]) ? 0 : 1, $by[$this->methods[$case->key] ?? '']['well'] ?? 0,
             $case->key,

@@ -144,7 +144,7 @@ final class BenchTest extends FeatureTestCase
         $exercises = $this->app->make(Exercises::class);
         self::assertSame("plant-$shrub->id", Exercises::keyOf($shrub));
         $practised = $exercises->of("plant-$shrub->id", 0, Today::day());
-        $right = Judge::of($practised->exercise)->answer();
+        $right = Judge::of($practised->exercise, $exercises->cases()->marking)->answer();
         $this->post("/bench/plant-$shrub->id", [
             'cuts' => CutCode::of($right->cuts),
             'day' => (string) $right->day,
@@ -225,8 +225,9 @@ final class BenchTest extends FeatureTestCase
     /** @return array{string, string} the judge's cuts as the bench writes them, and the right day */
     private function right(string $case): array
     {
-        $exercise = $this->app->make(Exercises::class)->of($case, 1, Today::day())->exercise;
-        $answer = Judge::of($exercise)->answer();
+        $exercises = $this->app->make(Exercises::class);
+        $exercise = $exercises->of($case, 1, Today::day())->exercise;
+        $answer = Judge::of($exercise, $exercises->cases()->marking)->answer();
         $code = CutCode::of($answer->cuts);
         self::assertSame([], CutCode::read($code, $exercise->plant)->faults);
 

@@ -1,7 +1,6 @@
 @use('App\Bench\SignOffController')
 @use('App\Support\Say')
 @use('PruningHook\Core\Bench\BenchCase')
-@use('PruningHook\Core\Bench\Mark')
 <x-layout title="Practice bench">
     <h1>Practice bench</h1>
     <p>Plants to cut that nobody misses: mark the cuts in their order, step back, hand in. You are marked against the
@@ -54,7 +53,7 @@
             <li><a href="{{ route('bench.show', $case->key) }}"><b>{{ $kinds[$case->kind] }}</b>
                 <span>{{ ucfirst($case->fault) }}</span>
                 <span class="soft">{{ BenchCase::LEVELS[$case->level] }}, {{ lcfirst($methodNames[$methods[$case->key]])
-                }}{{ isset($best[$case->key]) ? ', best '.$best[$case->key].($best[$case->key] >= Mark::WELL
+                }}{{ isset($best[$case->key]) ? ', best '.$best[$case->key].($best[$case->key] >= $marking->well
                 ? ': done well' : '') : '' }}</span></a></li>
         @endforeach
     </ul>
@@ -66,9 +65,9 @@
         @endforeach</ul>
     @endif
     <h2 id="crew">{{ count($crew) > 1 ? 'The crew' : 'Signed off' }}</h2>
-    <p class="soft">Signed off for a method is who does it without being watched: after {{
-        PruningHook\Core\Bench\Progress::CASES }} cases done well and {{ PruningHook\Core\Bench\Progress::VISITS
-        }} visits logged, by the lead's word. The sheet and the plan of a visit say who is.</p>
+    <p class="soft">Signed off for a method is who does it without being watched: after {{ $marking->cases }}
+        cases done well and {{ $marking->visits }} visits logged, by the lead's word. The sheet and the plan of a
+        visit say who is.</p>
     @foreach ($crew as ['person' => $person, 'progress' => $far, 'signed' => $signed, 'may' => $may])
         <section class="task" aria-labelledby="person-{{ $person->id }}">
             <h3 class="mt-0" id="person-{{ $person->id }}">{{ $person->name }}</h3>

@@ -100,17 +100,17 @@ final class CutCodeTest extends TestCase
      */
     private static function next(array $best, array $cases, array $methods): ?string
     {
-        return (new Progress($best, $methods, []))->next($cases)?->key;
+        return (new Progress(self::cases()->marking, $best, $methods, []))->next($cases)?->key;
     }
 
     public function test_a_sign_off_needs_cases_and_visits_and_no_more_cases_than_there_are(): void
     {
         $methods = ['a' => 'thin', 'b' => 'stool', 'c' => 'thin', 'd' => 'thin', 'e' => 'thin'];
-        $progress = new Progress(['a' => 80, 'c' => 79, 'd' => 95], $methods, ['thin' => 1]);
+        $progress = new Progress(self::cases()->marking, ['a' => 80, 'c' => 79, 'd' => 95], $methods, ['thin' => 1]);
         self::assertSame(['cases' => 1, 'visits' => 1], $progress->needs('thin'));
         self::assertSame(['cases' => 1, 'visits' => 2], $progress->needs('stool'));
         self::assertSame(['tried' => 3, 'well' => 2, 'of' => 4, 'visits' => 1], $progress->byMethod()['thin']);
-        $done = new Progress(['b' => 80], $methods, ['stool' => 2]);
+        $done = new Progress(self::cases()->marking, ['b' => 80], $methods, ['stool' => 2]);
         self::assertSame(['cases' => 0, 'visits' => 0], $done->needs('stool'));
         self::assertSame(['cases' => 1, 'visits' => 2], $done->needs('nothing-known'));
     }

@@ -9,7 +9,6 @@ use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Bench\Answer;
 use PruningHook\Core\Bench\BenchCase;
 use PruningHook\Core\Bench\Judge;
-use PruningHook\Core\Bench\Mark;
 use PruningHook\Core\Bench\Remark;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Fault;
@@ -26,19 +25,19 @@ final class JudgeTest extends TestCase
 {
     use Practising;
 
-    private const RANDOM = 12;
+    private const RANDOM = 24;
 
     #[DataProvider('library')]
     public function test_the_judges_own_answer_is_worth_all_and_nothing_but_a_desert_nothing(string $key): void
     {
         $exercise = $this->exercise($key);
-        $judge = Judge::of($exercise);
+        $judge = Judge::of($exercise, self::cases()->marking);
         $right = $judge->answer();
         self::assertNotSame([], $right->cuts, 'there is something to do');
         self::assertFalse($exercise->isIdle());
         $mark = $judge->mark($right);
         self::assertSame([100, 100, 100], [$mark->score, $mark->foundPercent, $mark->keptPercent]);
-        self::assertTrue($mark->isWell());
+        self::assertTrue($mark->isWell);
         self::assertSame(['right'], array_map(static fn (Remark $each): string => $each->about, $mark->remarks));
         $stems = array_filter($exercise->plant->axes, static fn (Axis $axis): bool => $axis->parent === null);
         $desert = $judge->mark(new Answer(array_map(Cut::thin(...), array_keys($stems)), $right->day));
@@ -51,7 +50,7 @@ final class JudgeTest extends TestCase
     public function test_a_random_answer_is_worth_little(string $key): void
     {
         $exercise = $this->exercise($key);
-        $judge = Judge::of($exercise);
+        $judge = Judge::of($exercise, self::cases()->marking);
         $many = max(3, min(25, count($judge->answer()->cuts)));
         $ids = array_keys($exercise->plant->axes);
         $scores = [];
@@ -72,9 +71,8 @@ final class JudgeTest extends TestCase
             $day = $exercise->days[$chance->getInt(0, count($exercise->days) - 1)];
             $scores[] = $judge->mark(new Answer($cuts, $day))->score;
         }
-        self::assertLessThan(40, array_sum($scores) / self::RANDOM, implode(', ', $scores));
-        // Three cuts may hit by luck where a few low branches are all that is asked for.
-        self::assertLessThanOrEqual(4, count(array_filter($scores, static fn (int $score): bool => $score >= 40)));
+        self::assertLessThan(20, array_sum($scores) / self::RANDOM, implode(', ', $scores));
+        self::assertLessThan(40, max(0, ...$scores), implode(', ', $scores));
     }
 
     /** @return iterable<string, array{string}> */
@@ -102,7 +100,7 @@ final class JudgeTest extends TestCase
     public function test_a_stem_of_the_same_age_is_as_good_as_the_judges(): void
     {
         $exercise = $this->exercise('first-forsythia');
-        $judge = Judge::of($exercise);
+        $judge = Judge::of($exercise, self::cases()->marking);
         $right = $judge->answer();
         $taken = array_map(static fn (Cut $cut): int => (int) $cut->axis, $right->cuts);
         $born = array_map(static fn (Axis $axis): int => $axis->born(), $exercise->plant->stems());
@@ -123,7 +121,7 @@ final class JudgeTest extends TestCase
     public function test_whoever_takes_the_dead_wood_alone_has_not_done_it(): void
     {
         $exercise = $this->exercise('crowded-lilac');
-        $judge = Judge::of($exercise);
+        $judge = Judge::of($exercise, self::cases()->marking);
         $mark = $judge->mark(new Answer(TaskCuts::dead($exercise->plant), $judge->answer()->day));
         self::assertLessThan(60, $mark->score);
         self::assertStringContainsString('A stem of', $mark->remarks[0]->says);
@@ -132,7 +130,7 @@ final class JudgeTest extends TestCase
     public function test_what_was_missed_and_what_was_good_is_told_at_its_place(): void
     {
         $exercise = $this->exercise('crowded-lilac');
-        $judge = Judge::of($exercise);
+        $judge = Judge::of($exercise, self::cases()->marking);
         $right = $judge->answer();
         $dead = array_values(array_filter(
             $right->cuts, static fn (Cut $cut): bool => $exercise->plant->axes[(int) $cut->axis]->isDead(),
@@ -163,7 +161,7 @@ final class JudgeTest extends TestCase
     public function test_a_wrong_day_a_wrong_order_and_a_stub_cost_what_they_cost(): void
     {
         $exercise = $this->exercise('crowded-lilac');
-        $judge = Judge::of($exercise);
+        $judge = Judge::of($exercise, self::cases()->marking);
         $right = $judge->answer();
         $window = $exercise->task->window;
         $wrong = array_values(array_filter($exercise->days, static fn (Day $day): bool => ! $window->contains($day)));
@@ -196,20 +194,20 @@ final class JudgeTest extends TestCase
     public function test_more_than_may_go_in_a_season_is_told(): void
     {
         $exercise = $this->exercise('crowded-forsythia');
-        $judge = Judge::of($exercise);
+        $judge = Judge::of($exercise, self::cases()->marking);
         $stems = array_keys($exercise->plant->stems());
         $mark = $judge->mark(new Answer(
             array_map(Cut::thin(...), array_slice($stems, 0, count($stems) - 1)), $judge->answer()->day,
         ));
         self::assertContains('budget', array_map(static fn (Remark $each): string => $each->about, $mark->remarks));
-        self::assertFalse($mark->isWell());
-        self::assertLessThan(Mark::WELL, $mark->score);
+        self::assertFalse($mark->isWell);
+        self::assertLessThan(self::cases()->marking->well, $mark->score);
     }
 
     public function test_a_cut_near_enough_to_the_height_is_right(): void
     {
         $exercise = $this->exercise('first-butterfly-bush');
-        $judge = Judge::of($exercise);
+        $judge = Judge::of($exercise, self::cases()->marking);
         $right = $judge->answer();
         $down = array_values(array_filter($right->cuts, static fn (Cut $cut): bool => $cut->does === 'down'));
         self::assertCount(1, $down);
@@ -218,7 +216,7 @@ final class JudgeTest extends TestCase
             [...$others, Cut::down((int) $down[0]->heightMm + $more)], $right->day,
         );
         self::assertGreaterThanOrEqual(95, $judge->mark($near(40))->score);
-        self::assertLessThan(Mark::WELL, $judge->mark($near(900))->score, 'a metre too high');
+        self::assertLessThan(self::cases()->marking->well, $judge->mark($near(900))->score, 'a metre too high');
     }
 
     public function test_a_case_is_the_same_plant_each_time_and_another_with_another_number(): void
