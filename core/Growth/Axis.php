@@ -19,6 +19,8 @@ final readonly class Axis
 
     public const DEAD = 'd';
 
+    private const LEVEL_DEG = 90.0;
+
     /** A tip that was cut off and has not yet been answered from below. */
     public const HEADED = 'h';
 
@@ -180,6 +182,16 @@ final readonly class Axis
             $this->id, $this->parent, $this->node, $this->azimuthDeg, $this->leanDeg, $this->order,
             max(1.0, $this->internodeMm * $by), $this->grown, $this->buds, $this->tip, $this->disused,
             $this->fromDeg,
+        );
+    }
+
+    /** Its lean so many times; none comes to hang that did not. */
+    public function leaning(float $times): self
+    {
+        return new self(
+            $this->id, $this->parent, $this->node, $this->azimuthDeg,
+            $this->leanDeg > self::LEVEL_DEG ? $this->leanDeg : min(self::LEVEL_DEG, $this->leanDeg * $times),
+            $this->order, $this->internodeMm, $this->grown, $this->buds, $this->tip, $this->disused, $this->fromDeg,
         );
     }
 

@@ -41,7 +41,7 @@ final readonly class GrowthKind
     public static function of(Kind $kind, GrowthHabit $habit, Figures $figures): self
     {
         $shootMm = $kind->growthMm !== null && $kind->wood !== FloweringWood::Old
-            ? intdiv($kind->growthMm[0] + $kind->growthMm[1], 2)
+            ? self::along(intdiv($kind->growthMm[0] + $kind->growthMm[1], 2), $habit)
             : self::STRONG * $figures->number(self::extension($kind));
 
         return new self(
@@ -71,6 +71,14 @@ final readonly class GrowthKind
             : new self(
                 $this->habit->onTrunk($trunk), $this->shootNodes, $this->wood, $this->breaksOld, $this->opposite,
             );
+    }
+
+    /** How long a shoot is that rises by so much: it leans, and bends as it goes. */
+    private static function along(int $riseMm, GrowthHabit $habit): float
+    {
+        $leanDeg = ($habit->lean[0] + $habit->lean[1]) / 2 + $habit->bend * $riseMm / 2000;
+
+        return $riseMm / max(0.5, cos(deg2rad($leanDeg)));
     }
 
     private static function extension(Kind $kind): Figure

@@ -23,6 +23,9 @@ final readonly class LivingPlant
 
     private const TRIES = 4;
 
+    /** Of its tips, how many stand within its spread: nobody measures to the longest twig. Common practice. */
+    private const WIDEST = 0.95;
+
     /**
      * @param  int  $season  the last that has grown
      * @param  array<int, Axis>  $axes  by id
@@ -79,6 +82,38 @@ final readonly class LivingPlant
         }
 
         return $scaled;
+    }
+
+    /**
+     * Of the same height and so wide, as far as a plant of its build can be: its axes lean more or less. One on wires is
+     * as wide as its wires.
+     */
+    public function spreadTo(int $spreadMm): self
+    {
+        $spread = $this;
+        $height = $this->heightMm();
+        $leans = 1.0;
+        for ($try = 0; $try < self::TRIES && $this->kind->habit->wireMm === null && $height > 0; $try++) {
+            $leans = max(0.4, min(2.5, $leans * $spreadMm / max(1, $spread->spreadMm())));
+            $spread = $this->having(
+                array_map(static fn (Axis $axis): Axis => $axis->leaning($leans), $this->axes),
+            )->scaledTo($height);
+        }
+
+        return $spread;
+    }
+
+    /** How wide it is where it is widest, in mm: twice what reaches farthest from its middle, but for a few. */
+    public function spreadMm(): int
+    {
+        $out = [];
+        foreach ($this->places() as $id => $place) {
+            [$x, $y] = $place->node($this->axes[$id]->nodes() - 1);
+            $out[] = hypot($x, $y);
+        }
+        sort($out);
+
+        return $out === [] ? 0 : (int) round(2 * $out[(int) (self::WIDEST * (count($out) - 1))]);
     }
 
     public function turned(float $byDeg, bool $mirrored = false): self

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Regrowth;
 
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Growth\Cut;
 use PruningHook\Core\Growth\Cutting;
 use PruningHook\Core\Growth\GrowthKind;
@@ -56,10 +57,13 @@ final readonly class Likeness
         );
         $living = $surveyed === [] ? self::counted($living, $plant) : Laid::of($living, $surveyed);
 
-        // Where its stems were surveyed they say how tall it is, unless somebody measured that as well.
+        // Where its stems were surveyed they say how tall it is, and where it is cut to a height each year its growth
+        // does, unless somebody measured that as well.
+        $isTold = $surveyed !== [] || $task?->amount(Effect::CutHeight) !== null;
+        $living = $plant->heightMm === null && $isTold ? $living : $living->scaledTo(max(100, $height));
+
         return new self(
-            $plant->heightMm === null && $surveyed !== [] ? $living : $living->scaledTo(max(100, $height)),
-            self::known($plant, $surveyed),
+            $plant->spreadMm === null ? $living : $living->spreadTo($plant->spreadMm), self::known($plant, $surveyed),
         );
     }
 
@@ -102,6 +106,7 @@ final readonly class Likeness
         $known = array_filter([
             $plant->planted !== null ? 'the year it was planted' : null,
             $plant->heightMm !== null ? 'its height' : null,
+            $plant->spreadMm !== null ? 'its spread' : null,
             $surveyed !== [] ? 'its surveyed stems' : ($plant->stems !== null ? 'its counted stems' : null),
             $plant->history !== [] ? 'its record' : null,
         ]);
