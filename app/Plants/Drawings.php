@@ -42,7 +42,8 @@ final readonly class Drawings
         array $tasks,
         bool $isNow = false,
     ): Drawn {
-        $likeness = $this->likenesses->of($row, $before, $year, Likenesses::yearly($task, $tasks));
+        $yearly = Likenesses::yearly($task, $tasks);
+        $likeness = $this->likenesses->of($row, $before, $year, $yearly);
         $done = array_filter(self::done($core, $tasks), static fn (Task $each): bool => $isNow || $each !== $task);
         $living = $likeness->living;
         $time = $this->likenesses->time($core, $year, $task);
@@ -62,7 +63,8 @@ final readonly class Drawings
         $flowers = $task->amount(Effect::FloweringHeight)?->target;
 
         return new Drawn(
-            $living->kind->habit->key === 'arms'
+            // Buds are counted on an arm seen near; one whose canes are laid anew is seen whole.
+            $living->kind->habit->key === 'arms' && $yearly->amount(Effect::BudsOnNewCanes) === null
                 ? Portrait::arm($stage)
                 : Portrait::alone($stage, leastMm: max(300, $flowers ?? 0)),
             $cut, $flowers, self::inWords($stage, $cut, $flowers, 'as it stands'), $likeness->restsOn,

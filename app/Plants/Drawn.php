@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plants;
 
+use PruningHook\Core\Drawing\Limb;
 use PruningHook\Core\Drawing\Portrait;
 
 /** A plant as it is and as a task leaves it: what goes, the height it is cut at, and where it will flower. */
@@ -22,5 +23,11 @@ final readonly class Drawn
         /** true where anything of it goes */
         public bool $isCut,
     ) {
+    }
+
+    /** True where wood is kept only in case other wood dies. */
+    public function isInsured(): bool
+    {
+        return array_filter($this->portrait->limbs, static fn (Limb $limb): bool => $limb->isInsurance) !== [];
     }
 }

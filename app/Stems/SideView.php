@@ -6,6 +6,7 @@ namespace App\Stems;
 
 use App\PlantBook\PlantBookFiles;
 use PruningHook\Core\Drawing\Portrait;
+use PruningHook\Core\Drawing\View;
 use PruningHook\Core\Growth\Cut;
 use PruningHook\Core\Growth\Cutting;
 use PruningHook\Core\Growth\GrowthKind;
@@ -15,7 +16,7 @@ use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Regrowth\Stage;
 use PruningHook\Core\Structure\Stem;
 
-/** A survey from the side: its stems laid into a plant of the kind, and what the judge takes out of them. */
+/** A survey as a plant, from the side and from above: its stems laid into a plant of the kind, and what the judge takes out of them. */
 final readonly class SideView
 {
     /** Seasons after which a plant of a kind has stems of every age. Common practice. */
@@ -25,14 +26,14 @@ final readonly class SideView
     {
     }
 
-    /** Null where no stem stands yet. */
-    public function of(BoardPage $board): ?Portrait
+    /** @return list<Portrait> from the south and from above; none where no stem stands yet */
+    public function of(BoardPage $board): array
     {
         $standing = array_values(array_filter(
             $board->survey->stems, static fn (Stem $stem): bool => ! in_array($stem->ref, $board->survey->cut, true),
         ));
         if ($standing === []) {
-            return null;
+            return [];
         }
         $grows = GrowthKind::of(
             $board->kind, $this->files->readHabits()->of($board->kind, $board->plant->form), $this->book->figures,
@@ -57,8 +58,8 @@ final readonly class SideView
             }
         }
 
-        return Portrait::alone(new Stage(
-            $plant, $cuts === [] ? null : Cutting::of($plant, $cuts)->plant, null, 0, $cuts,
-        ));
+        $stage = new Stage($plant, $cuts === [] ? null : Cutting::of($plant, $cuts)->plant, null, 0, $cuts);
+
+        return [Portrait::alone($stage), Portrait::alone($stage, View::Above)];
     }
 }

@@ -27,7 +27,7 @@ final class StemController extends Controller
         );
 
         return $request->boolean('side')
-            ? view('stems.side', [...$shown->toArray(), 'portrait' => $side->of($shown)])
+            ? view('stems.side', [...$shown->toArray(), 'portraits' => $side->of($shown)])
             : view($request->boolean('board') ? 'stems.board' : 'stems.show', $shown);
     }
 

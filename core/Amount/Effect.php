@@ -25,6 +25,9 @@ enum Effect: string
     case StemsKept = 'stems-kept';
     case BudsOnLaterals = 'buds-on-laterals';
     case BudsOnCanes = 'buds-on-canes';
+    /** Needed on an arm, and kept for each that is needed: the rest are insurance. */
+    case CanesPerArm = 'canes-per-arm';
+    case CanesKept = 'canes-kept';
     /** On a cane laid down in place of an old one. */
     case BudsOnNewCanes = 'buds-on-new-canes';
     case NodesOnSpurs = 'nodes-on-spurs';

@@ -27,6 +27,9 @@ final readonly class CutCode
      */
     public static function of(array $cuts): string
     {
+        // What is tied down is not cut.
+        $cuts = array_filter($cuts, static fn (Cut $cut): bool => $cut->does !== 'lay');
+
         return implode('.', array_map(static fn (Cut $cut): string => match ($cut->does) {
             'thin' => "t$cut->axis",
             'head' => "h$cut->axis-$cut->node",

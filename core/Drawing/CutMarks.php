@@ -66,6 +66,16 @@ final readonly class CutMarks
         return new self($ticks, $buds, self::seals($plant, $cuts, $view, $apartMm));
     }
 
+    /** @param  callable(Spot): bool  $isIn */
+    public function only(callable $isIn): self
+    {
+        return new self(
+            array_values(array_filter($this->ticks, static fn (Tick $tick): bool => $isIn($tick->at))),
+            array_values(array_filter($this->buds, $isIn)),
+            array_values(array_filter($this->seals, static fn (Seal $seal): bool => $isIn($seal->at))),
+        );
+    }
+
     /** Across the wood, in degrees of the picture, whose y goes down; aslant away from a single bud. */
     private static function across(float $right, float $up, int $aslant): float
     {

@@ -12,6 +12,7 @@ final readonly class Limb
      * @param  non-empty-list<Spot>  $spine  its middle line, from its foot on
      * @param  non-empty-list<Spot>  $outline
      * @param  'new'|'last'|'old'|'dead'  $wood  this season's, last season's, older, dead
+     * @param  bool  $isInsurance  it stays in case others die
      */
     public function __construct(
         public ?int $axis,
@@ -19,6 +20,7 @@ final readonly class Limb
         public array $outline,
         public string $wood,
         public bool $goes,
+        public bool $isInsurance = false,
     ) {
     }
 }

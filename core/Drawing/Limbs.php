@@ -17,18 +17,29 @@ final readonly class Limbs
     /** Wood is drawn stouter than it is, so that a picture of a whole plant tells thick from thin. */
     private const STOUT = 1.5;
 
-    private function __construct(private LivingPlant $plant, private View $view, private float $thinnestMm)
-    {
+    /** @param  array<int, true>  $insurance  by axis */
+    private function __construct(
+        private LivingPlant $plant,
+        private View $view,
+        private float $thinnestMm,
+        private array $insurance,
+    ) {
     }
 
     /**
      * @param  ?LivingPlant  $left  what a cut leaves of it
      * @param  float  $thinnestMm  that anything is drawn, so that twigs can be seen
+     * @param  list<int>  $insurance  axes that stay in case others die
      * @return list<Limb> the farthest first
      */
-    public static function of(LivingPlant $plant, ?LivingPlant $left, View $view, float $thinnestMm): array
-    {
-        return (new self($plant, $view, $thinnestMm))->drawn($left);
+    public static function of(
+        LivingPlant $plant,
+        ?LivingPlant $left,
+        View $view,
+        float $thinnestMm,
+        array $insurance = [],
+    ): array {
+        return (new self($plant, $view, $thinnestMm, array_fill_keys($insurance, true)))->drawn($left);
     }
 
     /** @return list<Limb> */
@@ -130,7 +141,7 @@ final readonly class Limbs
 
         return [$line[0][2], new Limb(
             $axis, array_map(static fn (array $at): Spot => new Spot($at[0], $at[1]), $line),
-            $this->taper($line, $foot, $tip), $wood, $goes,
+            $this->taper($line, $foot, $tip), $wood, $goes, ! $goes && isset($this->insurance[$axis ?? -1]),
         )];
     }
 

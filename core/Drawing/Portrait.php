@@ -69,7 +69,9 @@ final readonly class Portrait
 
         return new self(
             $view, -intdiv($widthMm, 2), $view === View::Above ? -intdiv($heightMm, 2) : 0, $widthMm, $heightMm,
-            Limbs::of($plant, $stage->left, $view, max($widthMm, $heightMm) / self::THINNEST),
+            Limbs::of(
+                $plant, $stage->left, $view, max($widthMm, $heightMm) / self::THINNEST, $stage->insurance,
+            ),
             $plant->kind->habit->dense ? Mass::of($stage->left ?? $plant, $view) : [], self::flowers($stage, $view),
             $view === View::Above ? null : $flowersMm,
             CutMarks::of($plant, $stage->left, $stage->cuts, $view, max($widthMm, $heightMm) / self::SEALS),
@@ -103,20 +105,26 @@ final readonly class Portrait
         return new self(
             $whole->view, intdiv(self::ARM_MM, 5), $from, $whole->width, $whole->height,
             array_values(array_filter($whole->limbs, static fn (Limb $limb): bool => self::isWithin($limb, $from))),
-            [], $whole->flowers, null, $whole->marks, $whole->trained, [], false, $whole->says,
+            [], $whole->flowers, null,
+            $whole->marks->only(static fn (Spot $at): bool => self::isInArm($at, $from)), $whole->trained, [], false, $whole->says,
         );
     }
 
     private static function isWithin(Limb $limb, int $from): bool
     {
         foreach ($limb->spine as $at) {
-            if ($at->x > self::ARM_MM / 5 && $at->x < 1.2 * self::ARM_MM && $at->y > $from
-                && $at->y < $from + 0.75 * self::ARM_MM) {
+            if (self::isInArm($at, $from)) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    private static function isInArm(Spot $at, int $from): bool
+    {
+        return $at->x > self::ARM_MM / 5 && $at->x < 1.2 * self::ARM_MM && $at->y > $from
+            && $at->y < $from + 0.75 * self::ARM_MM;
     }
 
     /** How far a plant reaches to any side of its foot, in mm. */

@@ -21,6 +21,9 @@ final readonly class Axis
 
     private const LEVEL_DEG = 90.0;
 
+    /** Along a wire a cane rises a little, so that sap goes to its end. Common practice. */
+    private const TIED_DEG = 87.0;
+
     /** A tip that was cut off and has not yet been answered from below. */
     public const HEADED = 'h';
 
@@ -182,6 +185,14 @@ final readonly class Axis
             $this->id, $this->parent, $this->node, $this->azimuthDeg, $this->leanDeg, $this->order,
             max(1.0, $this->internodeMm * $by), $this->grown, $this->buds, $this->tip, $this->disused,
             $this->fromDeg,
+        );
+    }
+
+    public function tied(float $azimuthDeg): self
+    {
+        return new self(
+            $this->id, $this->parent, $this->node, $azimuthDeg, self::TIED_DEG, $this->order, $this->internodeMm,
+            $this->grown, $this->buds, $this->tip, $this->disused, $this->fromDeg,
         );
     }
 

@@ -9,7 +9,7 @@ use PruningHook\Core\Fault;
 /**
  * A cut as a value: `thin` takes an axis out at its origin, `head` shortens one to a node, `shorten` takes every
  * lateral of an axis back to so many buds, `raise` takes off what begins below a height, `face` what stands past an
- * upright plane, `down` what stands above a height, stem by stem.
+ * upright plane, `down` what stands above a height, stem by stem. `lay` cuts nothing: it ties an axis down.
  */
 final readonly class Cut
 {
@@ -34,6 +34,12 @@ final readonly class Cut
     public static function head(int $axis, int $node): self
     {
         return new self('head', axis: $axis, node: $node);
+    }
+
+    /** Tied down along the wire, the way its stem goes. */
+    public static function lay(int $axis): self
+    {
+        return new self('lay', axis: $axis);
     }
 
     /** @param  ?int  $axis  all of the plant where null @throws Fault where nothing would be left */

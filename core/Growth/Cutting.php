@@ -33,6 +33,12 @@ final readonly class Cutting
             }
             $single = self::keeping($plant, $together);
             $together = [];
+            if ($cut->does === 'lay') {
+                $plant = self::laid($single->plant, (int) $cut->axis);
+                $removed += $single->removed;
+
+                continue;
+            }
             $done = self::keeping($single->plant, match ($cut->does) {
                 'shorten' => self::shortened($single->plant, $cut->axis, (int) $cut->buds),
                 'raise' => self::raised($single->plant, (int) $cut->heightMm),
@@ -78,6 +84,15 @@ final readonly class Cutting
         return $node >= 0 && $node < $nodes ? $node + 1 : throw new Fault(sprintf(
             'axis %d has %d nodes, so it cannot be headed above node %d', $axis->id, $nodes, $node,
         ));
+    }
+
+    /** @throws Fault */
+    private static function laid(LivingPlant $plant, int $id): LivingPlant
+    {
+        $axis = self::axis($plant, $id);
+        $along = $plant->axes[$plant->stemOf($axis)]->azimuthDeg;
+
+        return $plant->having(array_replace($plant->axes, [$id => $axis->tied($along)]));
     }
 
     /** @return array<int, int> */

@@ -72,6 +72,7 @@ final readonly class Future
 
         return new Stage(
             $stands, $cut->cuts === [] ? null : $cut->left, null, self::share($stands, $cut->left), $cut->cuts,
+            $cut->insurance($task),
         );
     }
 

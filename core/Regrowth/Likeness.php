@@ -63,7 +63,7 @@ final readonly class Likeness
         $living = $plant->heightMm === null && $isTold ? $living : $living->scaledTo(max(100, $height));
 
         return new self(
-            $plant->spreadMm === null ? $living : $living->spreadTo($plant->spreadMm), self::known($plant, $surveyed),
+            $plant->spreadMm === null ? $living : $living->spreadTo($plant->spreadMm), self::known($plant, $surveyed, $grows->habit->wireMm !== null),
         );
     }
 
@@ -101,12 +101,12 @@ final readonly class Likeness
     }
 
     /** @param  list<Seen>  $surveyed */
-    private static function known(Plant $plant, array $surveyed): string
+    private static function known(Plant $plant, array $surveyed, bool $isOnWires): string
     {
         $known = array_filter([
             $plant->planted !== null ? 'the year it was planted' : null,
             $plant->heightMm !== null ? 'its height' : null,
-            $plant->spreadMm !== null ? 'its spread' : null,
+            $plant->spreadMm !== null && ! $isOnWires ? 'its spread' : null,
             $surveyed !== [] ? 'its surveyed stems' : ($plant->stems !== null ? 'its counted stems' : null),
             $plant->history !== [] ? 'its record' : null,
         ]);

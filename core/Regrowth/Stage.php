@@ -22,6 +22,7 @@ final readonly class Stage
      * @param  ?Bloom  $bloom  where it is in flower
      * @param  int  $removedPercent  of its live wood, in the cut of that season
      * @param  list<Cut>  $cuts  that are about to be made, in their order
+     * @param  list<int>  $insurance  axes that stay in case others die
      */
     public function __construct(
         public LivingPlant $plant,
@@ -29,6 +30,7 @@ final readonly class Stage
         public ?Bloom $bloom,
         public int $removedPercent,
         public array $cuts = [],
+        public array $insurance = [],
     ) {
     }
 }

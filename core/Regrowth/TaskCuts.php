@@ -25,11 +25,12 @@ final readonly class TaskCuts
     /** Of its height, what a stem may be cleared to: the crown keeps two parts of three. Common practice. */
     private const CROWN = 3;
 
-    private const SHORTENED = [Effect::BudsOnLaterals, Effect::BudsOnCanes, Effect::BudsOnNewCanes];
+    private const SHORTENED = [Effect::BudsOnLaterals, Effect::BudsOnCanes];
 
     private const DRAWN = [
         Effect::OldStemsOut, Effect::StemsOut, Effect::StemsShare, Effect::StemsKept, Effect::CutHeight,
-        Effect::HeightAfter, Effect::ClearStem, ...self::SHORTENED, Effect::NodesOnSpurs, Effect::LiveShare,
+        Effect::HeightAfter, Effect::ClearStem, ...self::SHORTENED, Effect::BudsOnNewCanes, Effect::NodesOnSpurs,
+        Effect::LiveShare,
     ];
 
     /**
@@ -70,6 +71,7 @@ final readonly class TaskCuts
         foreach ($task->amounts as $amount) {
             $made = $made->make($made->heights($amount));
         }
+        $made = $made->make($made->rough($task));
         foreach ($task->amounts as $amount) {
             $made = $made->make($made->laterals($amount));
         }
@@ -241,9 +243,8 @@ final readonly class TaskCuts
     {
         return match (true) {
             in_array($amount->effect, self::SHORTENED, true) => [Cut::shorten(null, max(1, $amount->target))],
-            $amount->effect === Effect::NodesOnSpurs => [
-                ...$this->oneToASpur(), Cut::shorten(null, max(1, $amount->target)),
-            ],
+            $amount->effect === Effect::BudsOnNewCanes => (new Canes($this->left))->laidAnew($amount->target),
+            $amount->effect === Effect::NodesOnSpurs => (new Canes($this->left))->spurred(max(1, $amount->target)),
             $amount->effect === Effect::LiveShare => $this->thinned($amount),
             self::isClip($amount) => self::clipped($this->left, $amount->target),
             default => [],
@@ -251,25 +252,60 @@ final readonly class TaskCuts
     }
 
     /**
-     * A vine's spur is led back to its lowest shoot each year, so that it does not creep out into a head.
+     * A rough pass leaves canes along the whole of an arm, more than are needed; the rest go.
      *
      * @return list<Cut>
      */
-    private function oneToASpur(): array
+    private function rough(Task $task): array
     {
-        $axes = $this->left->axes;
-        $children = $this->left->children();
+        $kept = ($task->amount(Effect::CanesPerArm)->target ?? 0) * ($task->amount(Effect::CanesKept)->target ?? 0);
         $cuts = [];
-        foreach ($axes as $id => $axis) {
-            if ($axis->parent === null || $axes[$axis->parent]->parent !== null || ! isset($children[$id])) {
-                continue;
+        foreach ($kept < 1 ? [] : self::canes($this->left) as $canes) {
+            $many = count($canes);
+            foreach ($canes as $at => $id) {
+                // Evenly spread: as many as are kept fall on so many places.
+                if ($many > $kept && intdiv(($at + 1) * $kept, $many) === intdiv($at * $kept, $many)) {
+                    $cuts[] = Cut::thin($id);
+                }
             }
-            $on = $children[$id];
-            usort($on, static fn (int $a, int $b): int => [$axes[$a]->node, $a] <=> [$axes[$b]->node, $b]);
-            array_push($cuts, ...array_map(Cut::thin(...), [...array_slice($on, 1), ...$children[$on[0]] ?? []]));
         }
 
         return $cuts;
+    }
+
+    /** @return list<list<int>> what grows from each arm of a vine, from its foot on */
+    private static function canes(LivingPlant $plant): array
+    {
+        $canes = [];
+        foreach ($plant->children() as $id => $on) {
+            if ($plant->axes[$id]->parent === null) {
+                $on = array_values(array_filter($on, static fn (int $cane): bool => ! $plant->axes[$cane]->isDead()));
+                usort($on, static fn (int $a, int $b): int => $plant->axes[$a]->node <=> $plant->axes[$b]->node);
+                $canes[] = $on;
+            }
+        }
+
+        return $canes;
+    }
+
+    /**
+     * Of the canes that a rough pass leaves, those that are kept only in case the buds of others die.
+     *
+     * @return list<int>
+     */
+    public function insurance(Task $task): array
+    {
+        $each = max(1, $task->amount(Effect::CanesKept)->target ?? 1);
+        $insurance = [];
+        foreach ($each < 2 ? [] : self::canes($this->left) as $canes) {
+            foreach ($canes as $at => $id) {
+                if ($at % $each !== 0) {
+                    $insurance[] = $id;
+                }
+            }
+        }
+
+        return $insurance;
     }
 
     /**

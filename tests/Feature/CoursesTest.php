@@ -119,7 +119,10 @@ final class CoursesTest extends FeatureTestCase
         self::assertNotContains('summer-shoots', array_column($page->viewData('tasks'), 'key'));
         self::assertSame(['final-pass'], array_column($page->viewData('tasks'), 'key'), 'a rough pass is finished');
         $this->get("/plants/$vine->id/drawing?task=rough-pass")->assertSee('class="p-goes"', false)
-            ->assertSee('class="p-bud"', false);
+            ->assertSee('class="p-bud"', false)->assertSee('class="p-insurance"', false)
+            ->assertSee('dotted is kept in case other canes die');
+        $this->get("/plants/$vine->id/drawing?task=final-pass")->assertDontSee('p-insurance', false)
+            ->assertDontSee('dotted');
         $page->assertSee('nobody has measured it');
         $tree = Plant::factory()->create([
             'garden_id' => $this->garden->id, 'kind' => 'oak', 'height_mm' => 18000,

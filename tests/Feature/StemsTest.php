@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PruningHook\Core\Drawing\Portrait;
+use PruningHook\Core\Drawing\View;
 
 /** Survey and judge, tap by tap. */
 final class StemsTest extends FeatureTestCase
@@ -65,10 +66,11 @@ final class StemsTest extends FeatureTestCase
             $this->tap(['op' => 'add', 'azimuth_deg' => $way])->assertRedirect();
         }
         $this->tap(['op' => 'fault', 'ref' => 'B', 'fault' => 'dead']);
-        $this->get("/plants/{$this->rose->id}/stems")->assertSee('From the side');
+        $this->get("/plants/{$this->rose->id}/stems")->assertSee('As a plant, from the side and from above');
         $page = $this->get($at)->assertOk()->assertSee('class="p-goes"', false)->assertSee('5 stems');
-        $portrait = $page->viewData('portrait');
+        [$portrait, $above] = $page->viewData('portraits');
         self::assertInstanceOf(Portrait::class, $portrait);
+        self::assertSame([View::South, View::Above], [$portrait->view, $above->view]);
         self::assertCount(count($page->viewData('judged')->cuts), $portrait->marks->seals);
         $this->tap(['op' => 'cut', 'ref' => 'B']);
         $this->get($at)->assertSee('4 stems');

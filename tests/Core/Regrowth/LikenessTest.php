@@ -32,10 +32,10 @@ final class LikenessTest extends TestCase
     {
         $plant = new Plant('p', $kind, planted: $this->day('2019-03-01'));
         $task = $this->task($plant, $key);
-        $prescribed = $task->amount(Effect::FloweringHeight)?->target ?? 0;
+        $prescribed = $task->amount(Effect::FloweringHeight)->target ?? 0;
         $future = Future::withTask($this->likeness($plant, $task)->living, $task, $this->time($kind, $task));
         foreach (['bloom', 'three'] as $at) {
-            $top = $future->stages[$at]->bloom?->topMm ?? 0;
+            $top = $future->stages[$at]->bloom->topMm ?? 0;
             self::assertGreaterThan(0.8, $top / $prescribed, "$kind, $at: $top of $prescribed mm");
             self::assertLessThan(1.1, $top / $prescribed, "$kind, $at: $top of $prescribed mm");
         }
