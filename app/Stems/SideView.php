@@ -16,7 +16,10 @@ use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Regrowth\Stage;
 use PruningHook\Core\Structure\Stem;
 
-/** A survey as a plant, from the side and from above: its stems laid into a plant of the kind, and what the judge takes out of them. */
+/**
+ * A survey as a plant, from the side and from above: its stems laid into a plant of the kind, and what the judge takes
+ * out of them.
+ */
 final readonly class SideView
 {
     /** Seasons after which a plant of a kind has stems of every age. Common practice. */

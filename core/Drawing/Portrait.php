@@ -106,7 +106,8 @@ final readonly class Portrait
             $whole->view, intdiv(self::ARM_MM, 5), $from, $whole->width, $whole->height,
             array_values(array_filter($whole->limbs, static fn (Limb $limb): bool => self::isWithin($limb, $from))),
             [], $whole->flowers, null,
-            $whole->marks->only(static fn (Spot $at): bool => self::isInArm($at, $from)), $whole->trained, [], false, $whole->says,
+            $whole->marks->only(static fn (Spot $at): bool => self::isInArm($at, $from)), $whole->trained, [], false,
+            $whole->says,
         );
     }
 

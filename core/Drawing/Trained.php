@@ -24,7 +24,10 @@ final readonly class Trained
             return new self([], []);
         }
         $first = $plant->kind->habit->trunkMm > 0 ? $plant->kind->habit->trunkMm : $apart;
-        $wires = $first > $topMm ? [] : range($first, $topMm, $apart);
+        $wires = [];
+        for ($wire = $first; $wire <= $topMm; $wire += $apart) {
+            $wires[] = $wire;
+        }
         $ties = [];
         foreach ($plant->stems() as $id => $stem) {
             $place = $plant->places()[$id];

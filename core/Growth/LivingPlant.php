@@ -85,8 +85,8 @@ final readonly class LivingPlant
     }
 
     /**
-     * Of the same height and so wide, as far as a plant of its build can be: its axes lean more or less. One on wires is
-     * as wide as its wires.
+     * Of the same height and so wide, as far as a plant of its build can be: its axes lean more or less. One on wires
+     * is as wide as its wires.
      */
     public function spreadTo(int $spreadMm): self
     {

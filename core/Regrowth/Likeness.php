@@ -63,7 +63,8 @@ final readonly class Likeness
         $living = $plant->heightMm === null && $isTold ? $living : $living->scaledTo(max(100, $height));
 
         return new self(
-            $plant->spreadMm === null ? $living : $living->spreadTo($plant->spreadMm), self::known($plant, $surveyed, $grows->habit->wireMm !== null),
+            $plant->spreadMm === null ? $living : $living->spreadTo($plant->spreadMm),
+            self::known($plant, $surveyed, $grows->habit->wireMm !== null),
         );
     }
 

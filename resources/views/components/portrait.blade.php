@@ -25,8 +25,8 @@
         x2="{{ $r($half + 2 * $u) }}" y1="{{ -$wire }}" y2="{{ -$wire }}"/>@endforeach
     @if ($p->mass !== [])<path class="p-mass" d="{{ $path($p->mass) }}"/>@endif
     @foreach ($p->limbs as $limb)
-        @php($class = $limb->goes ? 'p-goes' : ($limb->isInsurance ? 'p-insurance' : ['new' => 'p-new', 'last' => 'p-last', 'old' => 'p-old',
-            'dead' => 'p-dead'][$limb->wood]))
+        @php($class = $limb->goes ? 'p-goes' : ($limb->isInsurance ? 'p-insurance' : ['new' => 'p-new',
+            'last' => 'p-last', 'old' => 'p-old', 'dead' => 'p-dead'][$limb->wood]))
         @if ($pick !== null && $limb->axis !== null)<a href="{{ $pick.$limb->axis }}"
             data-axis="{{ $limb->axis }}" tabindex="-1" aria-label="{{ $limb->axis }}"><path class="p-touch"
             d="{{ $path($limb->spine, '') }}"/>@endif

@@ -19,7 +19,8 @@
         @endif
         </div>
         @if ($survey->stems !== [])<p class="mt-2 mb-0 no-print"><a
-            href="{{ route('stems.show', [$plant, 'side' => 1]) }}">As a plant, from the side and from above</a></p>@endif
+            href="{{ route('stems.show', [$plant, 'side' => 1]) }}">As a plant, from the side and from
+            above</a></p>@endif
         <div class="signs">
         <ul class="legend" aria-label="Signs used in the drawing">
             <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><line

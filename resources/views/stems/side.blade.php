@@ -7,11 +7,12 @@
         <section class="drawn" aria-labelledby="view-{{ $portrait->view->value }}">
             <h2 class="mt-0" id="view-{{ $portrait->view->value }}">{{ ucfirst($portrait->view->inWords()) }}</h2>
             <x-portrait :p="$portrait" :name="$plant->label.', '.$portrait->view->inWords()" />
-            @if ($loop->first)<p class="soft mb-0">{{ $portrait->says }}. Each stem where it was surveyed, as long and as
-                old as it was said to be, with branches as its kind makes them; broken and rust is what the judge takes
-                out, in its order.</p>@endif
+            @if ($loop->first)<p class="soft mb-0">{{ $portrait->says }}. Each stem where it was surveyed, as long
+                and as old as it was said to be, with branches as its kind makes them; broken and rust is what the
+                judge takes out, in its order.</p>@endif
         </section>
-    @empty<p>No stem stands in this season's survey. <a href="{{ route('stems.show', $plant) }}">Survey its stems</a></p>
+    @empty<p>No stem stands in this season's survey. <a href="{{ route('stems.show', $plant) }}">Survey its
+        stems</a></p>
     @endforelse
     @if ($portraits !== [])<x-cuts :cuts="$judged->cuts" />@endif
 </x-layout>

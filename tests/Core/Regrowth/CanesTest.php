@@ -13,8 +13,8 @@ use PruningHook\Core\Regrowth\Canes;
 use Tests\Support\Growing;
 
 /**
- * Vines pruned to canes, with cane and spur near the foot and the old arm gone, and to spurs that stay close to their arm.
- * Common practice, no source.
+ * Vines pruned to canes, with cane and spur near the foot and the old arm gone, and to spurs that stay close to their
+ * arm. Common practice, no source.
  */
 final class CanesTest extends TestCase
 {
@@ -58,7 +58,7 @@ final class CanesTest extends TestCase
             }
             $plant = Year::of($plant, $cuts)->plant;
         }
-        self::assertLessThan(500, max(0, ...$heads) - min(INF, ...$heads), 'the head does not climb away from its wire');
+        self::assertLessThan(500, max(0, ...$heads) - min(INF, ...$heads), 'the head does not climb off its wire');
     }
 
     public function test_spurs_bear_canes_every_year_and_stay_close_to_their_arm(): void

@@ -20,7 +20,7 @@ use Tests\Support\Prescribing;
 use Tests\Support\Sites;
 use Tests\Support\TestBook;
 
-/** Plants of the record as living plants: as tall and as wide as they were measured, and flowering where they should. */
+/** Plants of the record as living plants: as tall and wide as they were measured, and flowering where they should. */
 final class LikenessTest extends TestCase
 {
     use Growing;
