@@ -12,7 +12,9 @@ use App\People\AccountController;
 use App\People\CrewController;
 use App\People\ForgotPasswordController;
 use App\People\LoginController;
+use App\People\PeopleController;
 use App\People\ResetPasswordController;
+use App\People\WelcomeController;
 use App\Planning\DraftController;
 use App\Planning\PlanController;
 use App\Planning\RoundController;
@@ -24,6 +26,7 @@ use App\Plants\CoursesController;
 use App\Plants\DrawingController;
 use App\Plants\PlantController;
 use App\Plants\PlantListController;
+use App\Post\PostController;
 use App\Practice\PracticeController;
 use App\Record\EntryController;
 use App\Record\PhotoController;
@@ -60,6 +63,10 @@ Route::middleware('guest')->group(function (): void {
         ->name('password.update');
 });
 
+// Whoever is invited comes in by the link of a letter.
+Route::get('welcome/{person}', [WelcomeController::class, 'show'])->name('welcome');
+Route::post('welcome/{person}', [WelcomeController::class, 'store'])->middleware('throttle:12,1');
+
 // What a phone shows of a page it does not hold, without signal.
 Route::view('offline', 'offline')->name('offline');
 
@@ -68,6 +75,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('account', [AccountController::class, 'show'])->name('account');
     Route::put('account/password', [AccountController::class, 'password'])->name('account.password');
     Route::post('account/sign-out', [AccountController::class, 'everywhere'])->name('account.everywhere');
+    Route::put('account', [AccountController::class, 'update'])->name('account.update');
     Route::put('account/keys', [AccountController::class, 'keys'])->name('account.keys');
     Route::get('/', [SeasonController::class, 'index'])->name('season');
     Route::get('season/groups/{group}', [SeasonController::class, 'group'])->name('season.group');
@@ -115,6 +123,11 @@ Route::middleware('auth')->group(function (): void {
     Route::put('plan/visits/{visit}', [PlanController::class, 'move'])->name('plan.move');
     Route::put('plan/visits/{visit}/stand', [PlanController::class, 'stand'])->name('plan.stand');
 
+    Route::resource('people', PeopleController::class)->only('index', 'create', 'store', 'edit', 'update')
+        ->parameters(['people' => 'person']);
+    Route::post('people/{person}/again', [PeopleController::class, 'again'])->name('people.again');
+    Route::post('people/{person}/leave', [PeopleController::class, 'leave'])->name('people.leave');
+    Route::post('people/{person}/back', [PeopleController::class, 'back'])->name('people.back');
     Route::put('depot', [CrewController::class, 'depot'])->name('depot.update');
     Route::resource('crews', CrewController::class)->only('index', 'create', 'store', 'edit', 'update');
     Route::post('crews/{crew}/off', [CrewController::class, 'off'])->name('crews.off');
@@ -144,6 +157,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('house-practice', [PracticeController::class, 'edit'])->name('practice.edit');
     Route::put('house-practice', [PracticeController::class, 'update'])->name('practice.update');
 
+    Route::get('post', [PostController::class, 'index'])->name('post');
     Route::get('changes', [ChangeController::class, 'index'])->name('changes');
     Route::post('changes/{change}/undo', [ChangeController::class, 'undo'])->name('changes.undo');
     Route::get('record', [RecordController::class, 'index'])->name('record');

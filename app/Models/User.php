@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Notifications\Notifiable;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use SensitiveParameter;
 
@@ -24,6 +25,9 @@ use SensitiveParameter;
  * @property ?int $crew_id
  * @property string $door what every session of theirs was opened with
  * @property bool $keys whether single letters jump
+ * @property ?Carbon $joined_at when they first chose a password; null while they are only invited
+ * @property ?string $left_on the day they left the firm
+ * @property string $units `metric` or `imperial`
  * @property-read ?Crew $crew
  */
 final class User extends Authenticatable
@@ -42,10 +46,11 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class, 'keys' => 'boolean'];
+        return ['password' => 'hashed', 'role' => Role::class, 'keys' => 'boolean',
+            'joined_at' => 'datetime'];
     }
 
-    protected $attributes = ['door' => '', 'keys' => true];
+    protected $attributes = ['door' => '', 'keys' => true, 'units' => 'metric'];
 
     /** Ends every session and every remembered device of theirs. */
     public function shutDoor(): void
@@ -63,6 +68,13 @@ final class User extends Authenticatable
     public function crew(): BelongsTo
     {
         return $this->belongsTo(Crew::class);
+    }
+
+    /** Without them nobody could invite, plan or bring anybody back. */
+    public function isLastPlanner(): bool
+    {
+        return $this->isPlanner() && $this->left_on === null && ! self::query()->whereKeyNot($this->id)
+            ->where('role', Role::Planner)->whereNull('left_on')->whereNotNull('joined_at')->exists();
     }
 
     public function isPlanner(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\History\Undo;
 use App\Models\User;
 use App\Support\Controller;
 use Illuminate\Contracts\View\View;
@@ -47,6 +48,21 @@ final class AccountController extends Controller
         $request->session()->regenerateToken();
 
         return redirect()->route('login')->with('status', 'You are signed out on every device.');
+    }
+
+    /** The own name, and the units lengths are told in. */
+    public function update(Request $request): RedirectResponse
+    {
+        $this->validate($request, [
+            'name' => ['required', 'string', 'max:80'], 'units' => ['required', 'in:metric,imperial'],
+        ], ['name.required' => 'What are you called?', 'units.*' => 'Metric or imperial.']);
+        $person = self::person($request);
+        $person->forceFill([
+            'name' => $request->string('name')->trim()->toString(),
+            'units' => $request->string('units')->toString(),
+        ])->save();
+
+        return redirect()->route('account')->with('said', 'Saved.')->with('undo', Undo::of($person));
     }
 
     public function keys(Request $request): RedirectResponse

@@ -8,6 +8,7 @@ use App\Support\Controller;
 use Illuminate\Contracts\View\View;
 use Illuminate\Foundation\Auth\SendsPasswordResetEmails;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 
 final class ForgotPasswordController extends Controller
 {
@@ -18,6 +19,16 @@ final class ForgotPasswordController extends Controller
     public function showLinkRequestForm(): View
     {
         return view('auth.forgot-password');
+    }
+
+    /**
+     * Whoever has left gets no letter.
+     *
+     * @return array<string, mixed>
+     */
+    protected function credentials(Request $request): array
+    {
+        return [...$request->only('email'), 'left_on' => null];
     }
 
     /** The same answer whether the address is known or not: who works here is nobody's business. */

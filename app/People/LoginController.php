@@ -35,6 +35,16 @@ final class LoginController extends Controller
         return redirect()->to(is_string($asked) && $asked !== url('/') ? $asked : $user->home());
     }
 
+    /**
+     * Whoever has left does not come in.
+     *
+     * @return array<string, mixed>
+     */
+    protected function credentials(Request $request): array
+    {
+        return [...$request->only('email', 'password'), 'left_on' => null];
+    }
+
     /** @throws ValidationException */
     protected function validateLogin(Request $request): void
     {

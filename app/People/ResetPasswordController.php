@@ -11,6 +11,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Foundation\Auth\ResetsPasswords;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 
 final class ResetPasswordController extends Controller
@@ -34,6 +35,16 @@ final class ResetPasswordController extends Controller
         ];
     }
 
+    /**
+     * Whoever left since the letter was written does not come in by it.
+     *
+     * @return array<string, mixed>
+     */
+    protected function credentials(Request $request): array
+    {
+        return [...$request->only('email', 'password', 'password_confirmation', 'token'), 'left_on' => null];
+    }
+
     /** @return array<string, string> */
     protected function validationErrorMessages(): array
     {
@@ -49,6 +60,7 @@ final class ResetPasswordController extends Controller
     protected function resetPassword($user, #[\SensitiveParameter] $password): void
     {
         $user->password = $password;
+        $user->joined_at ??= Carbon::now();
         $user->shutDoor();
         Auth::login($user);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plants;
 
 use App\Models\Plant;
+use App\Support\Say;
 use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Drawing\Portrait;
@@ -16,7 +17,6 @@ use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Regrowth\CutTime;
 use PruningHook\Core\Regrowth\Future;
 use PruningHook\Core\Regrowth\Stage;
-use PruningHook\Core\Units\Length;
 
 /** Pictures of a plant: for a task, and of a season of its record. */
 final readonly class Drawings
@@ -122,7 +122,7 @@ final readonly class Drawings
 
     private static function inWords(Stage $stage, ?int $cutMm, ?int $flowersMm, string $when): string
     {
-        $say = static fn (int $mm): string => Length::ofMm($mm)->metric();
+        $say = static fn (int $mm): string => (string) Say::length($mm);
         $gone = count($stage->plant->stems()) - count($stage->left?->stems() ?? $stage->plant->stems());
 
         return implode('; ', array_filter([

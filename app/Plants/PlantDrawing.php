@@ -6,6 +6,7 @@ namespace App\Plants;
 
 use App\Bridge\CorePlants;
 use App\Models\Plant;
+use App\Support\Say;
 use Illuminate\Support\HtmlString;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
@@ -87,7 +88,7 @@ final readonly class PlantDrawing
             [
                 $before, $core, $this->book->mark, $this->book->kind($plant->kind), $year->season,
                 $prescription->tasks, $task->key, $this->likenesses->time($core, $year, $task),
-                $this->likenesses->surveyed($plant, $year->season),
+                $this->likenesses->surveyed($plant, $year->season), Say::units(),
             ],
             $name,
             fn (): Drawn => $this->drawings->ofTask($plant, $before, $core, $year, $task, $prescription->tasks),

@@ -15,6 +15,9 @@ use App\People\SameDoor;
 use App\PlantBook\OwnKinds;
 use App\PlantBook\PlantBookFiles;
 use App\Plants\KeptPictures;
+use App\Post\SimulatedMail;
+use App\Post\SimulatedTexts;
+use App\Post\TextMessages;
 use App\Support\Today;
 use App\Support\WholeSessions;
 use App\Support\WritesFirst;
@@ -27,6 +30,7 @@ use Illuminate\Contracts\View\Factory;
 use Illuminate\Database\Connection;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Mail\MailManager;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Session;
@@ -46,6 +50,9 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(Login::class, static fn (Login $login) => $login->user instanceof User
             ? SameDoor::open($login->user)
             : null);
+        $this->callAfterResolving(
+            'mail.manager', static fn (MailManager $mail) => $mail->extend('post', static fn () => new SimulatedMail),
+        );
         $proxies = config('hook.proxies');
         TrustProxies::at(array_values(array_filter(explode(',', is_string($proxies) ? $proxies : ''))));
     }
@@ -53,6 +60,8 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         Connection::resolverFor('sqlite', static fn (mixed ...$of): WritesFirst => new WritesFirst(...$of));
+        config(['mail.mailers.post' => ['transport' => 'post']]);
+        $this->app->bind(TextMessages::class, SimulatedTexts::class);
         $this->app->scoped(CorePlants::class);
         $this->app->scoped(Exercises::class);
         $this->app->bind(WeighsSigns::class, SignShifts::class);

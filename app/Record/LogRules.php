@@ -207,7 +207,7 @@ final readonly class LogRules
         foreach ($task->prescribed->amounts as $index => $amount) {
             $value = self::number(((array) ($given['amounts'] ?? []))[$index] ?? null);
             if ($value !== null && LengthField::kept($amount, $value) > self::FAR_OVER * max(1, $amount->max)) {
-                $doubts["amounts.$index"] = "$value? Asked for was {$amount->inWords()}.";
+                $doubts["amounts.$index"] = "$value? Asked for was ".Say::amount($amount).'.';
             }
         }
         $minutes = self::number($given['minutes'] ?? null);

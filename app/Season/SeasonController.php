@@ -23,6 +23,7 @@ final class SeasonController extends Controller
         return view('season.index', [
             ...$screen->show($filter, $request, Today::day())->toArray(),
             'decisions' => $filter->isOn() ? [] : $decisions->of($user, Today::day()),
+            'steps' => FirstSteps::of($user),
             'filter' => $filter,
             'crews' => Crew::names(),
             'book' => $book,

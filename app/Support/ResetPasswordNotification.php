@@ -8,10 +8,14 @@ use Illuminate\Contracts\Auth\CanResetPassword;
 use Illuminate\Notifications\Messages\MailMessage;
 use Illuminate\Notifications\Notification;
 use SensitiveParameter;
+use Symfony\Component\Mime\Email;
 
 /** The letter with the link to a new password. Plain views: the server renders no Markdown (packages/README.md). */
 final class ResetPasswordNotification extends Notification
 {
+    /** A letter with this header opens somebody's account. */
+    public const PRIVATE = 'X-Hook-Private';
+
     public function __construct(#[SensitiveParameter] private readonly string $token, private readonly string $name)
     {
     }
@@ -24,7 +28,10 @@ final class ResetPasswordNotification extends Notification
 
     public function toMail(CanResetPassword $user): MailMessage
     {
-        return (new MailMessage)->subject('A new password for Pruning Hook')->view('mail.reset-password', [
+        return (new MailMessage)->subject('A new password for Pruning Hook')->withSymfonyMessage(
+            // It opens somebody's account: the post office's book does not show it.
+            static fn (Email $letter) => $letter->getHeaders()->addTextHeader(self::PRIVATE, 'yes'),
+        )->view('mail.reset-password', [
             'name' => $this->name,
             // By the name the firm gave the office, whatever name it was asked for under.
             'link' => rtrim((string) config('app.url'), '/').route('password.reset', [

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Auth;
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Units\Length;
+use PruningHook\Core\Units\System;
 
 /** How the interface says dates, lengths and times. */
 final readonly class Say
@@ -82,11 +84,27 @@ final readonly class Say
 
     public static function length(?int $mm): ?string
     {
-        return $mm === null ? null : Length::ofMm($mm)->metric();
+        return $mm === null ? null : Length::ofMm($mm)->in(self::units());
+    }
+
+    /** As whoever is signed in wants lengths told. */
+    public static function units(): System
+    {
+        return System::tryFrom((string) (Auth::user()->units ?? '')) ?? System::Metric;
+    }
+
+    public static function amount(Amount $amount): string
+    {
+        return $amount->inWords(self::units());
+    }
+
+    public static function target(Amount $amount): string
+    {
+        return $amount->targetInWords(self::units());
     }
 
     public static function value(int $value, string $unit): string
     {
-        return Amount::exactly('', $unit, $value)->targetInWords();
+        return self::target(Amount::exactly('', $unit, $value));
     }
 }

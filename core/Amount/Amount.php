@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Units\Length;
+use PruningHook\Core\Units\System;
 
 /** How much of one thing: the lower bound, the number to aim at and the upper bound, in one unit. Lengths in mm. */
 final readonly class Amount
@@ -66,19 +67,19 @@ final readonly class Amount
     }
 
     /** "2 to 3 buds", "50 cm", "up to 25 %". */
-    public function inWords(): string
+    public function inWords(System $in = System::Metric): string
     {
         return match (true) {
-            $this->min === $this->max => self::say($this->target, $this->unit),
-            $this->min === 0 => 'up to '.self::say($this->max, $this->unit),
-            $this->unit === 'mm' => Length::ofMm($this->min)->metric().' to '.Length::ofMm($this->max)->metric(),
-            default => $this->min.' to '.self::say($this->max, $this->unit),
+            $this->min === $this->max => self::say($this->target, $this->unit, $in),
+            $this->min === 0 => 'up to '.self::say($this->max, $this->unit, $in),
+            $this->unit === 'mm' => Length::ofMm($this->min)->in($in).' to '.Length::ofMm($this->max)->in($in),
+            default => $this->min.' to '.self::say($this->max, $this->unit, $in),
         };
     }
 
-    public function targetInWords(): string
+    public function targetInWords(System $in = System::Metric): string
     {
-        return self::say($this->target, $this->unit);
+        return self::say($this->target, $this->unit, $in);
     }
 
     /**
@@ -102,10 +103,10 @@ final readonly class Amount
         ];
     }
 
-    private static function say(int $number, string $unit): string
+    private static function say(int $number, string $unit, System $in): string
     {
         if ($unit === 'mm') {
-            return Length::ofMm($number)->metric();
+            return Length::ofMm($number)->in($in);
         }
         $noun = $number === 1 && str_ends_with($unit, 's')
             ? (str_ends_with($unit, 'leaves') ? 'leaf' : substr($unit, 0, -1))

@@ -44,6 +44,11 @@ final readonly class Length
         return $inches < 24 ? $inches.' in' : intdiv($inches, 12).' ft'.($rest === 0 ? '' : " $rest in");
     }
 
+    public function in(System $system): string
+    {
+        return $system === System::Imperial ? $this->imperial() : $this->metric();
+    }
+
     private static function short(float $number, int $decimals): string
     {
         $text = number_format($number, $decimals, '.', '');

@@ -21,6 +21,7 @@ final class UserFactory extends Factory
             'email' => $this->faker->unique()->safeEmail(),
             'password' => 'secateurs',
             'role' => Role::Planner,
+            'joined_at' => now(),
         ];
     }
 }

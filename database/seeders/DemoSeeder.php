@@ -49,10 +49,12 @@ final class DemoSeeder extends Seeder
             }
             $people = [];
             foreach (self::PEOPLE as [$name, $email, $role, $crew]) {
-                $people[] = User::query()->create([
+                $person = new User([
                     'name' => $name, 'email' => $email, 'password' => self::PASSWORD, 'role' => $role,
                     'crew_id' => $crew === null ? null : $crews[$crew]->id,
                 ]);
+                $person->forceFill(['joined_at' => now()])->save();
+                $people[] = $person;
             }
             $today = Today::day();
             foreach (DemoGardens::all() as $index => $data) {

@@ -55,6 +55,7 @@ final class LayersTest
         'Search',
         'Models',
         'History',
+        'Post',
         'Bridge',
         'Practice',
         'PlantBook',

@@ -52,6 +52,8 @@ final readonly class Pages
             'drawing' => "/plants/$plant/drawing",
             'courses' => "/plants/$plant/courses",
             'courses, three years on' => "/plants/$plant/courses?at=three",
+            'people' => '/people',
+            'post office' => '/post',
             'bench' => '/bench',
             'a case' => '/bench/crowded-lilac',
             'one of ours to practise on' => "/bench/plant-$plant",

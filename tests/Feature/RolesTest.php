@@ -118,7 +118,18 @@ final class RolesTest extends FeatureTestCase
         ['changes', 'get', 200, 403, 403, 403, 403],
         // Whose change it is decides: HistoryTest.
         ['changes.undo', 'post', 302, 403, 403, 403, 403],
+        ['people.index', 'get', 200, 200, 200, 200, 200],
+        ['people.create', 'get', 200, 403, 403, 403, 403],
+        ['people.store', 'post', 302, 403, 403, 403, 403],
+        ['people.edit', 'get', 200, 403, 403, 403, 403],
+        ['people.update', 'put', 302, 403, 403, 403, 403],
+        // Whoever has not come in yet, may leave or is to be brought back: PeopleTest.
+        ['people.again', 'post', 403, 403, 403, 403, 403],
+        ['people.leave', 'post', 302, 403, 403, 403, 403],
+        ['people.back', 'post', 403, 403, 403, 403, 403],
+        ['post', 'get', 200, 403, 403, 403, 403],
         ['account', 'get', 200, 200, 200, 200, 200],
+        ['account.update', 'put', 302, 302, 302, 302, 302],
         ['account.password', 'put', 302, 302, 302, 302, 302],
         ['account.keys', 'put', 302, 302, 302, 302, 302],
         ['account.everywhere', 'post', 302, 302, 302, 302, 302],
@@ -126,7 +137,7 @@ final class RolesTest extends FeatureTestCase
     ];
 
     private const FOR_GUESTS = [
-        'offline', 'login', 'password.request', 'password.email', 'password.reset', 'password.update',
+        'offline', 'login', 'welcome', 'password.request', 'password.email', 'password.reset', 'password.update',
     ];
 
     /** @param  array{string, string, int, int, int, int, int}  $row */

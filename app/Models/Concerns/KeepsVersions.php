@@ -22,7 +22,7 @@ trait KeepsVersions
     /** What follows from the rest, or is nobody's to read. */
     private const NOT_VERSIONED = [
         'created_at', 'updated_at', 'revision', 'kinds_revision', 'plan_revision', 'own_practice', 'late_days',
-        'unlogged', 'waiting', 'rain_mm', 'password', 'remember_token', 'door', 'email_verified_at',
+        'unlogged', 'waiting', 'rain_mm', 'password', 'remember_token', 'door', 'joined_at', 'email_verified_at',
     ];
 
     public static function bootKeepsVersions(): void

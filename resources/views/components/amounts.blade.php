@@ -1,9 +1,10 @@
 @props(['amounts'])
+@use('App\Support\Say')
 @if ($amounts !== [])
     <ul class="amounts">
         @foreach ($amounts as $amount)
-            <li><b>{{ $amount->inWords() }}</b><span>{{ $amount->what }}@if ($amount->min !==
-                $amount->max), aim at {{ $amount->targetInWords() }}@endif</span></li>
+            <li><b>{{ Say::amount($amount) }}</b><span>{{ $amount->what }}@if ($amount->min !==
+                $amount->max), aim at {{ Say::target($amount) }}@endif</span></li>
         @endforeach
     </ul>
 @endif

@@ -2,6 +2,7 @@
 @use('App\Support\Asked')
 @use('App\Models\Hindrance')
 @use('App\Support\LengthField')
+@use('App\Support\Say')
 @php
     $task = $sheet->task;
     $log = $task->log;
@@ -67,7 +68,7 @@
                     :label="ucfirst($amount->what).', '.LengthField::unit($amount)" :bag="$bag"
                     :by="LengthField::unit($amount) === 'cm' || $amount->unit === '%' ? 5 : 1"
                     :value="$said('amounts.'.$index, $kept ? LengthField::shown($amount, $kept['value']) : null)"
-                    :help="'Asked for: '.$amount->inWords().'. Leave empty if not counted.'" />
+                    :help="'Asked for: '.Say::amount($amount).'. Leave empty if not counted.'" />
             @endforeach
         </div>
         <fieldset class="log-field"><legend>Found</legend>

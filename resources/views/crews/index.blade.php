@@ -1,8 +1,9 @@
 <x-layout title="Crews">
     <div class="head">
         <div><p class="crumbs"><a href="{{ route('plan') }}">Plan</a></p><h1>Crews</h1></div>
+        <div class="d-flex gap-2"><a class="btn btn-quiet" href="{{ route('people.index') }}">People</a>
         @can('update', App\Models\Firm::class)<a class="btn btn-quiet" href="{{ route('crews.create') }}">Add a
-            crew</a>@endcan
+            crew</a>@endcan</div>
     </div>
     @if ($crews->isEmpty())<p>There is no crew yet: nothing can be planned until there is one.</p>@endif
     <ul class="due to-56">
@@ -44,5 +45,5 @@
             it.</span></p>
     @endcan
     @can('update', App\Models\Firm::class)<p class="mt-3"><a class="btn btn-quiet" href="{{ route('changes') }}">Who
-        changed what</a></p>@endcan
+        changed what</a> <a class="btn btn-quiet" href="{{ route('post') }}">Post office</a></p>@endcan
 </x-layout>

@@ -3,6 +3,15 @@
     <p class="soft">{{ $person->email }}, {{ $person->role->value }}{{ $person->crew ? ' of '.$person->crew->name
         : '' }}.</p>
     <div class="to-40">
+        <h2>You</h2>
+        <form method="post" action="{{ route('account.update') }}" novalidate>
+            @csrf @method('put')
+            <x-field name="name" label="Name" :value="$person->name" autocomplete="name" required
+                help="As it stands in the record." />
+            <x-field name="units" label="Lengths" :value="$person->units" :options="['metric' =>
+                'in metres and centimetres', 'imperial' => 'in feet and inches']" />
+            <button class="btn btn-primary">Save</button>
+        </form>
         <h2>Password</h2>
         <form method="post" action="{{ route('account.password') }}" novalidate>
             @csrf @method('put')
@@ -25,5 +34,13 @@
         <form method="post" action="{{ route('account.keys') }}">@csrf @method('put')<input type="hidden" name="keys"
             value="{{ $person->keys ? 0 : 1 }}"><button class="btn btn-quiet">{{ $person->keys
             ? 'Switch single keys off' : 'Switch single keys on' }}</button></form>
+        <p class="mt-4"><a href="{{ route('people.index') }}">Who works here</a></p>
+        @can('leave', $person)
+            <details><summary>Leave the firm</summary>
+                <p>You are signed out everywhere and can sign in no more. What you planned and logged stays in the
+                    record under your name.</p>
+                <form method="post" action="{{ route('people.leave', $person) }}">@csrf<button
+                    class="btn btn-quiet">Leave for good</button></form></details>
+        @endcan
     </div>
 </x-layout>

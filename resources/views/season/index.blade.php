@@ -15,6 +15,11 @@
             @endforeach
         </p>
     </div>
+    @if ($steps !== [])
+        <section class="decide" aria-labelledby="first-steps"><h2 id="first-steps">First steps</h2>
+            <ol>@foreach ($steps as $step)<li>@if ($step['done'])<s class="soft">{{ $step['says'] }}</s> done
+                @else<a href="{{ $step['link'] }}">{{ $step['says'] }}</a>@endif</li>@endforeach</ol></section>
+    @endif
     @if ($decisions !== [])
         <section class="decide" aria-labelledby="decide"><h2 id="decide">To decide today</h2>
             <ul>@foreach ($decisions as $decision)<li><a href="{{ $decision['link'] }}">{{ $decision['says']

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\History\FreshForm;
+use App\History\Undo;
+use App\Models\Crew;
+use App\Models\Role;
+use App\Models\User;
+use App\Support\Controller;
+use App\Support\Today;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+
+/** Who works for the firm: inviting them, what they may do, and their leaving. What they did stays in the record. */
+final class PeopleController extends Controller
+{
+    public function index(): View
+    {
+        $people = User::query()->with('crew')->orderBy('name')->get();
+
+        return view('people.index', [
+            'here' => $people->whereNull('left_on'), 'gone' => $people->whereNotNull('left_on'),
+        ]);
+    }
+
+    public function create(): View
+    {
+        $this->authorize('create', User::class);
+
+        return view('people.form', ['person' => new User(['role' => Role::Hand]), 'crews' => Crew::names()]);
+    }
+
+    public function store(PersonRequest $request, Staff $staff): RedirectResponse
+    {
+        $person = $staff->invite($request->facts());
+
+        return redirect()->route('people.index')
+            ->with('said', "A letter to $person->email invites $person->name to choose a password.");
+    }
+
+    public function edit(User $person): View
+    {
+        $this->authorize('update', $person);
+
+        return view('people.form', ['person' => $person, 'crews' => Crew::names()]);
+    }
+
+    public function update(PersonRequest $request, User $person, Staff $staff): RedirectResponse
+    {
+        FreshForm::hold($request, $person);
+        $staff->change($person, $request->facts());
+
+        return redirect()->route('people.index')->with('said', "Saved: $person->name.")
+            ->with('undo', Undo::of($person));
+    }
+
+    /** The letter once more; the link of the one before opens nothing any longer. */
+    public function again(User $person, Staff $staff): RedirectResponse
+    {
+        $this->authorize('invite', $person);
+        $staff->write($person);
+
+        return redirect()->route('people.index')->with('said', "A new letter is on its way to $person->email.");
+    }
+
+    public function leave(Request $request, User $person, Staff $staff): RedirectResponse
+    {
+        $this->authorize('leave', $person);
+        $staff->leave($person, Today::day());
+        if ($request->user()?->is($person)) {
+            Auth::logout();
+            $request->session()->invalidate();
+            $request->session()->regenerateToken();
+
+            return redirect()->route('login')
+                ->with('status', 'You have left the firm. What you did stays in its record.');
+        }
+
+        return redirect()->route('people.index')
+            ->with('said', "$person->name has left. What they did stays in the record.")
+            ->with('undo', [route('people.back', $person), 'POST']);
+    }
+
+    public function back(User $person, Staff $staff): RedirectResponse
+    {
+        $this->authorize('bringBack', $person);
+        $staff->back($person);
+
+        return redirect()->route('people.index')->with('said', "$person->name is back, in no crew yet.");
+    }
+}

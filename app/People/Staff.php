@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Models\Firm;
+use App\Models\Role;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\URL;
+use Illuminate\Support\Str;
+use PruningHook\Core\Calendar\Day;
+
+/** People come into the firm, change what they may do, and leave it. */
+final readonly class Staff
+{
+    /** A letter of invitation opens the door for so long. */
+    public const DAYS = 14;
+
+    /** @param  array{name: string, email: string, role: Role, crew_id: ?int}  $facts */
+    public function invite(array $facts): User
+    {
+        return DB::transaction(function () use ($facts): User {
+            $person = $this->add($facts);
+            $this->write($person);
+
+            return $person;
+        });
+    }
+
+    /** @param  array{name: string, email: string, role: Role, crew_id: ?int}  $facts */
+    public function add(array $facts): User
+    {
+        // Until they choose their own, nobody knows it.
+        $person = new User([...$facts, 'password' => Str::random(40)]);
+        $person->save();
+
+        return $person;
+    }
+
+    /** Writes the letter. */
+    public function write(User $person): void
+    {
+        $person->notify(new InvitationNotification($this->welcome($person), $person->name, Firm::ours()->name));
+    }
+
+    /** A new link that lets somebody choose a password; an earlier one opens nothing from here on. */
+    public function welcome(User $person): string
+    {
+        $person->shutDoor();
+
+        return rtrim((string) config('app.url'), '/').URL::temporarySignedRoute(
+            'welcome', now()->addDays(self::DAYS), ['person' => $person->id, 'door' => self::door($person)], false,
+        );
+    }
+
+    /** What tells the letter that was written last from those before. */
+    public static function door(User $person): string
+    {
+        return substr(hash('sha256', $person->door), 0, 16);
+    }
+
+    /**
+     * What somebody may do changes at once: their other sessions are opened anew.
+     *
+     * @param  array{name: string, email: string, role: Role, crew_id: ?int}  $facts
+     */
+    public function change(User $person, array $facts): void
+    {
+        $person->fill($facts)->save();
+    }
+
+    public function leave(User $person, Day $on): void
+    {
+        DB::transaction(static function () use ($person, $on): void {
+            $person->forceFill(['left_on' => (string) $on, 'crew_id' => null]);
+            $person->shutDoor();
+        });
+    }
+
+    public function back(User $person): void
+    {
+        $person->forceFill(['left_on' => null])->save();
+    }
+}

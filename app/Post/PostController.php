@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Post;
+
+use App\Models\Firm;
+use App\Models\Letter;
+use App\Support\Asked;
+use App\Support\Controller;
+use App\Support\Pages;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+
+/** What went out, as the simulated post office took it: the planner sees what clients and crews were told. */
+final class PostController extends Controller
+{
+    private const ON_A_PAGE = 40;
+
+    public function index(Request $request): View
+    {
+        $this->authorize('update', Firm::class);
+        $asked = Asked::text($request, 'q');
+        $letters = Letter::query();
+        if ($asked !== '') {
+            $like = '%'.addcslashes($asked, '%_\\').'%';
+            $letters->whereRaw("(\"to\" like ? escape '\\' or subject like ? escape '\\')", [$like, $like]);
+        }
+        $pages = Pages::of($request, (clone $letters)->count(), self::ON_A_PAGE);
+        $letters->orderByDesc('id')->skip($pages->offset())->limit($pages->per);
+
+        return view('post.index', ['letters' => $letters->get(), 'pages' => $pages, 'q' => $asked]);
+    }
+}

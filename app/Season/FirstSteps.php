@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** What a firm that has just begun does first, until a visit is planned: its crew, a garden, a plant, a visit. */
+final readonly class FirstSteps
+{
+    /**
+     * @return list<array{says: string, link: string, done: bool}> none for who does not plan, or once all is done
+     */
+    public static function of(User $user): array
+    {
+        if (! $user->isPlanner() || DB::table('visits')->exists()) {
+            return [];
+        }
+        $garden = DB::table('gardens')->min('id');
+        $plants = DB::table('plants')->whereNull('deleted_at')->exists();
+        $into = $garden === null ? route('gardens.create') : route('gardens.show', $garden);
+
+        return [
+            ['says' => 'Add a crew, with its week', 'link' => route('crews.create'),
+                'done' => DB::table('crews')->exists()],
+            ['says' => 'Add the first garden: its frost dates are carried over from the nearest station',
+                'link' => route('gardens.create'), 'done' => $garden !== null],
+            ['says' => 'Add its plants, one by one or as a list', 'link' => $garden === null
+                ? $into
+                : route('gardens.plants.create', $garden), 'done' => $plants],
+            ['says' => 'Plan the first visit', 'link' => $plants && $garden !== null
+                ? route('visits.create', $garden)
+                : $into, 'done' => false],
+        ];
+    }
+}

@@ -1,0 +1,38 @@
+<x-layout title="People">
+    <div class="head">
+        <div><p class="crumbs"><a href="{{ route('plan') }}">Plan</a> / <a
+            href="{{ route('crews.index') }}">Crews</a></p><h1>People</h1></div>
+        @can('create', App\Models\User::class)<a class="btn btn-quiet" href="{{ route('people.create') }}">Invite
+            somebody</a>@endcan
+    </div>
+    <ul class="due to-56">
+        @foreach ($here as $person)
+            <li>
+                <span class="what">@can('update', $person)<a href="{{ route('people.edit',
+                    $person) }}">{{ $person->name }}</a>@else{{ $person->name }}@endcan</span>
+                <span class="when">{{ $person->role->value }}</span>
+                <span class="where">{{ $person->crew->name ?? 'in no crew' }}{{ $person->joined_at === null
+                    ? '; invited, not come in yet' : '' }}</span>
+                <span class="act">@can('invite', $person)<form method="post" action="{{ route('people.again',
+                    $person) }}">@csrf<button class="btn btn-quiet">Write again</button></form>@endcan</span>
+            </li>
+        @endforeach
+    </ul>
+    @if (count($here) === 1)<p>Nobody else is here yet. Invite the leads and hands of your crews: each gets a letter
+        with a link to choose a password.</p>@endif
+    @if ($gone->isNotEmpty())
+        <h2>Left the firm</h2>
+        <ul class="due to-56">
+            @foreach ($gone as $person)
+                <li>
+                    <span class="what">{{ $person->name }}</span>
+                    <span class="when">{{ $person->role->value }}</span>
+                    <span class="where">left on {{ App\Support\Say::date($person->left_on) }}; what they did stays in
+                        the record</span>
+                    <span class="act">@can('bringBack', $person)<form method="post" action="{{ route('people.back',
+                        $person) }}">@csrf<button class="btn btn-quiet">Bring back</button></form>@endcan</span>
+                </li>
+            @endforeach
+        </ul>
+    @endif
+</x-layout>

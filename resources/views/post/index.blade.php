@@ -1,0 +1,25 @@
+@use('App\Support\Say')
+@use('App\Support\Today')
+<x-layout title="Post office">
+    <p class="crumbs"><a href="{{ route('plan') }}">Plan</a></p>
+    <h1>Post office</h1>
+    <p class="to-56">Letters and text messages as they would have gone out. This one is simulated and ships with Pruning
+        Hook: nothing leaves this machine until whoever runs it names a real one.</p>
+    <form class="filters no-print" action="{{ route('post') }}">
+        <div><label for="q">To, or about</label><input class="form-control" type="search" id="q" name="q"
+            value="{{ $q }}"></div>
+        <button class="btn btn-primary">Show</button>
+    </form>
+    @if ($letters->isEmpty())<p>{{ $q === '' ? 'Nothing has gone out yet.' : 'No letter is like that.' }}</p>@endif
+    @foreach ($letters as $letter)
+        <section class="task" aria-labelledby="letter-{{ $letter->id }}">
+            <h2 class="mt-0" id="letter-{{ $letter->id }}">{{ $letter->subject === '' ? 'Text message'
+                : $letter->subject }}</h2>
+            <p class="soft mb-2">To {{ $letter->to }}@if ($letter->created_at), {{
+                Say::date(Today::of($letter->created_at)) }}, {{ Say::time($letter->created_at) }}@endif</p>
+            @if ($letter->is_private)<p class="mb-0">It opens somebody's account: only whom it went to reads it.</p>
+            @else<p class="letter mb-0">{{ $letter->body }}</p>@endif
+        </section>
+    @endforeach
+    <x-pages :pages="$pages" what="letters" />
+</x-layout>

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Change;
+use App\Models\Firm;
+use App\Models\Letter;
+use App\Models\Role;
+use App\Models\User;
+use App\People\InvitationNotification;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Notification;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** People are invited, come in, change what they may do, and leave; what they did stays. */
+final class PeopleTest extends FeatureTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        config(['mail.default' => 'post', 'app.url' => 'http://localhost']);
+    }
+
+    public function test_somebody_is_invited_by_letter_and_comes_in_once(): void
+    {
+        $this->actingAs($this->planner())->post('/people', $this->facts())->assertSessionHasNoErrors()
+            ->assertRedirect('/people');
+        $person = User::query()->where('email', 'new@hollow.test')->sole();
+        self::assertSame([Role::Hand, $this->crew->id, null], [$person->role, $person->crew_id, $person->joined_at]);
+        $this->get('/people')->assertSee('Nell Brook')->assertSee('invited, not come in yet');
+        $link = $this->link($person);
+        $this->get('/post')->assertSee('Your way into')->assertSee('Hello Nell Brook');
+        auth()->logout();
+        $this->get($link)->assertOk()->assertSee('Nell Brook, choose a password');
+        $this->post($link, ['password' => 'short', 'password_confirmation' => 'short'])
+            ->assertSessionHasErrors('password');
+        $this->assertGuest();
+        $this->post($link, ['password' => 'three wet gloves', 'password_confirmation' => 'three wet gloves'])
+            ->assertRedirect('/round');
+        $this->assertAuthenticatedAs($person);
+        self::assertTrue(Hash::check('three wet gloves', (string) $person->fresh()?->password));
+        auth()->logout();
+        $this->get($link)->assertSee('This link opens nothing');
+        $this->post($link, ['password' => 'four wet gloves', 'password_confirmation' => 'four wet gloves']);
+        self::assertTrue(Hash::check('three wet gloves', (string) $person->fresh()?->password), 'it works once');
+    }
+
+    public function test_a_new_letter_shuts_the_link_of_the_one_before_and_a_forged_or_old_one_opens_nothing(): void
+    {
+        $this->actingAs($planner = $this->planner())->post('/people', $this->facts());
+        $person = User::query()->where('email', 'new@hollow.test')->sole();
+        $first = $this->link($person);
+        $this->post("/people/$person->id/again")->assertRedirect('/people');
+        $second = $this->link($person);
+        self::assertNotSame($first, $second);
+        auth()->logout();
+        $this->get($first)->assertSee('This link opens nothing');
+        $this->get(str_replace("/welcome/$person->id", "/welcome/$planner->id", $second))
+            ->assertSee('This link opens nothing');
+        $this->get("$second&x=1")->assertSee('This link opens nothing');
+        $this->get($second)->assertSee('choose a password');
+        $this->travel(15)->days();
+        $this->get($second)->assertSee('This link opens nothing');
+    }
+
+    public function test_whoever_leaves_is_shut_out_and_stays_in_the_record(): void
+    {
+        $hand = $this->hand();
+        $hand->update(['name' => 'Isla Fenn']);
+        $this->post('/sign-in', ['email' => $hand->email, 'password' => 'secateurs']);
+        $phone = session()->all();
+        auth()->forgetGuards();
+        session()->flush();
+        $this->actingAs($this->planner())->post("/people/$hand->id/leave")->assertSessionHas('undo');
+        $this->get('/people')->assertSee('Left the firm')->assertSee('left on 20 Feb');
+        self::assertSame(['2027-02-20', null], [$hand->fresh()?->left_on, $hand->fresh()?->crew_id]);
+        auth()->forgetGuards();
+        session()->flush();
+        $this->withSession($phone)->get('/round')->assertRedirect('/sign-in');
+        session()->flush();
+        $this->post('/sign-in', ['email' => $hand->email, 'password' => 'secateurs'])->assertSessionHasErrors('email');
+        $this->post('/forgotten', ['email' => $hand->email]);
+        self::assertSame(0, Letter::query()->count(), 'no letter lets them in again');
+        self::assertTrue(Change::query()->where('of', 'person')->where('row_id', $hand->id)->exists());
+        $this->actingAs($this->planner())->post("/people/$hand->id/back")->assertRedirect('/people');
+        self::assertNull($hand->fresh()?->left_on);
+    }
+
+    public function test_the_last_who_plans_cannot_leave_nor_stop_planning(): void
+    {
+        $planner = $this->planner();
+        User::query()->whereKeyNot($planner->id)->where('role', Role::Planner)->update(['left_on' => '2027-01-01']);
+        $this->actingAs($planner)->post("/people/$planner->id/leave")->assertForbidden();
+        $this->from("/people/$planner->id/edit")->put("/people/$planner->id", [
+            'name' => $planner->name, 'email' => $planner->email, 'role' => 'hand', 'crew_id' => '',
+        ])->assertSessionHasErrors(['role' => 'Nobody else plans: make somebody else a planner first.']);
+        $other = User::factory()->create();
+        $this->post("/people/$planner->id/leave")->assertRedirect('/sign-in');
+        $this->assertGuest();
+        self::assertNotNull($planner->fresh()?->left_on);
+        self::assertTrue($other->fresh()?->isLastPlanner());
+    }
+
+    /** @return array<string, array{array<string, string>, string}> */
+    public static function wrong(): array
+    {
+        return [
+            'no name' => [['name' => ' '], 'name'], 'an address that is none' => [['email' => 'nell'], 'email'],
+            'an address somebody has' => [['email' => 'taken@hollow.test'], 'email'],
+            'a role nobody has' => [['role' => 'owner'], 'role'], 'no such crew' => [['crew_id' => '999'], 'crew_id'],
+            'a lead of nothing' => [['role' => 'lead', 'crew_id' => ''], 'crew_id'],
+        ];
+    }
+
+    /** @param  array<string, string>  $facts */
+    #[DataProvider('wrong')]
+    public function test_what_is_wrong_is_told_beside_its_field_and_nobody_is_invited(array $facts, string $field): void
+    {
+        User::factory()->create(['email' => 'taken@hollow.test']);
+        $count = User::query()->count();
+        $this->actingAs($this->planner());
+        $before = User::query()->count();
+        $this->from('/people/create')->post('/people', [...$this->facts(), ...$facts])
+            ->assertRedirect('/people/create')->assertSessionHasErrors($field);
+        self::assertSame($before, User::query()->count());
+        self::assertGreaterThan($count - 1, $before);
+        self::assertSame(0, Letter::query()->count());
+    }
+
+    public function test_a_person_changes_the_own_name_and_units(): void
+    {
+        $hand = $this->hand();
+        $this->actingAs($hand)->put('/account', ['name' => 'Isla Fern', 'units' => 'imperial'])
+            ->assertSessionHas('undo');
+        self::assertSame(['Isla Fern', 'imperial'], [$hand->fresh()?->name, $hand->fresh()?->units]);
+        $this->put('/account', ['name' => '', 'units' => 'cubits'])->assertSessionHasErrors(['name', 'units']);
+        $this->wisteria->update(['height_mm' => 2400]);
+        $this->get("/plants/{$this->wisteria->id}")->assertSee('7 ft 10 in');
+        auth()->logout();
+        $this->actingAs($this->planner())->get("/plants/{$this->wisteria->id}")->assertDontSee('7 ft 10 in');
+    }
+
+    public function test_what_goes_out_is_seen_but_for_letters_that_open_an_account(): void
+    {
+        $hand = $this->hand();
+        $this->post('/forgotten', ['email' => $hand->email]);
+        $this->actingAs($this->planner())->get('/post')->assertSee('A new password for Pruning Hook')
+            ->assertSee($hand->email)->assertSee('only whom it went to reads it')->assertDontSee('/new-password/');
+        self::assertStringContainsString('/new-password/', Letter::query()->sole()->body);
+        $this->get('/post?q=nobody-like-that')->assertSee('No letter is like that');
+    }
+
+    public function test_the_letter_names_the_firm(): void
+    {
+        Notification::fake();
+        $this->actingAs($this->planner())->post('/people', $this->facts());
+        $person = User::query()->where('email', 'new@hollow.test')->sole();
+        Notification::assertSentTo($person, InvitationNotification::class, function ($letter) use ($person): bool {
+            return str_contains((string) $letter->toMail($person)->subject, Firm::ours()->name);
+        });
+    }
+
+    /** @return array<string, string> */
+    private function facts(): array
+    {
+        return [
+            'name' => 'Nell Brook', 'email' => 'New@hollow.test', 'role' => 'hand',
+            'crew_id' => (string) $this->crew->id,
+        ];
+    }
+
+    private function link(User $person): string
+    {
+        $body = Letter::query()->where('to', $person->email)->latest('id')->firstOrFail()->body;
+        self::assertSame(1, preg_match('~http://localhost(/welcome/\S+)~', $body, $link));
+
+        return $link[1] ?? '';
+    }
+}
