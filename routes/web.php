@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 use App\Bench\BenchController;
 use App\Bench\SignOffController;
+use App\Formats\ExportController;
+use App\Formats\FeedController;
+use App\Formats\FileController;
+use App\Formats\Tables;
 use App\Gardens\FrostController;
 use App\Gardens\GardenController;
 use App\Gardens\SiteYearController;
@@ -42,7 +46,7 @@ use Illuminate\Support\Facades\Route;
 
 // A number that no row can have leads nowhere; it is not asked for.
 $rows = ['garden', 'plant', 'visit', 'task', 'crew', 'observation', 'note', 'draft', 'off', 'version', 'change',
-    'answer', 'person', 'sign_off'];
+    'answer', 'person', 'sign_off', 'import', 'feed'];
 foreach ($rows as $row) {
     Route::pattern($row, '[0-9]{1,18}');
 }
@@ -66,6 +70,10 @@ Route::middleware('guest')->group(function (): void {
 // Whoever is invited comes in by the link of a letter.
 Route::get('welcome/{person}', [WelcomeController::class, 'show'])->name('welcome');
 Route::post('welcome/{person}', [WelcomeController::class, 'store'])->middleware('throttle:12,1');
+
+// Calendars keep up with the visits by a link nobody guesses.
+Route::get('calendar/{token}.ics', [FeedController::class, 'show'])->where('token', '[A-Za-z0-9]{40}')
+    ->middleware('throttle:120,1')->withoutMiddleware('web')->name('feed');
 
 // What a phone shows of a page it does not hold, without signal.
 Route::view('offline', 'offline')->name('offline');
@@ -157,6 +165,18 @@ Route::middleware('auth')->group(function (): void {
     Route::get('house-practice', [PracticeController::class, 'edit'])->name('practice.edit');
     Route::put('house-practice', [PracticeController::class, 'update'])->name('practice.update');
 
+    Route::get('files', [FileController::class, 'index'])->name('files');
+    Route::post('files', [FileController::class, 'store'])->name('files.store');
+    Route::get('files/{import}', [FileController::class, 'show'])->name('files.show');
+    Route::put('files/{import}', [FileController::class, 'accept'])->name('files.accept');
+    Route::delete('files/{import}', [FileController::class, 'destroy'])->name('files.destroy');
+    Route::get('export/logs', [ExportController::class, 'logs'])->name('export.logs');
+    Route::get('export/calendar', [ExportController::class, 'calendar'])->name('export.calendar');
+    Route::get('export/places', [ExportController::class, 'places'])->name('export.places');
+    Route::get('export/{of}', [ExportController::class, 'table'])->whereIn('of', array_keys(Tables::OF))
+        ->name('export');
+    Route::post('feeds', [FeedController::class, 'store'])->name('feeds.store');
+    Route::delete('feeds/{feed}', [FeedController::class, 'destroy'])->name('feeds.destroy');
     Route::get('post', [PostController::class, 'index'])->name('post');
     Route::get('changes', [ChangeController::class, 'index'])->name('changes');
     Route::post('changes/{change}/undo', [ChangeController::class, 'undo'])->name('changes.undo');

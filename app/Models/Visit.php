@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 
@@ -27,6 +28,7 @@ use PruningHook\Core\Calendar\Day;
  * @property bool $confirmed the client knows the day
  * @property int $unlogged tasks that wait for their log
  * @property bool $waiting whether any does
+ * @property ?Carbon $updated_at
  * @property-read Garden $garden
  * @property-read ?Crew $crew
  * @property-read Collection<int, VisitTask> $tasks

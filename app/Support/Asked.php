@@ -18,6 +18,14 @@ final readonly class Asked
         return is_scalar($said) ? trim((string) $said) : '';
     }
 
+    /** A number a row may have; 0 for anything else. */
+    public static function whole(Request $request, string $field): int
+    {
+        $said = self::text($request, $field);
+
+        return preg_match('/^\d{1,18}$/', $said) === 1 ? (int) $said : 0;
+    }
+
     /** What a form was filled in with before it came back, else what is kept; never a list. */
     public static function before(string $field, mixed $kept = null): mixed
     {

@@ -69,6 +69,7 @@ final class LayersTest
         'Gardens',
         'Visits',
         'Planning',
+        'Formats',
         'People',
         'Policies',
         'Upkeep',

@@ -8,6 +8,8 @@ use App\Models\BenchAnswer;
 use App\Models\BloomNote;
 use App\Models\Change;
 use App\Models\CrewDayOff;
+use App\Models\Feed;
+use App\Models\Import;
 use App\Models\Observation;
 use App\Models\OwnKind;
 use App\Models\Photo;
@@ -128,6 +130,17 @@ final class RolesTest extends FeatureTestCase
         ['people.leave', 'post', 302, 403, 403, 403, 403],
         ['people.back', 'post', 403, 403, 403, 403, 403],
         ['post', 'get', 200, 403, 403, 403, 403],
+        ['files', 'get', 200, 403, 403, 403, 403],
+        ['files.store', 'post', 302, 403, 403, 403, 403],
+        ['files.show', 'get', 200, 403, 403, 403, 403],
+        ['files.accept', 'put', 302, 403, 403, 403, 403],
+        ['files.destroy', 'delete', 302, 403, 403, 403, 403],
+        ['feeds.store', 'post', 302, 403, 403, 403, 403],
+        ['feeds.destroy', 'delete', 302, 403, 403, 403, 403],
+        ['export', 'get', 200, 403, 403, 403, 403],
+        ['export.logs', 'get', 200, 403, 403, 403, 403],
+        ['export.calendar', 'get', 200, 403, 403, 403, 403],
+        ['export.places', 'get', 200, 403, 403, 403, 403],
         ['account', 'get', 200, 200, 200, 200, 200],
         ['account.update', 'put', 302, 302, 302, 302, 302],
         ['account.password', 'put', 302, 302, 302, 302, 302],
@@ -137,7 +150,8 @@ final class RolesTest extends FeatureTestCase
     ];
 
     private const FOR_GUESTS = [
-        'offline', 'login', 'welcome', 'password.request', 'password.email', 'password.reset', 'password.update',
+        'offline', 'login', 'welcome', 'feed', 'password.request', 'password.email', 'password.reset',
+        'password.update',
     ];
 
     /** @param  array{string, string, int, int, int, int, int}  $row */
@@ -150,7 +164,7 @@ final class RolesTest extends FeatureTestCase
         ) {
             Visit::query()->delete();
             Plant::withTrashed()->find($this->wisteria->id)?->restore();
-            $status = $this->actingAs($user)->call(strtoupper($method), $this->address($name))->status();
+            $status = $this->actingAs($user)->call(strtoupper($method), $this->address($name))->getStatusCode();
             self::assertSame($row[2 + $index], $status, "$name for {$user->role->value} number $index");
         }
     }
@@ -274,6 +288,13 @@ final class RolesTest extends FeatureTestCase
                     'person' => $person?->id,
                     'sign_off' => $signOff?->id,
                     'answer' => $answer?->id,
+                    'of' => 'plants',
+                    'import' => in_array('import', $needs, true)
+                        ? Import::query()->create(['of' => 'plants', 'name' => 'a.csv', 'status' => Import::READ])->id
+                        : null,
+                    'feed' => in_array('feed', $needs, true)
+                        ? Feed::query()->create(['digest' => uniqid()])->id
+                        : null,
                     // Made by nobody of these.
                     'change' => in_array('change', $needs, true) ? $this->change() : null,
                 ],

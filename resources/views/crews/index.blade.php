@@ -45,5 +45,6 @@
             it.</span></p>
     @endcan
     @can('update', App\Models\Firm::class)<p class="mt-3"><a class="btn btn-quiet" href="{{ route('changes') }}">Who
-        changed what</a> <a class="btn btn-quiet" href="{{ route('post') }}">Post office</a></p>@endcan
+        changed what</a> <a class="btn btn-quiet" href="{{ route('post') }}">Post office</a>
+        <a class="btn btn-quiet" href="{{ route('files') }}">Files in and out</a></p>@endcan
 </x-layout>

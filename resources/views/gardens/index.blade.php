@@ -1,8 +1,9 @@
 <x-layout title="Gardens">
     <div class="head">
         <h1>Gardens</h1>
-        @can('create', App\Models\Garden::class)<a class="btn btn-primary" href="{{ route('gardens.create') }}">Add a
-            garden</a>@endcan
+        @can('create', App\Models\Garden::class)<div class="d-flex gap-2"><a class="btn btn-quiet"
+            href="{{ route('files') }}">Files in and out</a><a class="btn btn-primary"
+            href="{{ route('gardens.create') }}">Add a garden</a></div>@endcan
     </div>
     <form class="filters" action="{{ route('gardens.index') }}">
         <div><label for="q">Garden, client or address</label><input class="form-control" id="q" name="q" type="search"

@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Formats;
+
+use Generator;
+use PruningHook\Core\Fault;
+
+/**
+ * A table that somebody's spreadsheet wrote: with a byte order mark or without, in UTF-8, UTF-16 or Windows-1252, its
+ * cells parted by commas, semicolons or tabs. Read line by line, whatever its size.
+ */
+final readonly class CsvFile
+{
+    /** More lines are taken in in parts: a firm of a thousand gardens has forty thousand plants. */
+    public const MOST = 60_000;
+
+    /** A line with its quoted breaks is no longer than that, in bytes. */
+    private const LONGEST = 65_536;
+
+    private const PARTED_BY = [',', ';', "\t"];
+
+    /**
+     * @param  resource  $file
+     * @param  array<int, string>  $columns  by place
+     */
+    private function __construct(private mixed $file, private string $parted, public array $columns)
+    {
+    }
+
+    /**
+     * @param  list<string>  $known  columns that are understood
+     * @param  list<string>  $needed  columns without which nothing can be made of it
+     *
+     * @throws Fault for what is no table, or lacks a column
+     */
+    public static function open(string $path, array $known, array $needed): self
+    {
+        $file = self::inUtf8($path);
+        $first = (string) fgets($file, self::LONGEST);
+        if (str_contains($first, "\0") || str_starts_with($first, "PK\x03\x04")) {
+            throw new Fault('this is no table of text: save it from the spreadsheet as CSV');
+        }
+        $parted = self::parted($first);
+        rewind($file);
+        $head = fgetcsv($file, self::LONGEST, $parted, '"', '');
+        $columns = [];
+        foreach ($head === false ? [] : $head as $place => $name) {
+            $name = strtolower((string) preg_replace('/[\s-]+/', '_', trim((string) $name)));
+            if ($name === '') {
+                continue;
+            }
+            if (! in_array($name, $known, true)) {
+                throw new Fault(sprintf(
+                    'line 1, column %d: "%s" is no column we know%s', $place + 1, $name, self::like($name, $known),
+                ));
+            }
+            if (in_array($name, $columns, true)) {
+                throw new Fault(sprintf('line 1, column %d: "%s" stands there twice', $place + 1, $name));
+            }
+            $columns[$place] = $name;
+        }
+        $lacks = array_diff($needed, $columns);
+        if ($lacks !== []) {
+            throw new Fault(sprintf(
+                'line 1: the column "%s" is missing. The first line names the columns: %s', reset($lacks),
+                implode(', ', $known),
+            ));
+        }
+
+        return new self($file, $parted, $columns);
+    }
+
+    /**
+     * @return Generator<int, array<string, string>> cells by column, by the number of their line; empty lines are none
+     *
+     * @throws Fault for more lines than are taken in at once
+     */
+    public function rows(): Generator
+    {
+        $line = 1;
+        $count = 0;
+        while (($cells = fgetcsv($this->file, self::LONGEST, $this->parted, '"', '')) !== false) {
+            $line++;
+            $row = [];
+            foreach ($this->columns as $place => $name) {
+                $row[$name] = CsvText::meant((string) ($cells[$place] ?? ''));
+            }
+            if (array_filter($row, static fn (string $cell): bool => $cell !== '') === []) {
+                continue;
+            }
+            if (++$count > self::MOST) {
+                throw new Fault(sprintf(
+                    'the file has more than %s lines: take it in in parts', number_format(self::MOST),
+                ));
+            }
+            yield $line => $row;
+            // A cell may hold breaks of its own.
+            $line += substr_count(implode('', $cells), "\n");
+        }
+    }
+
+    /**
+     * @return resource
+     *
+     * @throws Fault
+     */
+    private static function inUtf8(string $path): mixed
+    {
+        $file = fopen($path, 'r');
+        $into = fopen('php://temp/maxmemory:2097152', 'r+');
+        if ($file === false || $into === false) {
+            throw new Fault('the file cannot be read');
+        }
+        $mark = (string) fread($file, 4);
+        $from = match (true) {
+            str_starts_with($mark, "\xFF\xFE") => 'UTF-16LE',
+            str_starts_with($mark, "\xFE\xFF") => 'UTF-16BE',
+            default => self::isUtf8($path) ? 'UTF-8' : 'Windows-1252',
+        };
+        fseek($file, match (true) {
+            $from === 'UTF-16LE', $from === 'UTF-16BE' => 2,
+            str_starts_with($mark, "\xEF\xBB\xBF") => 3,
+            default => 0,
+        });
+        while (! feof($file)) {
+            $piece = (string) fread($file, 1 << 16);
+            fwrite($into, $from === 'UTF-8' ? $piece : (string) mb_convert_encoding($piece, 'UTF-8', $from));
+        }
+        fclose($file);
+        rewind($into);
+
+        return $into;
+    }
+
+    private static function isUtf8(string $path): bool
+    {
+        $file = fopen($path, 'r');
+        $isUtf8 = $file !== false;
+        while ($file !== false && $isUtf8 && ($line = fgets($file, self::LONGEST)) !== false) {
+            $isUtf8 = mb_check_encoding($line, 'UTF-8');
+        }
+
+        return $isUtf8;
+    }
+
+    /** What parts its cells: what its first line has most of. */
+    private static function parted(string $first): string
+    {
+        $counts = array_map(static fn (string $by): int => substr_count($first, $by), self::PARTED_BY);
+
+        return self::PARTED_BY[(int) array_search(max($counts), $counts, true)];
+    }
+
+    /** @param  list<string>  $known */
+    private static function like(string $name, array $known): string
+    {
+        $near = null;
+        foreach ($known as $each) {
+            $far = levenshtein(substr($name, 0, 60), $each);
+            if ($near === null || $far < $near[0]) {
+                $near = [$far, $each];
+            }
+        }
+
+        return $near !== null && $near[0] <= 4 ? sprintf('. Did you mean "%s"?', $near[1]) : '';
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Formats;
+
+use App\Models\Feed;
+use App\Models\Firm;
+use App\Models\Garden;
+use App\Support\Asked;
+use App\Support\Controller;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+
+/** Calendars to subscribe to: a crew's, a garden's or all; each by a link of its own that can be shut. */
+final class FeedController extends Controller
+{
+    public function store(Request $request): RedirectResponse
+    {
+        $this->authorize('update', Firm::class);
+        $this->validate($request, [
+            'crew_id' => ['nullable', 'integer', Rule::exists('crews', 'id')],
+            'garden' => ['nullable', 'string', 'max:120'],
+        ], ['crew_id' => 'There is no such crew.']);
+        $garden = Garden::called(Asked::text($request, 'garden'));
+        if ($garden === null && Asked::text($request, 'garden') !== '') {
+            return back()->withInput()->withErrors(['garden' => 'No garden is called so.']);
+        }
+        $token = Str::random(40);
+        Feed::query()->create([
+            'digest' => Feed::digestOf($token), 'garden_id' => $garden?->id, 'made_by' => $request->user()?->id,
+            'crew_id' => Asked::text($request, 'crew_id') === '' ? null : $request->integer('crew_id'),
+        ]);
+
+        return redirect()->to(route('files').'#feeds')->with('said', 'The calendar is there. Copy its link now: it is '
+            .'shown this once.')->with('feed', rtrim((string) config('app.url'), '/').route('feed', $token, false));
+    }
+
+    /** Whoever has the link reads it; a link that was shut is none. */
+    public function show(string $token, VisitCalendar $calendar): Response
+    {
+        $feed = Feed::query()->with(['crew', 'garden'])->where('digest', Feed::digestOf($token))->firstOrFail();
+
+        return ExportController::ics($calendar->of($feed->crew, $feed->garden), 'visits');
+    }
+
+    public function destroy(Feed $feed): RedirectResponse
+    {
+        $this->authorize('update', Firm::class);
+        $feed->delete();
+
+        return redirect()->to(route('files').'#feeds')
+            ->with('said', 'The link is shut: whoever subscribed to it gets nothing more.');
+    }
+}

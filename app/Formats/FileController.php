@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Formats;
+
+use App\Models\Firm;
+use App\Models\Import;
+use App\Support\Asked;
+use App\Support\Controller;
+use App\Support\Pages;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Validation\Rule;
+use stdClass;
+
+/** Files in and out: what may be fetched, and what is taken in once it was looked at. */
+final class FileController extends Controller
+{
+    private const ON_A_PAGE = 50;
+
+    private const LAST = 10;
+
+    public function index(FeedList $feeds): View
+    {
+        $this->authorize('update', Firm::class);
+        $imports = Import::query()->with('user');
+        $imports->orderByDesc('id')->limit(self::LAST);
+
+        return view('formats.index', ['imports' => $imports->get(), 'feeds' => $feeds->all()]);
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $this->authorize('update', Firm::class);
+        $this->validate($request, [
+            'of' => ['required', Rule::in(array_keys(Tables::OF))],
+            'file' => ['required', 'file', 'max:15000'],
+        ], [
+            'of' => 'Plants or gardens?',
+            'file.required' => 'Choose a file.',
+            'file.max' => 'It is larger than 15 MB: take it in in parts.',
+            'file' => 'It did not arrive whole: it may be larger than 15 MB.',
+        ]);
+        /** @var UploadedFile $file it was validated */
+        $file = $request->file('file');
+        $import = DB::transaction(static function () use ($request, $file): Import {
+            $import = Import::query()->create([
+                'of' => Asked::text($request, 'of'),
+                'name' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 120),
+                'status' => Import::READING, 'user_id' => $request->user()?->id,
+            ]);
+            Storage::disk('local')->putFileAs('imports', $file, basename($import->path()));
+            ReadImport::dispatch($import->id);
+
+            return $import;
+        });
+
+        return redirect()->route('files.show', $import);
+    }
+
+    public function show(Request $request, Import $import): View
+    {
+        $this->authorize('update', Firm::class);
+        $does = RowSort::tryFrom(Asked::text($request, 'does'));
+        $rows = DB::table('import_rows')->where('import_id', $import->id);
+        if ($does !== null) {
+            $rows->where('does', $does->value);
+        }
+        $pages = Pages::of(
+            $request, $does === null ? $import->new + $import->changed + $import->same + $import->wrong
+                : $import->{$does->value}, self::ON_A_PAGE,
+        );
+
+        return view('formats.show', [
+            'import' => $import, 'does' => $does, 'pages' => $pages,
+            'rows' => $import->isBusy() ? [] : $rows->orderBy('id')->skip($pages->offset())->limit($pages->per)->get()
+                ->map(static fn (stdClass $row): array => [
+                    'line' => (int) $row->line, 'does' => RowSort::from((string) $row->does),
+                    'label' => (string) $row->label,
+                    'says' => array_filter((array) json_decode((string) $row->says, true), is_string(...)),
+                ])->all(),
+        ]);
+    }
+
+    public function accept(Request $request, Import $import): RedirectResponse
+    {
+        $this->authorize('update', Firm::class);
+        // Two taps, or two people, take it in once.
+        $taken = Import::query()->whereKey($import->id)->where('status', Import::READ)
+            ->whereRaw('new + changed > 0')->update(['status' => Import::WRITING, 'user_id' => $request->user()?->id,
+                'says' => null]);
+        if ($taken === 1) {
+            $import->come(0);
+            WriteImport::dispatch($import->id);
+        }
+
+        return redirect()->route('files.show', $import);
+    }
+
+    public function destroy(Import $import): RedirectResponse
+    {
+        $this->authorize('update', Firm::class);
+        if (! $import->isBusy()) {
+            Storage::disk('local')->delete($import->path());
+            $import->delete();
+        }
+
+        return redirect()->route('files')->with('said', "$import->name is put away. Nothing else changed.");
+    }
+}

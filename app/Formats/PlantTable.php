@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Formats;
+
+use App\Models\Plant;
+use App\Plants\PlantRequest;
+use App\Support\Today;
+use Generator;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\PlantBook\PlantBook;
+use stdClass;
+
+/** Plants as a table: a line is the plant of its `id`, or else the one of its garden and label, or else a new one. */
+final class PlantTable implements Table
+{
+    private const COLUMNS = ['id', 'garden', 'kind', 'label', 'bed', 'planted', 'count', 'height_cm', 'spread_cm',
+        'run_cm', 'flowering_height_cm', 'stems_old', 'stems_young', 'form', 'aim', 'grafted', 'hazards', 'notes'];
+
+    /** Lengths are told in centimetres, and kept in millimetres. */
+    private const LENGTHS = ['height', 'spread', 'run', 'flowering_height'];
+
+    private const AT_ONCE = 500;
+
+    /** @var ?array<string, int> by name */
+    private ?array $gardens = null;
+
+    /** @var array<string, ?string> kinds by what was written */
+    private array $kinds = [];
+
+    /** @var array<string, true> gardens and labels that lines of this file name */
+    private array $named = [];
+
+    public function __construct(private readonly PlantBook $book)
+    {
+    }
+
+    public function columns(): array
+    {
+        return self::COLUMNS;
+    }
+
+    public function needed(): array
+    {
+        return ['garden', 'kind'];
+    }
+
+    public function model(): string
+    {
+        return Plant::class;
+    }
+
+    public function cells(): Generator
+    {
+        $gardens = array_flip($this->gardens());
+        $after = 0;
+        do {
+            $rows = DB::table('plants')->whereNull('deleted_at')->where('id', '>', $after)->orderBy('id')
+                ->limit(self::AT_ONCE)->get();
+            foreach ($rows as $row) {
+                $after = (int) $row->id;
+                $cm = static fn (?int $mm): ?float => $mm === null ? null : $mm / 10;
+                yield [
+                    $row->id, $gardens[$row->garden_id] ?? '', $row->kind, $row->label, $row->bed, $row->planted_on,
+                    $row->count, $cm($row->height_mm), $cm($row->spread_mm), $cm($row->run_mm),
+                    $cm($row->flowering_height_mm), $row->stems_old, $row->stems_young, $row->form, $row->aim,
+                    $row->grafted === null ? null : (bool) $row->grafted,
+                    implode(' ', array_filter((array) json_decode((string) $row->hazards, true), is_string(...))),
+                    $row->notes,
+                ];
+            }
+        } while (count($rows) === self::AT_ONCE);
+    }
+
+    public function read(array $row): TakenRow
+    {
+        $cells = new Cells($row);
+        $garden = $this->garden($cells);
+        $kind = $this->kind($cells, $row['kind'] ?? '');
+        $label = $cells->text('label', 120) ?? $this->book->names[$kind ?? '']->name ?? $row['kind'] ?? '';
+        $facts = ['garden_id' => $garden, 'kind' => $kind, 'label' => $label, ...$this->said($cells)];
+        $before = $this->before($cells, $garden, $label);
+        if ($before === false || $cells->faults !== []) {
+            return new TakenRow(RowSort::Wrong, $label, null, [], $cells->faults);
+        }
+        $this->named["$garden $label"] = true;
+        if ($before === null) {
+            return new TakenRow(RowSort::New, $label, null, $facts, []);
+        }
+        $changes = $this->changes($before, $facts);
+
+        return new TakenRow(
+            $changes === [] ? RowSort::Same : RowSort::Changed, $label, (int) $before->id,
+            array_intersect_key($facts, $changes), array_values($changes),
+        );
+    }
+
+    /** @return array<string, mixed> what its columns say; a column that is not there changes nothing */
+    private function said(Cells $cells): array
+    {
+        $facts = [
+            'bed' => $cells->text('bed', 120),
+            'planted_on' => $cells->day('planted', Today::day())?->__toString(),
+            'count' => $cells->whole('count', 1, 10_000) ?? 1,
+            'stems_old' => $cells->whole('stems_old', 0, 1000),
+            'stems_young' => $cells->whole('stems_young', 0, 1000),
+            'form' => $cells->one('form', PlantRequest::FORMS),
+            'aim' => $cells->one('aim', PlantRequest::AIMS),
+            'grafted' => $cells->yes('grafted'),
+            'hazards' => $this->hazards($cells),
+            'notes' => $cells->text('notes', 2000),
+        ];
+        foreach (self::LENGTHS as $length) {
+            $cm = $cells->number("{$length}_cm", 0.1, $length === 'run' ? 100_000 : 6000);
+            $facts["{$length}_mm"] = $cm === null ? null : (int) round(10 * $cm);
+        }
+        $columns = ['planted_on' => 'planted', ...array_combine(
+            array_map(static fn (string $length): string => "{$length}_mm", self::LENGTHS),
+            array_map(static fn (string $length): string => "{$length}_cm", self::LENGTHS),
+        )];
+
+        return array_filter(
+            $facts, static fn (string $fact): bool => $cells->has($columns[$fact] ?? $fact), ARRAY_FILTER_USE_KEY,
+        );
+    }
+
+    /** @return list<string> */
+    private function hazards(Cells $cells): array
+    {
+        $said = preg_split('/[\s,;]+/', strtolower($cells->text('hazards', 200) ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        foreach (array_diff($said, array_keys(PlantRequest::HAZARDS)) as $unknown) {
+            $cells->fault('hazards', sprintf(
+                '"%s" is none of %s', $unknown, implode(', ', array_keys(PlantRequest::HAZARDS)),
+            ));
+        }
+
+        return array_values(array_unique($said));
+    }
+
+    private function garden(Cells $cells): ?int
+    {
+        $name = $cells->text('garden', 120, true);
+        if ($name === null) {
+            return null;
+        }
+        $id = $this->gardens()[$name] ?? null;
+        if ($id === null) {
+            $cells->fault('garden', "there is no garden called \"$name\": add it first, or take in the gardens' file");
+        }
+
+        return $id;
+    }
+
+    private function kind(Cells $cells, string $said): ?string
+    {
+        if (! array_key_exists($said, $this->kinds)) {
+            $this->kinds[$said] = $this->book->has($said) ? $said : $this->book->find($said)?->id;
+        }
+        if ($this->kinds[$said] === null) {
+            $near = $said === '' ? null : $this->book->nearestName($said);
+            $cells->fault('kind', $said === ''
+                ? 'is empty'
+                : "the plant book has no kind \"$said\"".($near === null ? '' : ". Did you mean \"$near\"?"));
+        }
+
+        return $this->kinds[$said];
+    }
+
+    /** @return stdClass|false|null the row it stands for; null for a new one, false where that cannot be told */
+    private function before(Cells $cells, ?int $garden, string $label): stdClass|false|null
+    {
+        $id = $cells->whole('id', 1, PHP_INT_MAX);
+        if ($id !== null) {
+            $row = DB::table('plants')->where('id', $id)->whereNull('deleted_at')->first();
+            if ($row === null) {
+                $cells->fault('id', "there is no plant $id: leave it empty for a new one");
+            }
+
+            return $row ?? false;
+        }
+        if (isset($this->named["$garden $label"])) {
+            $cells->fault('label', "\"$label\" stands in this file twice for its garden: give each a label of its own");
+        }
+
+        return DB::table('plants')->where('garden_id', $garden)->where('label', $label)->whereNull('deleted_at')
+            ->first();
+    }
+
+    /**
+     * @param  array<string, mixed>  $facts
+     * @return array<string, string> in words, by column
+     */
+    private function changes(stdClass $before, array $facts): array
+    {
+        $changes = [];
+        foreach ($facts as $column => $value) {
+            $was = $before->{$column};
+            $was = $column === 'hazards' ? json_decode((string) $was, true) : $was;
+            $is = is_bool($value) ? (int) $value : $value;
+            if ($was !== $is) {
+                $changes[$column] = sprintf('%s: %s, was %s', $column, self::inWords($value), self::inWords($was));
+            }
+        }
+
+        return $changes;
+    }
+
+    private static function inWords(mixed $value): string
+    {
+        return match (true) {
+            $value === null, $value === '', $value === [] => 'nothing',
+            is_array($value) => implode(' ', array_filter($value, is_string(...))),
+            is_bool($value) => $value ? 'yes' : 'no',
+            is_scalar($value) => (string) $value,
+            default => '',
+        };
+    }
+
+    /** @return array<string, int> */
+    private function gardens(): array
+    {
+        return $this->gardens ??= array_map(intval(...), DB::table('gardens')->pluck('id', 'name')->all());
+    }
+}

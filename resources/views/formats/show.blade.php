@@ -1,0 +1,50 @@
+@use('App\Formats\RowSort')
+@use('App\Models\Import')
+<x-layout :title="$import->name">
+    <p class="crumbs"><a href="{{ route('files') }}">Files</a></p>
+    <h1>{{ $import->name }}</h1>
+    @if ($import->isBusy())
+        <div class="said" role="status" x-data="anew"><span>{{ $import->status === Import::READING ? 'Being read'
+            : 'Being taken in, all of it or nothing' }}: {{ number_format($import->came()) }} lines so far.<br><progress
+            class="w-100" aria-label="How far it is" @if ($import->status === Import::WRITING) max="{{ $import->new +
+            $import->changed }}" value="{{ $import->came() }}" @endif></progress></span><a class="btn btn-quiet"
+            href="{{ route('files.show', $import) }}">Look again</a></div>
+    @elseif ($import->status === Import::REFUSED)
+        <div class="said wrong" role="alert">{{ $import->says }} Nothing was kept.</div>
+        <p><a class="btn btn-quiet" href="{{ route('files') }}">Choose another file</a></p>
+    @else
+        @if ($import->says)<div class="said wrong" role="alert">{{ $import->says }}</div>@endif
+        <p class="tally">@foreach (['new' => 'new', 'changed' => 'changed', 'same' => 'as they are',
+            'wrong' => 'wrong'] as $each => $word)<a href="{{ route('files.show', [$import, ...($does?->value === $each
+            ? [] : ['does' => $each])]) }}" @if ($does?->value === $each) aria-current="true"
+            @endif><b>{{ number_format($import->{$each}) }}</b>{{ $word }}</a>@endforeach</p>
+        @if ($import->status === Import::DONE)
+            <div class="said" role="status"><span>Taken in: {{ number_format($import->new) }} new,
+                {{ number_format($import->changed) }} changed. Who changed what shows each.</span><a
+                class="btn btn-quiet" href="{{ route('gardens.index') }}">Gardens</a></div>
+        @elseif ($import->new + $import->changed > 0)
+            <form method="post" action="{{ route('files.accept', $import) }}" class="d-flex gap-2 mb-3 flex-wrap">@csrf
+                @method('put')<button class="btn btn-primary">Take in {{ number_format($import->new + $import->changed)
+                }} {{ $import->new + $import->changed === 1 ? 'line' : 'lines' }}{{ $import->wrong > 0
+                ? ' and leave '.number_format($import->wrong).' out' : '' }}</button></form>
+        @else
+            <p>There is nothing in it to take in.</p>
+        @endif
+        @if ($rows !== [])
+            <table class="ledger">
+                <thead><tr><th scope="col">Line</th><th scope="col">{{ $import->of === 'plants' ? 'Plant'
+                    : 'Garden' }}</th><th scope="col">It is</th><th scope="col">Says</th></tr></thead>
+                <tbody>@foreach ($rows as $row)<tr><td data-th="Line">{{ $row['line'] }}</td><td
+                    data-th="{{ $import->of === 'plants' ? 'Plant' : 'Garden' }}">{{ $row['label'] }}</td><td
+                    data-th="It is">@if ($row['does'] === RowSort::Wrong)<b class="wrong-note">wrong</b>@else{{
+                    $row['does']->value }}@endif</td><td data-th="Says">{{ implode('; ', $row['says']) }}</td></tr>
+                @endforeach</tbody>
+            </table>
+            <x-pages :pages="$pages" what="lines" />
+        @elseif ($does !== null)
+            <p>No line is like that.</p>
+        @endif
+        <form method="post" action="{{ route('files.destroy', $import) }}" class="mt-3">@csrf
+            @method('delete')<button class="btn btn-quiet">Put the file away</button></form>
+    @endif
+</x-layout>

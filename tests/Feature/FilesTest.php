@@ -1,0 +1,255 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Change;
+use App\Models\Feed;
+use App\Models\Garden;
+use App\Models\Import;
+use App\Models\Plant;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Reader;
+
+/** Files in and out: tables as CSV (RFC 4180), visits as iCalendar (RFC 5545), gardens as GeoJSON (RFC 7946). */
+final class FilesTest extends FeatureTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Storage::fake('local');
+        config(['queue.default' => 'sync']);
+        $this->actingAs($this->planner());
+    }
+
+    public function test_plants_go_out_and_come_in_as_they_were(): void
+    {
+        $this->wisteria->update([
+            'label' => "The \"old\" one, by\nthe gate", 'bed' => '=HYPERLINK(0)', 'height_mm' => 2455,
+            'hazards' => ['glass'], 'notes' => '-3 branches', 'grafted' => true, 'planted_on' => '2011-03-04',
+        ]);
+        Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'lilac', 'label' => 'Flieder, groß']);
+        $table = $this->get('/export/plants')->assertOk()->streamedContent();
+        self::assertStringContainsString('"The ""old"" one, by'."\n".'the gate"', $table);
+        self::assertStringContainsString("'=HYPERLINK(0)", $table, 'no spreadsheet takes it for a formula');
+        self::assertStringContainsString('245.5', $table);
+        $before = DB::table('plants')->get()->all();
+        $import = $this->take($table);
+        self::assertSame([0, 0, 2, 0], [$import->new, $import->changed, $import->same, $import->wrong]);
+        // The same without ids, in an empty book: garden and label tell them.
+        $without = (string) preg_replace('/^(id|\d+),/m', ',', $table);
+        DB::table('plants')->delete();
+        $import = $this->take(str_replace(',garden,', 'garden,', (string) preg_replace('/^,/m', '', $without)));
+        self::assertSame([2, 0, 0, 0], [$import->new, $import->changed, $import->same, $import->wrong]);
+        self::assertSame(0, DB::table('plants')->count(), 'nothing is kept before it is accepted');
+        $this->put("/files/$import->id")->assertRedirect("/files/$import->id");
+        $without = static fn (object $row): array => array_diff_key((array) $row, array_flip([
+            'id', 'created_at', 'updated_at', 'height_on', 'stems_on',
+        ]));
+        self::assertEquals(array_map($without, $before), array_map($without, DB::table('plants')->get()->all()));
+        self::assertSame('2027-02-20', DB::table('plants')->where('kind', 'wisteria')->value('height_on'));
+        self::assertSame(2, Change::query()->where('of', 'plant')->where('did', 'made')
+            ->whereIn('row_id', Plant::query()->pluck('id'))->count());
+        $this->get("/files/$import->id")->assertSee('Taken in: 2 new');
+        $this->get('/')->assertOk();
+    }
+
+    /** @return array<string, array{string}> the same table as five spreadsheets write it */
+    public static function spreadsheets(): array
+    {
+        $table = "garden;kind;label;height_cm;planted\r\nMillrace House;lilac;Flieder, groß;245,5;24.03.2018\r\n";
+
+        return [
+            'semicolons and decimal commas' => [$table],
+            'with a byte order mark' => ["\xEF\xBB\xBF$table"],
+            'in Windows-1252' => [mb_convert_encoding($table, 'Windows-1252', 'UTF-8')],
+            'in UTF-16' => ["\xFF\xFE".mb_convert_encoding($table, 'UTF-16LE', 'UTF-8')],
+            'with tabs and plain breaks' => [str_replace([';', "\r\n"], ["\t", "\n"], $table)],
+            'with other spelling of its columns' => [str_replace('height_cm', 'Height-CM', $table)],
+        ];
+    }
+
+    #[DataProvider('spreadsheets')]
+    public function test_a_table_is_understood_however_it_was_saved(string $table): void
+    {
+        $import = $this->take($table);
+        self::assertSame([1, 0, 0, 0], [$import->new, $import->changed, $import->same, $import->wrong]);
+        $this->put("/files/$import->id");
+        $plant = Plant::query()->where('kind', 'lilac')->sole();
+        self::assertSame(['Flieder, groß', 2455, '2018-03-24'], [
+            $plant->label, $plant->height_mm, (string) $plant->planted_on,
+        ]);
+    }
+
+    public function test_each_line_says_what_is_new_what_changes_and_what_is_wrong(): void
+    {
+        $this->wisteria->update(['label' => 'South wall', 'height_mm' => 3000, 'bed' => 'Wall']);
+        $import = $this->take(implode("\n", [
+            'garden,kind,label,height_cm,planted,hazards',
+            'Millrace House,wisteria,South wall,320,,', 'Millrace House,lilac,By the gate,,,',
+            'Millrace Hose,lilac,Nowhere,,,', 'Millrace House,lilck,Misspelt,,,',
+            'Millrace House,lilac,Tall,nine,2031-01-01,tigers', 'Millrace House,lilac,By the gate,,,', '', ',,,,,',
+        ]));
+        self::assertSame([1, 1, 0, 4], [$import->new, $import->changed, $import->same, $import->wrong]);
+        $this->get("/files/$import->id")->assertSeeInOrder([
+            '2', 'height_mm: 3200, was 3000', '4', 'there is no garden called &quot;Millrace Hose&quot;', '5',
+            'the plant book has no kind &quot;lilck&quot;', '6', 'lies in the future',
+            'is none of power-line', 'is no number', '7', 'stands in this file twice',
+        ], false)->assertSee('Take in 2 lines and leave 4 out');
+        $this->get("/files/$import->id?does=wrong")->assertDontSee('was 3000');
+        $this->put("/files/$import->id");
+        $wisteria = $this->wisteria->fresh();
+        self::assertSame([3200, 'Wall', '2027-02-20'], [
+            $wisteria?->height_mm, $wisteria?->bed, (string) $wisteria?->height_on,
+        ], 'a column that is not there changes nothing');
+        self::assertSame(2, Plant::query()->count());
+        // Twice accepted, once taken in.
+        $this->put("/files/$import->id");
+        self::assertSame(2, Plant::query()->count());
+        $this->delete("/files/$import->id")->assertRedirect('/files');
+        self::assertSame(0, DB::table('import_rows')->count());
+        Storage::disk('local')->assertMissing("imports/$import->id.csv");
+    }
+
+    public function test_what_fails_on_the_way_leaves_nothing(): void
+    {
+        $import = $this->take("garden,kind,label\nMillrace House,lilac,One\nMillrace House,lilac,Two\n");
+        DB::table('import_rows')->where('label', 'Two')->update(['facts' => '{"garden_id":999999,"kind":"lilac"}']);
+        $count = Plant::query()->count();
+        try {
+            $this->withoutExceptionHandling()->put("/files/$import->id");
+            self::fail('a garden that is gone was taken');
+        } catch (\Throwable) {
+            self::assertSame($count, Plant::query()->count());
+        }
+        self::assertSame(Import::READ, $import->fresh()?->status);
+        $this->get("/files/$import->id")->assertSee('Nothing was kept');
+    }
+
+    /** @return array<string, array{string, string}> */
+    public static function noTables(): array
+    {
+        return [
+            'a workbook' => ["PK\x03\x04\0\0rest", 'This is no table of text'],
+            'an unknown column' => [
+                "garden,kind,hight_cm\nA,lilac,3\n", 'column 3: "hight_cm" is no column we know. Did you mean',
+            ],
+            'a column twice' => ["garden,kind,kind\nA,lilac,x\n", 'column 3: "kind" stands there twice'],
+            'no kinds' => ["garden,label\nA,x\n", 'the column "kind" is missing'],
+            'nothing' => ['', 'the column "garden" is missing'],
+            'only its first line' => ["garden,kind\n", 'no line below its first'],
+        ];
+    }
+
+    #[DataProvider('noTables')]
+    public function test_what_is_no_table_is_refused_in_words(string $table, string $says): void
+    {
+        $import = $this->take($table);
+        self::assertSame(Import::REFUSED, $import->status);
+        self::assertStringContainsString($says, (string) $import->says);
+        $this->get("/files/$import->id")->assertOk()->assertSee('Nothing was kept');
+        self::assertSame(0, DB::table('import_rows')->count());
+    }
+
+    public function test_more_lines_than_are_taken_at_once_are_refused(): void
+    {
+        $import = $this->take("garden,kind\n".str_repeat("Millrace House,lilac\n", 60_001));
+        self::assertSame(Import::REFUSED, $import->status);
+        self::assertStringContainsString('more than 60,000 lines', (string) $import->says);
+        self::assertSame(0, DB::table('import_rows')->count());
+        $this->post('/files', ['of' => 'plants'])->assertSessionHasErrors('file');
+        $this->post('/files', ['of' => 'people', 'file' => UploadedFile::fake()->createWithContent('a.csv', 'x')])
+            ->assertSessionHasErrors('of');
+    }
+
+    public function test_gardens_go_out_to_a_table_and_a_map_and_come_in_from_both(): void
+    {
+        $this->garden->update(['address' => 'Mill Lane 3', 'notes' => 'Key at 5, "back" door']);
+        $table = $this->get('/export/gardens')->assertOk()->streamedContent();
+        $map = $this->get('/export/places')->assertOk()->streamedContent();
+        foreach ([$table, $map] as $file) {
+            $import = $this->take($file, 'gardens');
+            self::assertSame([0, 0, 1, 0], [$import->new, $import->changed, $import->same, $import->wrong], $file);
+        }
+        $schema = json_decode((string) file_get_contents(base_path('docs/formats/geojson.schema.json')));
+        self::assertTrue((new Validator)->validate(json_decode($map), $schema)->isValid());
+        $feature = json_decode($map, true)['features'][0];
+        self::assertSame([$this->garden->longitude, $this->garden->latitude], $feature['geometry']['coordinates']);
+        self::assertSame('wisteria', $feature['properties']['plants'][0]['kind']);
+        $import = $this->take(
+            "name,latitude,longitude,crew,last_frost,first_frost\nNew one,51,75\nFrost,52,-2,Wren crew,04-22,10-28\n"
+            ."No crew,52,-2,Owl crew,,\nHalf,52,-2,,04-22,\n", 'gardens',
+        );
+        self::assertSame([2, 0, 0, 2], [$import->new, $import->changed, $import->same, $import->wrong]);
+        $this->get("/files/$import->id?does=wrong")->assertSee('no crew called')->assertSee('go together');
+        $this->withoutExceptionHandling()->put("/files/$import->id");
+        self::assertSame(3, Garden::query()->count());
+        $this->get('/gardens')->assertOk()->assertSee('New one');
+        self::assertSame(Import::REFUSED, $this->take('{"type":"Point"}', 'gardens')->status);
+        self::assertSame(Import::REFUSED, $this->take('{"type":', 'gardens')->status);
+    }
+
+    public function test_visits_go_out_as_a_calendar_that_others_read(): void
+    {
+        $visit = $this->visit('2027-02-25');
+        $text = (string) $this->get('/export/calendar')->assertOk()
+            ->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+        $calendar = Reader::read($text);
+        self::assertInstanceOf(VCalendar::class, $calendar);
+        self::assertSame([], $calendar->validate(), 'RFC 5545');
+        $event = $calendar->VEVENT;
+        self::assertSame(['20270225', '20270226', "Pruning: {$this->garden->name}"], [
+            (string) $event->DTSTART, (string) $event->DTEND, (string) $event->SUMMARY,
+        ]);
+        self::assertStringContainsString('Wisteria', (string) $event->DESCRIPTION);
+        self::assertStringContainsString("/visits/$visit->id", (string) $event->URL);
+        foreach (explode("\r\n", $text) as $line) {
+            self::assertLessThanOrEqual(75, strlen($line), 'RFC 5545, 3.1');
+        }
+        $other = Garden::factory()->create();
+        self::assertStringNotContainsString(
+            'VEVENT', (string) $this->get("/export/calendar?garden=$other->id")->getContent(),
+        );
+    }
+
+    public function test_a_calendar_is_subscribed_to_by_a_link_that_can_be_shut(): void
+    {
+        $this->visit('2027-02-25');
+        $this->post('/feeds', ['crew_id' => (string) $this->crew->id, 'garden' => ''])->assertSessionHas('feed');
+        $link = (string) parse_url((string) session('feed'), PHP_URL_PATH);
+        self::assertSame(1, preg_match('~^/calendar/(\w{40})\.ics$~', $link, $token));
+        self::assertSame(0, DB::table('feeds')->where('digest', $token[1] ?? '')->count(), 'only a digest is kept');
+        auth()->logout();
+        $this->get($link)->assertOk()->assertSee('BEGIN:VEVENT')->assertCookieMissing('pruning_hook_session');
+        $this->get('/calendar/'.str_repeat('a', 40).'.ics')->assertNotFound();
+        $this->actingAs($this->planner())->delete('/feeds/'.Feed::query()->sole()->id)->assertRedirect();
+        $this->get($link)->assertNotFound();
+        $this->post('/feeds', ['crew_id' => '', 'garden' => 'Nowhere at all'])->assertSessionHasErrors('garden');
+        $this->post('/feeds', ['crew_id' => '99999'])->assertSessionHasErrors('crew_id');
+    }
+
+    public function test_the_record_goes_out_as_a_table(): void
+    {
+        $task = $this->visitTask();
+        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 25])->assertSessionHasNoErrors();
+        $lines = explode("\r\n", trim($this->get('/export/logs')->streamedContent()));
+        self::assertCount(2, $lines);
+        self::assertStringContainsString('Millrace House', $lines[1]);
+        self::assertStringContainsString(',done,,25,', $lines[1]);
+    }
+
+    private function take(string $content, string $of = 'plants'): Import
+    {
+        $this->post('/files', [
+            'of' => $of, 'file' => UploadedFile::fake()->createWithContent('a table.csv', $content),
+        ])->assertSessionHasNoErrors();
+
+        return Import::query()->latest('id')->firstOrFail();
+    }
+}
