@@ -52,8 +52,10 @@ final readonly class CsvFile
                 continue;
             }
             if (! in_array($name, $known, true)) {
+                $near = Near::to($name, $known);
                 throw new Fault(sprintf(
-                    'line 1, column %d: "%s" is no column we know%s', $place + 1, $name, self::like($name, $known),
+                    'line 1, column %d: "%s" is no column we know%s', $place + 1, $name,
+                    $near === null ? '' : ". Did you mean \"$near\"?",
                 ));
             }
             if (in_array($name, $columns, true)) {
@@ -151,19 +153,5 @@ final readonly class CsvFile
         $counts = array_map(static fn (string $by): int => substr_count($first, $by), self::PARTED_BY);
 
         return self::PARTED_BY[(int) array_search(max($counts), $counts, true)];
-    }
-
-    /** @param  list<string>  $known */
-    private static function like(string $name, array $known): string
-    {
-        $near = null;
-        foreach ($known as $each) {
-            $far = levenshtein(substr($name, 0, 60), $each);
-            if ($near === null || $far < $near[0]) {
-                $near = [$far, $each];
-            }
-        }
-
-        return $near !== null && $near[0] <= 4 ? sprintf('. Did you mean "%s"?', $near[1]) : '';
     }
 }

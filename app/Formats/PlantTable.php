@@ -146,7 +146,10 @@ final class PlantTable implements Table
         }
         $id = $this->gardens()[$name] ?? null;
         if ($id === null) {
-            $cells->fault('garden', "there is no garden called \"$name\": add it first, or take in the gardens' file");
+            $near = Near::to($name, array_keys($this->gardens()));
+            $cells->fault('garden', "there is no garden called \"$name\"".($near === null
+                ? ': add it first, or take in the gardens\' file'
+                : ". Did you mean \"$near\"?"));
         }
 
         return $id;
@@ -158,7 +161,9 @@ final class PlantTable implements Table
             $this->kinds[$said] = $this->book->has($said) ? $said : $this->book->find($said)?->id;
         }
         if ($this->kinds[$said] === null) {
-            $near = $said === '' ? null : $this->book->nearestName($said);
+            $near = $said === '' ? null : $this->book->names()->find($said, [])[0]->name ?? Near::to(
+                $said, array_values(array_map(static fn ($names): string => $names->name, $this->book->names)),
+            );
             $cells->fault('kind', $said === ''
                 ? 'is empty'
                 : "the plant book has no kind \"$said\"".($near === null ? '' : ". Did you mean \"$near\"?"));
@@ -199,16 +204,21 @@ final class PlantTable implements Table
             $was = $column === 'hazards' ? json_decode((string) $was, true) : $was;
             $is = is_bool($value) ? (int) $value : $value;
             if ($was !== $is) {
-                $changes[$column] = sprintf('%s: %s, was %s', $column, self::inWords($value), self::inWords($was));
+                $changes[$column] = sprintf(
+                    '%s: %s, was %s', str_replace(['_mm', 'planted_on'], ['_cm', 'planted'], $column),
+                    self::inWords($value, $column), self::inWords($was, $column),
+                );
             }
         }
 
         return $changes;
     }
 
-    private static function inWords(mixed $value): string
+    /** As the table has it. */
+    private static function inWords(mixed $value, string $column): string
     {
         return match (true) {
+            is_numeric($value) && str_ends_with($column, '_mm') => (string) ($value / 10),
             $value === null, $value === '', $value === [] => 'nothing',
             is_array($value) => implode(' ', array_filter($value, is_string(...))),
             is_bool($value) => $value ? 'yes' : 'no',

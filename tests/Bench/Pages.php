@@ -54,6 +54,7 @@ final readonly class Pages
             'courses, three years on' => "/plants/$plant/courses?at=three",
             'people' => '/people',
             'post office' => '/post',
+            'files' => '/files',
             'bench' => '/bench',
             'a case' => '/bench/crowded-lilac',
             'one of ours to practise on' => "/bench/plant-$plant",

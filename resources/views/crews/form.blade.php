@@ -58,7 +58,7 @@
             <div><x-field name="on" label="Day" type="date" :value="(string) $today" /></div>
             <div><x-field name="why" label="Why: holiday, ill, frost" /></div>
             <div><x-field name="people" label="How many come all the same" inputmode="numeric" /></div>
-            <button class="btn btn-quiet">Keep</button>
+            <button class="btn btn-quiet mb-3">Keep</button>
         </form>
     @endif
 </x-layout>

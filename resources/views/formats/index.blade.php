@@ -60,7 +60,7 @@
             @csrf<x-once />
             <div><x-field name="crew_id" label="Crew" :options="Crew::names()" empty="all crews" /></div>
             <div><x-field name="garden" label="Garden, where only one" /></div>
-            <button class="btn btn-quiet">Make a link</button>
+            <button class="btn btn-quiet mb-3">Make a link</button>
         </form>
     </section>
 </x-layout>
