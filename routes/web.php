@@ -173,6 +173,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('export/logs', [ExportController::class, 'logs'])->name('export.logs');
     Route::get('export/calendar', [ExportController::class, 'calendar'])->name('export.calendar');
     Route::get('export/places', [ExportController::class, 'places'])->name('export.places');
+    Route::get('export/firm', [ExportController::class, 'firm'])->name('export.firm');
     Route::get('export/{of}', [ExportController::class, 'table'])->whereIn('of', array_keys(Tables::OF))
         ->name('export');
     Route::post('feeds', [FeedController::class, 'store'])->name('feeds.store');

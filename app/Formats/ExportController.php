@@ -12,6 +12,7 @@ use App\Support\Controller;
 use App\Support\Today;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** What the firm has, in open formats: tables as CSV, visits as a calendar, places on a map. */
@@ -48,6 +49,18 @@ final class ExportController extends Controller
         return new StreamedResponse($map->write(...), 200, [
             'Content-Type' => 'application/geo+json', 'Content-Disposition' => self::named('gardens.geojson'),
         ]);
+    }
+
+    /** Everything, for another installation. */
+    public function firm(FirmDocument $document): BinaryFileResponse
+    {
+        $this->authorize('update', Firm::class);
+        $file = (string) tempnam(sys_get_temp_dir(), 'hook-firm');
+        $document->write($file);
+
+        return (new BinaryFileResponse($file, 200, [
+            'Content-Type' => 'application/zip', 'Content-Disposition' => self::named('firm.zip'),
+        ]))->deleteFileAfterSend();
     }
 
     public static function ics(string $calendar, string $name): Response

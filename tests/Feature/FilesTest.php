@@ -98,7 +98,8 @@ final class FilesTest extends FeatureTestCase
         ]));
         self::assertSame([1, 1, 0, 4], [$import->new, $import->changed, $import->same, $import->wrong]);
         $this->get("/files/$import->id")->assertSeeInOrder([
-            '2', 'height_cm: 320, was 300', '4', 'there is no garden called &quot;Millrace Hose&quot;. Did you mean &quot;Millrace House&quot;?', '5',
+            '2', 'height_cm: 320, was 300', '4',
+            'there is no garden called &quot;Millrace Hose&quot;. Did you mean &quot;Millrace House&quot;?', '5',
             'the plant book has no kind &quot;lilck&quot;. Did you mean &quot;Lilac&quot;?', '6', 'lies in the future',
             'is none of power-line', 'is no number', '7', 'stands in this file twice',
         ], false)->assertSee('Take in 2 lines and leave 4 out');

@@ -138,6 +138,7 @@ final class RolesTest extends FeatureTestCase
         ['feeds.store', 'post', 302, 403, 403, 403, 403],
         ['feeds.destroy', 'delete', 302, 403, 403, 403, 403],
         ['export', 'get', 200, 403, 403, 403, 403],
+        ['export.firm', 'get', 200, 403, 403, 403, 403],
         ['export.logs', 'get', 200, 403, 403, 403, 403],
         ['export.calendar', 'get', 200, 403, 403, 403, 403],
         ['export.places', 'get', 200, 403, 403, 403, 403],

@@ -14,6 +14,8 @@
                 <li><a href="{{ route('export.calendar') }}">Visits</a> of the last two months and all to come
                     (iCalendar)</li>
                 <li><a href="{{ route('export.places') }}">Gardens with their plants</a>, for a map (GeoJSON)</li>
+                <li><a href="{{ route('export.firm') }}">Everything, with the photos</a>, for another installation (ZIP)
+                    </li>
             </ul>
         </section>
         <section class="col-lg-6" aria-labelledby="in">
