@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use App\Bench\BenchController;
 use App\Bench\SignOffController;
+use App\Clients\ClientController;
+use App\Clients\LetterController;
 use App\Formats\ExportController;
 use App\Formats\FeedController;
 use App\Formats\FileController;
@@ -46,7 +48,7 @@ use Illuminate\Support\Facades\Route;
 
 // A number that no row can have leads nowhere; it is not asked for.
 $rows = ['garden', 'plant', 'visit', 'task', 'crew', 'observation', 'note', 'draft', 'off', 'version', 'change',
-    'answer', 'person', 'sign_off', 'import', 'feed'];
+    'answer', 'person', 'sign_off', 'import', 'feed', 'word'];
 foreach ($rows as $row) {
     Route::pattern($row, '[0-9]{1,18}');
 }
@@ -69,11 +71,20 @@ Route::middleware('guest')->group(function (): void {
 
 // Whoever is invited comes in by the link of a letter.
 Route::get('welcome/{person}', [WelcomeController::class, 'show'])->name('welcome');
-Route::post('welcome/{person}', [WelcomeController::class, 'store'])->middleware('throttle:12,1');
+Route::post('welcome/{person}', [WelcomeController::class, 'store'])->middleware('throttle:12,1,welcome');
+
+// A client's own page, by the link of a letter.
+Route::prefix('client/{token}')->where(['token' => '[A-Za-z0-9]{40}'])->middleware('throttle:120,1,client')
+    ->group(function (): void {
+        Route::get('', [ClientController::class, 'show'])->name('client');
+        Route::post('', [ClientController::class, 'say'])->middleware('throttle:12,1,client-say')->name('client.say');
+        Route::get('visits/{visit}', [ClientController::class, 'report'])->name('client.report');
+        Route::get('photos/{photo}', [ClientController::class, 'photo'])->name('client.photo');
+    });
 
 // Calendars keep up with the visits by a link nobody guesses.
 Route::get('calendar/{token}.ics', [FeedController::class, 'show'])->where('token', '[A-Za-z0-9]{40}')
-    ->middleware('throttle:120,1')->withoutMiddleware('web')->name('feed');
+    ->middleware('throttle:120,1,calendar')->withoutMiddleware('web')->name('feed');
 
 // What a phone shows of a page it does not hold, without signal.
 Route::view('offline', 'offline')->name('offline');
@@ -178,6 +189,11 @@ Route::middleware('auth')->group(function (): void {
         ->name('export');
     Route::post('feeds', [FeedController::class, 'store'])->name('feeds.store');
     Route::delete('feeds/{feed}', [FeedController::class, 'destroy'])->name('feeds.destroy');
+    Route::get('gardens/{garden}/letter', [LetterController::class, 'show'])->name('letters.show');
+    Route::post('gardens/{garden}/letter', [LetterController::class, 'send'])->name('letters.send');
+    Route::delete('gardens/{garden}/letter', [LetterController::class, 'shut'])->name('letters.shut');
+    Route::get('visits/{visit}/report', [LetterController::class, 'report'])->name('reports.show');
+    Route::put('words/{word}', [LetterController::class, 'heard'])->name('words.heard');
     Route::get('post', [PostController::class, 'index'])->name('post');
     Route::get('changes', [ChangeController::class, 'index'])->name('changes');
     Route::post('changes/{change}/undo', [ChangeController::class, 'undo'])->name('changes.undo');

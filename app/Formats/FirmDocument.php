@@ -30,7 +30,7 @@ final class FirmDocument
     public const TABLES = [
         'firms', 'crews', 'crew_days_off', 'users', 'gardens', 'plants', 'observations', 'bloom_notes', 'visits',
         'visit_tasks', 'work_logs', 'entries', 'photos', 'stem_surveys', 'stem_taps', 'own_kinds', 'bench_answers',
-        'sign_offs', 'changes',
+        'sign_offs', 'client_words', 'changes',
     ];
 
     /** What opens an account, or follows from the rest. */

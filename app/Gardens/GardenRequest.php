@@ -66,6 +66,10 @@ final class GardenRequest extends AskedRequest
             'closed_days' => ['sometimes', 'array'],
             'closed_days.*' => ['integer', 'between:0,7'],
             'notes' => ['nullable', 'string', 'max:2000'],
+            'client_email' => ['nullable', 'string', 'max:190', 'email'],
+            'client_phone' => ['nullable', 'string', 'max:40', 'regex:/^[+0-9 ()\/.-]{4,}$/'],
+            'wishes' => ['nullable', 'string', 'max:2000'],
+            'photos_ok' => ['nullable', 'in:1,0'],
             ...PracticeRules::rules(),
         ];
     }
@@ -172,6 +176,8 @@ final class GardenRequest extends AskedRequest
     public function messages(): array
     {
         return [
+            'client_email.email' => 'That is no e-mail address: name@house.example.',
+            'client_phone.regex' => 'Write figures, with spaces where you like.',
             'setup_minutes.between' => 'Between 0 and 240 minutes.',
             'latitude.between' => 'A latitude lies between -90 (south) and 90 (north) degrees.',
             'longitude.between' => 'A longitude lies between -180 (west) and 180 (east) degrees.',

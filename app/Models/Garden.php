@@ -36,6 +36,10 @@ use PruningHook\Core\Calendar\Region;
  * @property list<int> $closed_days weekdays on which nobody may come, 1 for Monday
  * @property int $revision raised by every change that what is due here rests on
  * @property bool $own_practice
+ * @property ?string $client_email
+ * @property ?string $client_phone
+ * @property ?string $wishes what the client has asked for
+ * @property ?bool $photos_ok whether pictures may be shown to the client; null where nobody has asked
  * @property-read ?Crew $crew
  * @property-read Collection<int, Plant> $plants
  * @property-read Collection<int, Observation> $observations
@@ -51,13 +55,13 @@ final class Garden extends Model
 
     protected $fillable = ['crew_id', 'name', 'client', 'address', 'latitude', 'longitude', 'elevation_m',
         'last_frost', 'first_frost', 'winter', 'normals', 'region', 'practice', 'notes', 'setup_minutes',
-        'closed_days'];
+        'closed_days', 'client_email', 'client_phone', 'wishes', 'photos_ok'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
         return ['practice' => 'array', 'latitude' => 'float', 'longitude' => 'float', 'closed_days' => 'array',
-            'normals' => 'array'];
+            'normals' => 'array', 'photos_ok' => 'boolean'];
     }
 
     protected $attributes = ['practice' => '{}', 'setup_minutes' => 15, 'closed_days' => '[]'];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Season;
 
+use App\Models\ClientWord;
 use App\Models\DraftStatus;
 use App\Models\PlanDraft;
 use App\Models\User;
@@ -18,6 +19,9 @@ final readonly class Decisions
 {
     /** Visits of a day that the weather is asked for. */
     private const VISITS = 12;
+
+    /** Words of clients that are shown at once. */
+    private const WORDS = 12;
 
     public function __construct(private Outlook $outlook)
     {
@@ -39,6 +43,7 @@ final readonly class Decisions
             $draft?->status === DraftStatus::Ready
                 ? self::decision('A plan is ready to be looked at', route('drafts.show', $draft))
                 : null,
+            ...$this->asked(),
             $lost > 0
                 ? self::decision(self::some($lost, 'visit').' on a day that is lost: plan anew', route('plan'))
                 : null,
@@ -53,6 +58,20 @@ final readonly class Decisions
                 ? self::decision(self::some($waiting, 'visit').' not logged yet', route('round', ['crew' => '']))
                 : null,
         ]));
+    }
+
+    /** @return list<array{says: string, link: string}> what clients said and nobody has seen to */
+    private function asked(): array
+    {
+        $said = [];
+        $words = ClientWord::query()->with('garden')->whereNull('heard_at')->orderBy('id')->limit(self::WORDS);
+        foreach ($words->get()->unique('garden_id') as $word) {
+            $said[] = self::decision(sprintf(
+                '%s %s: %s', $word->garden->client, ClientWord::KINDS[$word->kind], $word->garden->name,
+            ), route('letters.show', $word->garden));
+        }
+
+        return $said;
     }
 
     /**

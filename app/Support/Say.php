@@ -35,6 +35,12 @@ final readonly class Say
         return $day->month() === 1 ? $name.' '.$day->year() : $name;
     }
 
+    /** "March 2027" */
+    public static function monthOf(Day $day): string
+    {
+        return Carbon::create($day->year(), $day->month())?->format('F Y') ?? '';
+    }
+
     /** "Tue 14 Feb" */
     public static function weekday(Day $day): string
     {

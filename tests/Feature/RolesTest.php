@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\BenchAnswer;
 use App\Models\BloomNote;
 use App\Models\Change;
+use App\Models\ClientWord;
 use App\Models\CrewDayOff;
 use App\Models\Feed;
 use App\Models\Import;
@@ -130,6 +131,11 @@ final class RolesTest extends FeatureTestCase
         ['people.leave', 'post', 302, 403, 403, 403, 403],
         ['people.back', 'post', 403, 403, 403, 403, 403],
         ['post', 'get', 200, 403, 403, 403, 403],
+        ['letters.show', 'get', 200, 200, 403, 403, 403],
+        ['letters.send', 'post', 302, 302, 403, 403, 403],
+        ['letters.shut', 'delete', 302, 302, 403, 403, 403],
+        ['reports.show', 'get', 200, 200, 403, 403, 403],
+        ['words.heard', 'put', 302, 302, 403, 403, 403],
         ['files', 'get', 200, 403, 403, 403, 403],
         ['files.store', 'post', 302, 403, 403, 403, 403],
         ['files.show', 'get', 200, 403, 403, 403, 403],
@@ -151,8 +157,8 @@ final class RolesTest extends FeatureTestCase
     ];
 
     private const FOR_GUESTS = [
-        'offline', 'login', 'welcome', 'feed', 'password.request', 'password.email', 'password.reset',
-        'password.update',
+        'client', 'client.say', 'client.report', 'client.photo', 'offline', 'login', 'welcome', 'feed',
+        'password.request', 'password.email', 'password.reset', 'password.update',
     ];
 
     /** @param  array{string, string, int, int, int, int, int}  $row */
@@ -290,6 +296,9 @@ final class RolesTest extends FeatureTestCase
                     'sign_off' => $signOff?->id,
                     'answer' => $answer?->id,
                     'of' => 'plants',
+                    'word' => in_array('word', $needs, true)
+                        ? ClientWord::query()->create(['garden_id' => $this->garden->id, 'kind' => 'ask'])->id
+                        : null,
                     'import' => in_array('import', $needs, true)
                         ? Import::query()->create(['of' => 'plants', 'name' => 'a.csv', 'status' => Import::READ])->id
                         : null,

@@ -57,7 +57,7 @@ final class FirmCommand extends Command
         $planners->where('role', Role::Planner)->whereNull('left_on')->orderBy('id');
         $planner = $planners->first();
         if ($planner !== null) {
-            $this->line("Passwords do not travel. By this link $planner->name chooses one, once, and invites the rest:");
+            $this->line("Passwords do not travel. By this link $planner->name chooses one, and invites the rest:");
             $this->line($staff->welcome($planner));
         }
     }

@@ -55,6 +55,19 @@
                 the nearest garden</button>
             <p class="form-text mb-0" x-text="says" aria-live="polite"></p>
         </div>
+        <fieldset><legend>The client</legend>
+            <div class="row">
+                <div class="col-md-6"><x-field name="client_email" label="E-mail address" type="email"
+                    :value="$garden->client_email" autocomplete="off" help="The season's letter goes there." /></div>
+                <div class="col-md-6"><x-field name="client_phone" label="Telephone" type="tel"
+                    :value="$garden->client_phone" autocomplete="off" help="For text messages." /></div>
+                <div class="col-12"><x-field name="wishes" label="Wishes" type="textarea"
+                    :value="$garden->wishes" /></div>
+                <div class="col-md-6"><x-field name="photos_ok" label="Photos of the garden" :value="$garden->photos_ok
+                    === null ? '' : (int) $garden->photos_ok" :options="['1' => 'may be taken and shown to the client',
+                    '0' => 'not wanted']" empty="nobody has asked yet" /></div>
+            </div>
+        </fieldset>
         <fieldset><legend>For the plan</legend>
             <x-field name="setup_minutes" label="Set-up of each visit, minutes" :value="$garden->setup_minutes" required
                 inputmode="numeric" width="to-18" help="Unloading, sweeping up, a word with the client." />

@@ -10,6 +10,7 @@
             @can('update', $garden)
                 <a class="btn btn-quiet" href="{{ route('gardens.plants.create', $garden) }}">Add a plant</a>
                 <a class="btn btn-quiet" href="{{ route('plants.list', $garden) }}">Plants from a list</a>
+                <a class="btn btn-quiet" href="{{ route('letters.show', $garden) }}">Letter</a>
                 <a class="btn btn-quiet" data-key="e" href="{{ route('gardens.edit', $garden) }}">Edit</a>
             @endcan
         </div>
@@ -42,6 +43,7 @@
             </dl>
             @foreach ($putAside as $says)<p class="wrong-note mt-2 mb-0">{{ $says }}</p>@endforeach
             @if ($garden->notes)<p class="mt-2"><em>{{ $garden->notes }}</em></p>@endif
+            @if ($garden->wishes)<p class="mt-2"><b>{{ $garden->client }} wishes:</b> {{ $garden->wishes }}</p>@endif
 
             <h2>Due here</h2>
             @if ($rows === [])

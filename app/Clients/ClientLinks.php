@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Clients;
+
+use App\Models\ClientLink;
+use App\Models\Garden;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** The way to a client's own page: one at a time, signed by its being unguessable, and revocable. */
+final readonly class ClientLinks
+{
+    /** Opens a new one and shuts the one before; its address is known only now. */
+    public function open(Garden $garden, ?User $by): string
+    {
+        $token = Str::random(40);
+        DB::transaction(static function () use ($garden, $by, $token): void {
+            ClientLink::query()->where('garden_id', $garden->id)->delete();
+            ClientLink::query()->create([
+                'garden_id' => $garden->id, 'digest' => self::digest($token), 'made_by' => $by?->id,
+            ]);
+        });
+
+        return rtrim((string) config('app.url'), '/').route('client', $token, false);
+    }
+
+    public function shut(Garden $garden): void
+    {
+        ClientLink::query()->where('garden_id', $garden->id)->delete();
+    }
+
+    public function of(Garden $garden): ?ClientLink
+    {
+        return ClientLink::query()->where('garden_id', $garden->id)->first();
+    }
+
+    /** @throws \Illuminate\Database\Eloquent\ModelNotFoundException for one that was shut, or never was */
+    public function named(string $token): ClientLink
+    {
+        $link = ClientLink::query()->with('garden')->where('digest', self::digest($token))->firstOrFail();
+        $link->forceFill(['seen_at' => Carbon::now()])->save();
+
+        return $link;
+    }
+
+    private static function digest(string $token): string
+    {
+        return hash('sha256', $token);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Clients;
+
+use App\Models\Garden;
+use App\Post\GoesByText;
+use App\Post\TextChannel;
+use Illuminate\Notifications\Messages\MailMessage;
+use Illuminate\Notifications\Notification;
+use SensitiveParameter;
+
+/** Tells a client that the season's letter is there, and the way to their own page. */
+final class SeasonLetterNotification extends Notification implements GoesByText
+{
+    public function __construct(
+        private readonly Garden $garden,
+        private readonly string $firm,
+        #[SensitiveParameter] private readonly string $link,
+    ) {
+    }
+
+    /** @return list<string> */
+    public function via(): array
+    {
+        return array_values(array_filter([
+            $this->garden->client_email === null ? null : 'mail',
+            $this->garden->client_phone === null ? null : TextChannel::class,
+        ], is_string(...)));
+    }
+
+    public function toMail(): MailMessage
+    {
+        return (new MailMessage)
+            ->subject("Your garden this season: {$this->garden->name}")
+            ->view('mail.season-letter', [
+                'garden' => $this->garden, 'firm' => $this->firm, 'link' => $this->link,
+            ]);
+    }
+
+    public function toText(): string
+    {
+        return "$this->firm: what we do in {$this->garden->name} this season, and when: $this->link";
+    }
+}
