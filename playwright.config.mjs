@@ -28,7 +28,10 @@ export default defineConfig({
     ],
     webServer: Array.from({ length: WORKERS }, (_, worker) => ({
         command: `./hook demo --fresh --port ${FIRST_PORT + worker} --today ${TODAY}`,
-        env: { DB_DATABASE: `${process.cwd()}/database/browser-${worker}.sqlite`, PHP_CLI_SERVER_WORKERS: '2' },
+        env: {
+            DB_DATABASE: `${process.cwd()}/database/browser-${worker}.sqlite`, PHP_CLI_SERVER_WORKERS: '2',
+            MAIL_MAILER: 'post',
+        },
         url: `http://127.0.0.1:${FIRST_PORT + worker}/up`,
         timeout: 180_000,
         reuseExistingServer: false,

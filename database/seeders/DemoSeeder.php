@@ -61,6 +61,8 @@ final class DemoSeeder extends Seeder
                 $garden = Garden::query()->create([
                     ...$place->garden($data['garden']),
                     'crew_id' => $crews[$index % 2 === 0 ? 'Wren crew' : 'Rook crew']->id,
+                    'client_email' => 'client'.($index + 1).'@valley.test',
+                    'photos_ok' => $index % 3 === 0 ? null : true,
                 ]);
                 foreach ($data['plants'] as $plant) {
                     $garden

@@ -55,6 +55,8 @@ final readonly class Pages
             'people' => '/people',
             'post office' => '/post',
             'files' => '/files',
+            'letter' => "/gardens/$garden/letter",
+            'report' => "/visits/$sheet/report",
             'bench' => '/bench',
             'a case' => '/bench/crowded-lilac',
             'one of ours to practise on' => "/bench/plant-$plant",
