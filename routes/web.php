@@ -12,6 +12,7 @@ use App\Formats\FileController;
 use App\Formats\Tables;
 use App\Gardens\FrostController;
 use App\Gardens\GardenController;
+use App\Gardens\LabelController;
 use App\Gardens\SiteYearController;
 use App\History\ChangeController;
 use App\People\AccountController;
@@ -104,6 +105,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('frost-dates', [FrostController::class, 'show'])->name('frost');
     Route::get('site-year', [SiteYearController::class, 'show'])->name('site-year');
     Route::resource('gardens', GardenController::class)->except('destroy');
+    Route::get('gardens/{garden}/labels', LabelController::class)->name('gardens.labels');
     Route::get('gardens/{garden}/plants/list', [PlantListController::class, 'create'])->name('plants.list');
     Route::post('gardens/{garden}/plants/list', [PlantListController::class, 'preview'])->name('plants.preview');
     Route::post('gardens/{garden}/plants/listed', [PlantListController::class, 'store'])->name('plants.plant');

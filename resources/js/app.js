@@ -12,9 +12,11 @@ Alpine.data('offer', offer);
 // What only some pages have comes with those pages.
 const parts = {
     anew: () => import('./anew'), board: () => import('./board'), drawing: () => import('./drawing'),
-    frost: () => import('./frost'), kinds: () => import('./kinds'), moments: () => import('./moments'),
+    frost: () => import('./frost'), kinds: () => import('./kinds'), labels: () => import('./labels'),
+    moments: () => import('./moments'),
     plan: () => import('./plan'),
-    rota: () => import('./rota'), siteYear: () => import('./site-year'), waiting: () => import('./rota'),
+    rota: () => import('./rota'), scan: () => import('./scan'), siteYear: () => import('./site-year'),
+    waiting: () => import('./rota'),
 };
 const here = Object.keys(parts).filter(name => document.querySelector(`[x-data^="${name}"]`));
 Promise.allSettled(here.map(async name => Alpine.data(name, (await parts[name]())[name]))).then(() => Alpine.start());

@@ -19,7 +19,8 @@ const PAGES = [
     '/plan', '/plan?week=2027-03-15', '/crews', '/crews/create', '/crews/1/edit',
     '/round?crew=1', '/gardens?q=lane', '/gardens/1?visits=2', '/offline', '/record',
     '/record?q=rose&left=1', '/record/compare?kind=wisteria', '/record/compare',
-    '/account', '/people', '/people/create', '/people/2/edit', '/post', '/files', '/gardens/1/letter', '/visits/1/report', '/changes', '/changes?did=taken-out',
+    '/account',
+    '/people', '/people/create', '/people/2/edit', '/post', '/files', '/gardens/1/letter', '/gardens/1/labels', '/visits/1/report', '/changes', '/changes?did=taken-out',
 ];
 
 const FULL = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];

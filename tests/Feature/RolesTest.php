@@ -44,6 +44,7 @@ final class RolesTest extends FeatureTestCase
         ['frost', 'get', 200, 200, 200, 403, 403],
         ['site-year', 'get', 200, 200, 200, 403, 403],
         ['kinds.find', 'get', 200, 200, 200, 200, 200],
+        ['gardens.labels', 'get', 200, 200, 200, 200, 200],
         ['gardens.create', 'get', 200, 403, 403, 403, 403],
         ['gardens.store', 'post', 302, 403, 403, 403, 403],
         ['gardens.edit', 'get', 200, 200, 403, 403, 403],

@@ -7,6 +7,7 @@
                 $garden) }}">Plan a visit</a>@endcan
             <a class="btn btn-quiet" href="{{ route('observations.index', $garden) }}">Signs of the season</a>
             <a class="btn btn-quiet" href="{{ route('record', ['garden' => $garden->name]) }}">Record</a>
+            <a class="btn btn-quiet" href="{{ route('gardens.labels', $garden) }}">Labels</a>
             @can('update', $garden)
                 <a class="btn btn-quiet" href="{{ route('gardens.plants.create', $garden) }}">Add a plant</a>
                 <a class="btn btn-quiet" href="{{ route('plants.list', $garden) }}">Plants from a list</a>

@@ -5,6 +5,12 @@
             name="q" type="search" value="{{ $text }}"></div>
         <button class="btn btn-primary">Find</button>
     </form>
+    <div x-data="scan" x-cloak>
+        <button type="button" class="btn btn-quiet" x-show="can" x-on:click="begin">Scan a label</button>
+        <div x-show="open" class="mt-2"><video x-ref="video" class="scanned" muted playsinline></video><button
+            type="button" class="btn btn-quiet" x-on:click="end">Close the camera</button></div>
+        <p class="wrong-note" x-show="says" x-text="says" aria-live="polite"></p>
+    </div>
     @if ($text === '')
         <p>Common and botanical names both work: "buddleja" finds every butterfly bush. So does the
             number of a plant, as it stands on its label and on the sheet.</p>
