@@ -39,6 +39,7 @@ use App\Record\EntryController;
 use App\Record\PhotoController;
 use App\Record\RecordController;
 use App\Record\WorkLogController;
+use App\Reports\ReportController;
 use App\Season\SearchController;
 use App\Season\SeasonController;
 use App\Stems\StemController;
@@ -196,6 +197,10 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('gardens/{garden}/letter', [LetterController::class, 'shut'])->name('letters.shut');
     Route::get('visits/{visit}/report', [LetterController::class, 'report'])->name('reports.show');
     Route::put('words/{word}', [LetterController::class, 'heard'])->name('words.heard');
+    Route::get('reports', [ReportController::class, 'show'])->name('reports');
+    Route::post('reports', [ReportController::class, 'store'])->name('reports.store');
+    Route::get('reports/{season}/{of}', [ReportController::class, 'table'])->where('season', '[0-9]{4}')
+        ->whereIn('of', ['garden', 'kind', 'crew', 'windows', 'waste', 'renewal', 'findings'])->name('reports.table');
     Route::get('post', [PostController::class, 'index'])->name('post');
     Route::get('changes', [ChangeController::class, 'index'])->name('changes');
     Route::post('changes/{change}/undo', [ChangeController::class, 'undo'])->name('changes.undo');

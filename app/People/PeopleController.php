@@ -10,6 +10,7 @@ use App\Models\Crew;
 use App\Models\Role;
 use App\Models\User;
 use App\Support\Controller;
+use App\Support\Pages;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -19,12 +20,19 @@ use Illuminate\Support\Facades\Auth;
 /** Who works for the firm: inviting them, what they may do, and their leaving. What they did stays in the record. */
 final class PeopleController extends Controller
 {
-    public function index(): View
+    private const ON_A_PAGE = 30;
+
+    public function index(Request $request): View
     {
-        $people = User::query()->with('crew')->orderBy('name')->get();
+        $here = User::query()->with('crew')->whereNull('left_on');
+        $gone = User::query()->whereNotNull('left_on');
+        $pages = Pages::of($request, (clone $here)->count(), self::ON_A_PAGE);
+        $left = Pages::of($request, (clone $gone)->count(), self::ON_A_PAGE, 'left');
+        $here->orderBy('name')->orderBy('id')->skip($pages->offset())->limit($pages->per);
+        $gone->orderByDesc('left_on')->orderBy('id')->skip($left->offset())->limit($left->per);
 
         return view('people.index', [
-            'here' => $people->whereNull('left_on'), 'gone' => $people->whereNotNull('left_on'),
+            'here' => $here->get(), 'pages' => $pages, 'gone' => $gone->get(), 'left' => $left,
         ]);
     }
 

@@ -70,6 +70,7 @@ final class LayersTest
         'Visits',
         'Planning',
         'Formats',
+        'Reports',
         'Clients',
         'People',
         'Policies',

@@ -55,6 +55,7 @@ final readonly class Pages
             'people' => '/people',
             'post office' => '/post',
             'files' => '/files',
+            'reports' => '/reports',
             'labels' => "/gardens/$garden/labels",
             'letter' => "/gardens/$garden/letter",
             'report' => "/visits/$sheet/report",

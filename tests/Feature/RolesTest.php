@@ -18,6 +18,8 @@ use App\Models\PlanDraft;
 use App\Models\Plant;
 use App\Models\SignOff;
 use App\Models\Visit;
+use App\Reports\MakeReport;
+use App\Reports\Reckoning;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Str;
@@ -132,6 +134,9 @@ final class RolesTest extends FeatureTestCase
         ['people.leave', 'post', 302, 403, 403, 403, 403],
         ['people.back', 'post', 403, 403, 403, 403, 403],
         ['post', 'get', 200, 403, 403, 403, 403],
+        ['reports', 'get', 200, 403, 403, 403, 403],
+        ['reports.store', 'post', 302, 403, 403, 403, 403],
+        ['reports.table', 'get', 200, 403, 403, 403, 403],
         ['letters.show', 'get', 200, 200, 403, 403, 403],
         ['letters.send', 'post', 302, 302, 403, 403, 403],
         ['letters.shut', 'delete', 302, 302, 403, 403, 403],
@@ -261,6 +266,9 @@ final class RolesTest extends FeatureTestCase
             ])
             : null;
 
+        if ($name === 'reports.table') {
+            (new MakeReport(2027))->handle($this->app->make(Reckoning::class));
+        }
         $person = in_array('person', $needs, true) || in_array('answer', $needs, true)
             || in_array('sign_off', $needs, true) ? $this->hand() : null;
         $signOff = in_array('sign_off', $needs, true) && $person !== null
@@ -296,7 +304,8 @@ final class RolesTest extends FeatureTestCase
                     'person' => $person?->id,
                     'sign_off' => $signOff?->id,
                     'answer' => $answer?->id,
-                    'of' => 'plants',
+                    'of' => $name === 'reports.table' ? 'windows' : 'plants',
+                    'season' => 2027,
                     'word' => in_array('word', $needs, true)
                         ? ClientWord::query()->create(['garden_id' => $this->garden->id, 'kind' => 'ask'])->id
                         : null,
@@ -313,6 +322,7 @@ final class RolesTest extends FeatureTestCase
             ) + match ($name) {
                 'frost' => ['latitude' => 52, 'longitude' => -2, 'elevation_m' => 90],
                 'plants.preview' => ['list' => 'lilac'],
+                'reports.store' => ['season' => 2027],
                 'site-year' => ['latitude' => 52, 'longitude' => -2, 'elevation_m' => 90, 'last_frost' => '04-22',
                     'first_frost' => '10-28'],
                 'plan.cost' => ['on' => '2027-02-25', 'crew' => $this->crew->id],

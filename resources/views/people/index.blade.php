@@ -18,7 +18,8 @@
             </li>
         @endforeach
     </ul>
-    @if (count($here) === 1)<p>Nobody else is here yet. Invite the leads and hands of your crews: each gets a letter
+    @if ($pages->last > 1)<x-pages :pages="$pages" what="people" />@endif
+    @if ($pages->total === 1)<p>Nobody else is here yet. Invite the leads and hands of your crews: each gets a letter
         with a link to choose a password.</p>@endif
     @if ($gone->isNotEmpty())
         <h2>Left the firm</h2>
@@ -34,5 +35,6 @@
                 </li>
             @endforeach
         </ul>
+        @if ($left->last > 1)<x-pages :pages="$left" what="who left" />@endif
     @endif
 </x-layout>

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reports;
+
+use App\Models\SeasonReport;
+use App\Support\Page;
+use PruningHook\Core\Drawing\DotMap;
+use PruningHook\Core\Drawing\PairBars;
+
+/** What a season came to, drawn and in tables. */
+final readonly class ReportPage extends Page
+{
+    /**
+     * @param  list<int>  $seasons  there are lines of, the last first
+     * @param  list<array{by: string, name: string, bars: PairBars, rows: list<array{string, int, int, int}>}>  $hours
+     * @param  list<array{string, int}>  $findings  by finding, the most first
+     */
+    public function __construct(
+        public int $season,
+        public array $seasons,
+        public ?SeasonReport $report,
+        public array $hours,
+        public DotMap $map,
+        public array $findings,
+    ) {
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Drawing;
+
+/** Places where they lie to each other, north up, each a dot as large as what was counted there; in a square of 100. */
+final readonly class DotMap
+{
+    public const SIZE = 100.0;
+
+    private const MARGIN = 10.0;
+
+    private const LARGEST = 6.0;
+
+    /** More names than that cover one another. */
+    private const NAMES = 16;
+
+    /** @param  list<array{at: Spot, radius: float, label: string, name: ?string}>  $dots  the name once for each place */
+    private function __construct(public array $dots)
+    {
+    }
+
+    /**
+     * @param  list<array{float, float, int, string, string}>  $places  latitude, longitude, how many, what is told of
+     *     it, and what the place is called
+     */
+    public static function of(array $places): self
+    {
+        if ($places === []) {
+            return new self([]);
+        }
+        $latitudes = array_column($places, 0);
+        $longitudes = array_column($places, 1);
+        // A degree of longitude is the shorter the further from the equator.
+        $narrow = cos(deg2rad(array_sum($latitudes) / count($latitudes)));
+        $across = max(
+            0.01, max($latitudes) - min($latitudes), (max($longitudes) - min($longitudes)) * $narrow,
+        );
+        $scale = (self::SIZE - 2 * self::MARGIN) / $across;
+        $middle = [(max($latitudes) + min($latitudes)) / 2, (max($longitudes) + min($longitudes)) / 2];
+        $most = max(1, ...array_column($places, 2));
+        $dots = $named = [];
+        foreach ($places as [$latitude, $longitude, $many, $label, $name]) {
+            $dots[] = [
+                'at' => new Spot(
+                    round(self::SIZE / 2 + ($longitude - $middle[1]) * $narrow * $scale, 1),
+                    round(self::SIZE / 2 - ($latitude - $middle[0]) * $scale, 1),
+                ),
+                // The area tells how many.
+                'radius' => round(max(1.2, self::LARGEST * sqrt($many / $most)), 1),
+                'label' => $label, 'name' => isset($named[$name]) || count($named) >= self::NAMES ? null : $name,
+            ];
+            $named[$name] = true;
+        }
+
+        return new self($dots);
+    }
+}

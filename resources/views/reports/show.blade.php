@@ -1,0 +1,90 @@
+@use('App\Support\Say')
+@use('App\Support\Today')
+@use('PruningHook\Core\Drawing\DotMap')
+@use('PruningHook\Core\Drawing\PairBars')
+<x-layout :title="'Season '.$season">
+    <p class="crumbs"><a href="{{ route('record') }}">Record</a></p>
+    <h1>What the season came to</h1>
+    <form class="filters no-print" action="{{ route('reports') }}">
+        <div><label for="season">Season</label><select class="form-select" id="season" name="season">@foreach ($seasons
+            as $each)<option @selected($each === $season)>{{ $each }}</option>@endforeach</select></div>
+        <button class="btn btn-primary">Show</button>
+    </form>
+    @if ($report->isUnderWay())
+        <div class="said" role="status" x-data="anew"><span>It is being reckoned. This page looks again by
+            itself.</span><a class="btn btn-quiet" href="{{ request()->fullUrl() }}">Look again</a></div>
+    @endif
+    @if ($report->result)
+        <div class="d-flex gap-2 align-items-center mb-2"><span class="soft">As it stood on {{
+            Say::date(Today::of($report->made_at)) }}, {{ Say::time($report->made_at) }}.</span>
+            <form method="post" action="{{ route('reports.store', ['season' => $season]) }}" class="no-print">@csrf
+                <button class="btn btn-quiet">Reckon anew</button></form></div>
+        <h2>Hours, forecast and fact</h2>
+        @if (collect($hours)->every(fn ($by) => $by['rows'] === []))<p>Nobody has logged minutes in this season yet.</p>
+        @else
+            <p class="soft">The pale bar is what was forecast, the dark one what it took; broken and rust where it took
+                longer.</p>
+            <div class="row">
+            @foreach ($hours as $by)
+                <section class="col-lg-4" aria-labelledby="by-{{ $by['by'] }}">
+                    <h3 id="by-{{ $by['by'] }}">{{ $by['name'] }}</h3>
+                    <svg class="drawing" viewBox="0 0 100 {{ max(1, $by['bars']->height) }}" role="img"
+                        aria-label="Hours {{ lcfirst($by['name']) }}, forecast and fact; the table says the same">
+                        @foreach ($by['bars']->rows as $row)
+                            <text class="r-name" x="0" y="{{ $row['y'] + 4.5 }}">{{ $row['name'] }}</text>
+                            <rect class="r-thought" x="0" y="{{ $row['y'] + 6 }}" width="{{ $row['thought'] }}"
+                                height="2.5"/>
+                            <rect class="{{ $row['isOver'] ? 'r-over' : 'r-came' }}" x="0" y="{{ $row['y'] + 9 }}"
+                                width="{{ $row['came'] }}" height="2.5"/>
+                        @endforeach
+                    </svg>
+                    <details><summary>The table</summary>
+                        <table class="ledger"><thead><tr><th scope="col">{{ ucfirst($by['by']) }}</th><th
+                            scope="col">Forecast</th><th scope="col">Took</th><th scope="col">Lines</th></tr></thead>
+                            <tbody>@foreach ($by['rows'] as [$name, $planned, $took, $lines])<tr><td>{{ $name
+                                }}</td><td data-th="Forecast">{{ Say::minutes($planned) }}</td><td data-th="Took">{{
+                                Say::minutes($took) }}</td><td data-th="Lines">{{ $lines }}</td></tr>@endforeach</tbody>
+                        </table></details>
+                    <p class="no-print"><a href="{{ route('reports.table', [$season, $by['by']]) }}">As CSV</a></p>
+                </section>
+            @endforeach
+            </div>
+        @endif
+        <div class="row">
+            @foreach (['windows' => ['Windows', ['kept' => 'kept', 'early' => 'before it opened',
+                'late' => 'after it closed', 'missed' => 'missed']], 'waste' => ['Green waste, litres', []],
+                'renewal' => ['Renewed by thirds, plants', [1 => 'one third', 2 => 'two thirds', 3 => 'whole']]]
+                as $of => [$title, $words])
+                <section class="col-lg-4" aria-labelledby="of-{{ $of }}">
+                    <h2 id="of-{{ $of }}">{{ $title }}</h2>
+                    @if (array_sum($report->result[$of]) === 0)<p>Nothing of that yet.</p>
+                    @else
+                        <table class="ledger bars"><tbody>@foreach ($report->result[$of] as $key => $many)<tr><th
+                            scope="row">{{ $words[$key] ?? $key }}</th><td>{{ number_format($many) }}</td><td><progress
+                            max="{{ max($report->result[$of]) }}" value="{{ $many }}" aria-hidden="true"></progress>
+                            </td></tr>@endforeach</tbody></table>
+                        <p class="no-print"><a href="{{ route('reports.table', [$season, $of]) }}">As CSV</a></p>
+                    @endif
+                </section>
+            @endforeach
+        </div>
+        <h2>Findings</h2>
+        @if ($findings === [])<p>Nothing was found but that all is well.</p>
+        @else
+            <div class="row">
+                <div class="col-lg-6"><svg class="drawing r-map" viewBox="0 0 {{ DotMap::SIZE }} {{ DotMap::SIZE }}"
+                    role="img" aria-label="Where things were found, north up; the table says the same">
+                    <rect class="r-ground" x="0" y="0" width="{{ DotMap::SIZE }}" height="{{ DotMap::SIZE }}"/>
+                    @foreach ($map->dots as $dot)<circle class="r-dot" cx="{{ $dot['at']->x }}" cy="{{ $dot['at']->y }}"
+                        r="{{ $dot['radius'] }}"><title>{{ $dot['label'] }}</title></circle>@endforeach
+                    @foreach ($map->dots as $dot)@if ($dot['name'])<text class="r-place" x="{{ $dot['at']->x }}"
+                        y="{{ $dot['at']->y + 9 }}">{{ $dot['name'] }}</text>@endif @endforeach</svg></div>
+                <div class="col-lg-6"><table class="ledger"><thead><tr><th scope="col">Finding</th><th scope="col">Times
+                    </th></tr></thead><tbody>@foreach ($findings as [$name, $many])<tr><td>{{ $name }}</td><td
+                    data-th="Times">{{ $many }}</td></tr>@endforeach</tbody></table>
+                    <p class="no-print"><a href="{{ route('reports.table', [$season, 'findings']) }}">As CSV, by
+                        garden</a></p></div>
+            </div>
+        @endif
+    @endif
+</x-layout>
