@@ -106,6 +106,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('frost-dates', [FrostController::class, 'show'])->name('frost');
     Route::get('site-year', [SiteYearController::class, 'show'])->name('site-year');
     Route::resource('gardens', GardenController::class)->except('destroy');
+    Route::post('gardens/{garden}/archive', [GardenController::class, 'archive'])->name('gardens.archive');
+    Route::post('gardens/{garden}/back', [GardenController::class, 'back'])->name('gardens.back');
     Route::get('gardens/{garden}/labels', LabelController::class)->name('gardens.labels');
     Route::get('gardens/{garden}/plants/list', [PlantListController::class, 'create'])->name('plants.list');
     Route::post('gardens/{garden}/plants/list', [PlantListController::class, 'preview'])->name('plants.preview');

@@ -8,6 +8,7 @@ use App\Bridge\CorePlants;
 use App\Bridge\ReadsRain;
 use App\Models\Garden;
 use App\Support\Today;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
@@ -88,6 +89,10 @@ final readonly class DueKeeper
         // One transaction reads one state of the database: plants, record and revision belong together.
         $kept = DB::transaction(function () use ($garden, $basis): ?KeptGarden {
             $row = Garden::query()->with('plants')->find($garden);
+            if ($row?->archived_on !== null) {
+                // Nothing is due where nobody works any more.
+                $row->setRelation('plants', new Collection);
+            }
 
             return $row === null ? null : $this->reckoner->reckon($row, $basis->from, $basis->coversTo(), Today::day());
         });

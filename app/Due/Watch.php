@@ -92,7 +92,7 @@ final readonly class Watch
                 ]),
             );
         }
-        if ($garden->wasChanged([...self::SITE, 'practice'])) {
+        if ($garden->wasChanged([...self::SITE, 'practice', 'archived_on'])) {
             self::gardens($garden->id);
         }
     }

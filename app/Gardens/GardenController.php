@@ -70,6 +70,32 @@ final class GardenController extends Controller
             ->with('undo', Undo::of($garden));
     }
 
+    /** The firm works there no more: nothing is due, and all that was done stays. */
+    public function archive(Garden $garden): RedirectResponse
+    {
+        $this->authorize('archive', $garden);
+        $coming = $garden->visits()->where('on', '>=', (string) Today::day())->where('waiting', true)->count();
+        if ($coming > 0) {
+            return redirect()->route('gardens.show', $garden)->withErrors(['archive' => $coming === 1
+                ? 'A visit is planned there: cancel it first, or do it.'
+                : "$coming visits are planned there: cancel them first, or do them."]);
+        }
+        $garden->forceFill(['archived_on' => (string) Today::day()])->save();
+
+        return redirect()->route('gardens.index')
+            ->with('said', "$garden->name is archived. What was done there stays in the record.")
+            ->with('undo', [route('gardens.back', $garden), 'POST']);
+    }
+
+    public function back(Garden $garden): RedirectResponse
+    {
+        $this->authorize('archive', $garden);
+        $garden->forceFill(['archived_on' => null])->save();
+
+        return redirect()->route('gardens.show', $garden)
+            ->with('said', "$garden->name is back: what is due there is worked out anew.");
+    }
+
     /** @return ?array{chart: WarmthChart, winter: WinterClass} null where the garden's site cannot be */
     private function year(Garden $garden): ?array
     {

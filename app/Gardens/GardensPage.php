@@ -21,6 +21,7 @@ final readonly class GardensPage extends Page
      */
     public function __construct(
         public string $text,
+        public bool $isArchive,
         public Collection $gardens,
         public Pages $pages,
         public array $kept,

@@ -27,7 +27,9 @@ final readonly class GardensScreen
     public function show(Request $request, Day $today): GardensPage
     {
         $text = Asked::text($request, 'q');
+        $isArchive = $request->boolean('archived');
         $found = Garden::query();
+        $isArchive ? $found->whereNotNull('archived_on') : $found->whereNull('archived_on');
         if ($text !== '') {
             $found->whereIn('id', SearchTables::ids('gardens', $text));
         }
@@ -51,6 +53,7 @@ final readonly class GardensScreen
 
         return new GardensPage(
             text: $text,
+            isArchive: $isArchive,
             gardens: $gardens,
             pages: $pages,
             kept: DB::table('kept_gardens')->whereIn('garden_id', $ids)->get()->keyBy('garden_id')->all(),

@@ -36,6 +36,7 @@ use PruningHook\Core\Calendar\Region;
  * @property list<int> $closed_days weekdays on which nobody may come, 1 for Monday
  * @property int $revision raised by every change that what is due here rests on
  * @property bool $own_practice
+ * @property ?string $archived_on the day the firm stopped working there
  * @property ?string $client_email
  * @property ?string $client_phone
  * @property ?string $wishes what the client has asked for

@@ -23,6 +23,12 @@ final class GardenPolicy
     /** Planning a visit there. */
     public function plan(User $user, Garden $garden): bool
     {
-        return $this->update($user, $garden);
+        return $garden->archived_on === null && $this->update($user, $garden);
+    }
+
+    /** Putting it away, and bringing it back. */
+    public function archive(User $user, Garden $garden): bool
+    {
+        return $user->isPlanner();
     }
 }

@@ -15,16 +15,21 @@ final readonly class FirstSteps
      */
     public static function of(User $user): array
     {
-        if (! $user->isPlanner() || DB::table('visits')->exists()) {
+        if (! $user->isPlanner()) {
             return [];
         }
-        $garden = DB::table('gardens')->min('id');
-        $plants = DB::table('plants')->whereNull('deleted_at')->exists();
+        $first = DB::selectOne('select (select min(id) from visits) as visit, (select min(id) from crews) as crew, '
+            .'(select min(id) from gardens) as garden, (select min(id) from plants) as plant');
+        if ($first->visit !== null) {
+            return [];
+        }
+        $garden = $first->garden;
+        $plants = $first->plant !== null;
         $into = $garden === null ? route('gardens.create') : route('gardens.show', $garden);
 
         return [
             ['says' => 'Add a crew, with its week', 'link' => route('crews.create'),
-                'done' => DB::table('crews')->exists()],
+                'done' => $first->crew !== null],
             ['says' => 'Add the first garden: its frost dates are carried over from the nearest station',
                 'link' => route('gardens.create'), 'done' => $garden !== null],
             ['says' => 'Add its plants, one by one or as a list', 'link' => $garden === null

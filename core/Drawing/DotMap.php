@@ -16,7 +16,9 @@ final readonly class DotMap
     /** More names than that cover one another. */
     private const NAMES = 16;
 
-    /** @param  list<array{at: Spot, radius: float, label: string, name: ?string}>  $dots  the name once for each place */
+    /**
+     * @param  list<array{at: Spot, radius: float, label: string, name: ?string}>  $dots  the name once for each place
+     */
     private function __construct(public array $dots)
     {
     }

@@ -21,7 +21,10 @@ const PICTURES = [
     }],
     ['record', DESK, 'planner', '/record'],
     ['plant-book', DESK, 'planner', '/plant-book'],
-    ['kind', DESK, 'planner', '/plant-book/lilac'],
+    ['reports', DESK, 'planner', async (page) => {
+        await page.goto(`${AT}/reports?season=2026`);
+        await page.getByText('Hours, forecast and fact').waitFor({ timeout: 30_000 });
+    }],
     ['stems', DESK, 'planner', '/plants/2/stems'],
     ['courses', DESK, 'planner', '/plants/15/courses?at=bloom'],
     ['bench', DESK, 'hand', '/bench/crowded-weigela?cuts=x.t21.t33&pick=36'],
@@ -39,7 +42,15 @@ const PICTURES = [
         await page.waitForTimeout(1000);
     }],
     ['bench-phone', PHONE, 'hand', '/bench/rose-of-the-bed?cuts=x&pick=3'],
-    ['plant-phone', PHONE, 'hand', '/plants/1'],
+    ['client-phone', PHONE, 'planner', async (page) => {
+        await page.goto(`${AT}/gardens/2/letter`);
+        await page.getByRole('button', { name: /^Send it/ }).click();
+        await page.getByText('The way to their page').waitFor();
+        await page.goto(`${AT}/post`);
+        const letter = await page.locator('.letter').first().innerText();
+        await page.context().clearCookies();
+        await page.goto(AT + letter.match(/\/client\/\w{40}/)[0]);
+    }],
     ['season-phone', PHONE, 'hand', '/'],
     // These plan the season, so that they come last.
     ['difference', DESK, 'planner', async (page) => {
@@ -66,7 +77,7 @@ async function openSheet(page) {
 }
 
 const server = spawn('./hook', ['demo', '--fresh', '--port', String(PORT), '--today', DAY], {
-    env: { ...process.env, DB_DATABASE: `${process.cwd()}/database/screenshots.sqlite` },
+    env: { ...process.env, DB_DATABASE: `${process.cwd()}/database/screenshots.sqlite`, MAIL_MAILER: 'post' },
     detached: true,
     stdio: 'ignore',
 });

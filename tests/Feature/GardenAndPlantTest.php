@@ -261,4 +261,32 @@ final class GardenAndPlantTest extends FeatureTestCase
             'oak wilt closes it there',
         );
     }
+
+    public function test_an_archived_garden_is_due_nothing_and_keeps_its_record(): void
+    {
+        $at = "/gardens/{$this->garden->id}";
+        $visit = $this->visit('2027-02-25');
+        $this->actingAs($this->planner())->get('/')->assertSee('Wisteria on the south wall');
+        $this->post("$at/archive")->assertRedirect($at)->assertSessionHasErrors('archive');
+        self::assertNull($this->garden->fresh()?->archived_on);
+        $task = $visit->tasks()->firstOrFail();
+        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 20])->assertSessionHasNoErrors();
+        $this->get("$at/edit")->assertSee('Where we work no more');
+        $this->post("$at/archive")->assertRedirect('/gardens')->assertSessionHas('undo');
+        $this->app->forgetScopedInstances();
+        $this->get('/gardens')->assertDontSee("$at\"", false)->assertSee('is archived');
+        $this->get('/gardens?archived=1')->assertSee($at, false);
+        $this->get('/?by=garden')->assertDontSee('Wisteria on the south wall');
+        self::assertSame(0, DB::table('season_tasks')->count());
+        $this->get($at)->assertSee('Archived on 20 Feb')->assertSee('Bring it back')->assertDontSee('Plan a visit');
+        $this->get("$at/visits/plan")->assertForbidden();
+        $this->get('/record')->assertSee('Wisteria on the south wall');
+        $this->get("/plants/{$this->wisteria->id}")->assertOk();
+        $this->post("$at/back")->assertRedirect($at);
+        $this->app->forgetScopedInstances();
+        $this->get('/gardens')->assertSee($at, false);
+        $this->get('/')->assertOk();
+        self::assertGreaterThan(0, DB::table('season_tasks')->count());
+        $this->actingAs($this->lead())->post("$at/archive")->assertForbidden();
+    }
 }

@@ -47,6 +47,8 @@ final class RolesTest extends FeatureTestCase
         ['site-year', 'get', 200, 200, 200, 403, 403],
         ['kinds.find', 'get', 200, 200, 200, 200, 200],
         ['gardens.labels', 'get', 200, 200, 200, 200, 200],
+        ['gardens.archive', 'post', 302, 403, 403, 403, 403],
+        ['gardens.back', 'post', 302, 403, 403, 403, 403],
         ['gardens.create', 'get', 200, 403, 403, 403, 403],
         ['gardens.store', 'post', 302, 403, 403, 403, 403],
         ['gardens.edit', 'get', 200, 200, 403, 403, 403],

@@ -90,4 +90,13 @@
             href="{{ $garden->exists ? route('gardens.show', $garden) : route('gardens.index') }}">Leave
             unchanged</a></div>
     </form>
+    @if ($garden->exists && $garden->archived_on === null)
+        @can('archive', $garden)
+            <h2>Where we work no more</h2>
+            <p class="to-56">An archived garden leaves the season, the plan and the lists; its plants and its record
+                stay, and it can be brought back.</p>
+            <form method="post" action="{{ route('gardens.archive', $garden) }}">@csrf<button
+                class="btn btn-quiet">Archive {{ $garden->name }}</button></form>
+        @endcan
+    @endif
 </x-layout>

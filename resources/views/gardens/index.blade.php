@@ -10,11 +10,13 @@
             value="{{ $text }}"></div>
         <button class="btn btn-primary">Show</button>
         @if ($text !== '')<a class="btn btn-quiet" href="{{ route('gardens.index') }}">Show all</a>@endif
+        <a class="btn btn-quiet" href="{{ route('gardens.index', $isArchive ? [] : ['archived' => 1]) }}">{{ $isArchive
+            ? 'Those we work in' : 'Archived ones' }}</a>
     </form>
     @if ($gardens->isEmpty())
-        <p class="mt-4">{{ $text === '' ?
+        <p class="mt-4">{{ $isArchive && $text === '' ? 'No garden is archived.' : ($text === '' ?
             'No garden is in the book yet. Add the first one, then its plants: their windows are worked out at once.'
-            : "No garden matches \"$text\"." }}</p>
+            : "No garden matches \"$text\".") }}</p>
     @endif
     <ul class="gardens">
         @foreach ($gardens as $garden)
