@@ -278,7 +278,7 @@ final class GardenAndPlantTest extends FeatureTestCase
         $this->get('/gardens?archived=1')->assertSee($at, false);
         $this->get('/?by=garden')->assertDontSee('Wisteria on the south wall');
         self::assertSame(0, DB::table('season_tasks')->count());
-        $this->get($at)->assertSee('Archived on 20 Feb')->assertSee('Bring it back')->assertDontSee('Plan a visit');
+        $this->get($at)->assertSee('Archived on 20 Feb')->assertSee('Bring it back')->assertDontSee('visits/plan');
         $this->get("$at/visits/plan")->assertForbidden();
         $this->get('/record')->assertSee('Wisteria on the south wall');
         $this->get("/plants/{$this->wisteria->id}")->assertOk();

@@ -20,7 +20,8 @@
     @if ($garden->archived_on)
         <div class="said"><span>Archived on {{ \App\Support\Say::date($garden->archived_on) }}: nothing is due here,
             and what was done stays in the record.</span>@can('archive', $garden)<form method="post"
-            action="{{ route('gardens.back', $garden) }}">@csrf<button class="btn btn-quiet">Bring it back</button></form>
+            action="{{ route('gardens.back', $garden) }}">@csrf<button class="btn btn-quiet">Bring it
+            back</button></form>
             @endcan</div>
     @endif
     <div class="season">
