@@ -10,6 +10,7 @@ use App\Models\Did;
 use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Plant;
+use App\Models\User;
 use App\Models\Visit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\SoftDeletes;
@@ -22,7 +23,16 @@ use Illuminate\Validation\ValidationException;
 final readonly class Undo
 {
     /** What has ways back of its own, where more goes with it. */
-    public const ELSEWHERE = ['log', 'kind', 'person'];
+    private const ELSEWHERE = ['log', 'kind', 'person'];
+
+    /** What of a person is taken back here: not their leaving. */
+    private const OF_PERSON = ['name', 'email', 'role', 'crew_id', 'units'];
+
+    public static function isElsewhere(Change $change): bool
+    {
+        return in_array($change->of, self::ELSEWHERE, true) && ! ($change->of === 'person'
+            && $change->did === Did::Changed && array_diff(array_keys($change->after), self::OF_PERSON) === []);
+    }
 
     public static function where(Change $change): string
     {
@@ -53,7 +63,7 @@ final readonly class Undo
             if ($change->undone_by !== null) {
                 throw self::no('That was taken back before.');
             }
-            if (in_array($change->of, self::ELSEWHERE, true)) {
+            if (self::isElsewhere($change)) {
                 throw self::no('That is taken back '.self::where($change).'.');
             }
             try {
@@ -97,6 +107,9 @@ final readonly class Undo
         $row = $this->row($change);
         if ($row instanceof Visit && $row->load('tasks.log')->isTouched()) {
             throw self::no('Work is logged on it by now, so it stays where it is.');
+        }
+        if ($row instanceof User && $row->isLastPlanner() && isset($change->before['role'])) {
+            throw self::no('Nobody else plans: make somebody else a planner first.');
         }
         $now = $row->getAttributes();
         foreach ($change->after as $field => $value) {

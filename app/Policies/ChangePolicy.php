@@ -34,7 +34,10 @@ final class ChangePolicy
         $row = $model::query()->withoutGlobalScopes()->find($change->row_id)
             ?? (new $model)->setRawAttributes($change->before);
 
-        return self::may($user, $row);
+        // Their own name and units are everybody's own; the rest of a person is the planner's.
+        return $row instanceof User
+            ? $user->is($row) && array_diff(array_keys($change->after), ['name', 'units']) === []
+            : self::may($user, $row);
     }
 
     private static function may(User $user, Model $row): bool

@@ -135,11 +135,39 @@ final class PeopleTest extends FeatureTestCase
         $this->actingAs($hand)->put('/account', ['name' => 'Isla Fern', 'units' => 'imperial'])
             ->assertSessionHas('undo');
         self::assertSame(['Isla Fern', 'imperial'], [$hand->fresh()?->name, $hand->fresh()?->units]);
+        [$back] = (array) session('undo');
+        $this->post($back)->assertSessionHasNoErrors();
+        self::assertSame('metric', $hand->fresh()?->units);
+        $this->put('/account', ['name' => 'Isla Fern', 'units' => 'imperial']);
         $this->put('/account', ['name' => '', 'units' => 'cubits'])->assertSessionHasErrors(['name', 'units']);
         $this->wisteria->update(['height_mm' => 2400]);
         $this->get("/plants/{$this->wisteria->id}")->assertSee('7 ft 10 in');
         auth()->logout();
         $this->actingAs($this->planner())->get("/plants/{$this->wisteria->id}")->assertDontSee('7 ft 10 in');
+    }
+
+    public function test_what_somebody_may_do_is_taken_back_by_the_planner_but_not_the_last_who_plans(): void
+    {
+        $planner = $this->planner();
+        $lead = $this->lead();
+        $facts = ['name' => $lead->name, 'email' => $lead->email, 'crew_id' => (string) $this->crew->id];
+        $this->actingAs($planner)->put("/people/$lead->id", [...$facts, 'role' => 'hand'])->assertSessionHas('undo');
+        [$back] = (array) session('undo');
+        $this->actingAs($lead)->post($back)->assertForbidden();
+        $this->actingAs($planner)->post($back)->assertSessionHasNoErrors();
+        self::assertSame(Role::Lead, $lead->fresh()?->role);
+        $this->put("/people/$lead->id", [...$facts, 'role' => 'planner']);
+        [$back] = (array) session('undo');
+        User::query()->where('role', Role::Planner)->whereKeyNot($lead->id)->update(['left_on' => '2027-02-01']);
+        $this->actingAs($lead->fresh() ?? $lead)->post($back)
+            ->assertSessionHasErrors(['undo' => 'Nobody else plans: make somebody else a planner first.']);
+        self::assertSame(Role::Planner, $lead->fresh()?->role);
+        // Leaving has a way back of its own.
+        $hand = $this->hand();
+        $this->post("/people/$hand->id/leave");
+        $left = Change::query()->where('of', 'person')->latest('id')->firstOrFail();
+        $this->post("/changes/$left->id/undo")->assertSessionHasErrors('undo');
+        $this->get('/changes')->assertSee('by the person');
     }
 
     public function test_what_goes_out_is_seen_but_for_letters_that_open_an_account(): void

@@ -41,7 +41,7 @@
                             Fields::name($field) }}: {{ Fields::says($field, $change->before[$field] ?? null) }} to {{
                             Fields::says($field, $value) }}@endforeach @endif</td>
                     <td class="back">@if ($change->undone_by)<span class="soft">taken back</span>
-                        @elseif (in_array($change->of, Undo::ELSEWHERE, true))<span class="soft">{{
+                        @elseif (Undo::isElsewhere($change))<span class="soft">{{
                             Undo::where($change) }}</span>@else<form method="post"
                         action="{{ route('changes.undo', $change) }}" class="no-print">@csrf<button
                         class="btn btn-link" aria-label="{{ $change->did === Did::TakenOut ? 'Bring back'
