@@ -185,6 +185,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('files', [FileController::class, 'store'])->name('files.store');
     Route::get('files/{import}', [FileController::class, 'show'])->name('files.show');
     Route::put('files/{import}', [FileController::class, 'accept'])->name('files.accept');
+    Route::post('files/{import}/back', [FileController::class, 'back'])->name('files.back');
     Route::delete('files/{import}', [FileController::class, 'destroy'])->name('files.destroy');
     Route::get('export/logs', [ExportController::class, 'logs'])->name('export.logs');
     Route::get('export/calendar', [ExportController::class, 'calendar'])->name('export.calendar');
@@ -202,7 +203,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('reports', [ReportController::class, 'show'])->name('reports');
     Route::post('reports', [ReportController::class, 'store'])->name('reports.store');
     Route::get('reports/{season}/{of}', [ReportController::class, 'table'])->where('season', '[0-9]{4}')
-        ->whereIn('of', ['garden', 'kind', 'crew', 'windows', 'waste', 'renewal', 'findings'])->name('reports.table');
+        ->whereIn('of', ['garden', 'kind', 'crew', 'season', 'windows', 'waste', 'renewal', 'findings'])
+        ->name('reports.table');
     Route::get('post', [PostController::class, 'index'])->name('post');
     Route::get('changes', [ChangeController::class, 'index'])->name('changes');
     Route::post('changes/{change}/undo', [ChangeController::class, 'undo'])->name('changes.undo');

@@ -102,6 +102,20 @@ final class FileController extends Controller
         return redirect()->route('files.show', $import);
     }
 
+    /** What it brought is taken back, where nothing of it has changed since. */
+    public function back(Request $request, Import $import): RedirectResponse
+    {
+        $this->authorize('update', Firm::class);
+        $begun = Import::query()->whereKey($import->id)->where('status', Import::DONE)->whereNotNull('first_change')
+            ->update(['status' => Import::TAKING_BACK, 'user_id' => $request->user()?->id, 'says' => null]);
+        if ($begun === 1) {
+            $import->come(0);
+            TakeBackImport::dispatch($import->id);
+        }
+
+        return redirect()->route('files.show', $import);
+    }
+
     public function destroy(Import $import): RedirectResponse
     {
         $this->authorize('update', Firm::class);

@@ -49,6 +49,7 @@ final class WriteImport implements ShouldQueue
         }
         DB::transaction(function () use ($import, $model): void {
             $done = 0;
+            $first = (int) DB::table('changes')->max('id') + 1;
             foreach ([RowSort::New, RowSort::Changed] as $sort) {
                 DB::table('import_rows')->where('import_id', $import->id)->where('does', $sort->value)
                     ->chunkById(self::AT_ONCE, function ($rows) use ($sort, $model, $import, &$done): void {
@@ -58,7 +59,10 @@ final class WriteImport implements ShouldQueue
                         $import->come($done += count($rows));
                     });
             }
-            $import->update(['status' => Import::DONE]);
+            $import->forceFill([
+                'status' => Import::DONE, 'first_change' => $first,
+                'last_change' => (int) DB::table('changes')->max('id'),
+            ])->save();
         });
     }
 

@@ -22,6 +22,8 @@ use Illuminate\Support\Facades\Cache;
  * @property int $same
  * @property int $wrong
  * @property ?int $user_id
+ * @property ?int $first_change the first version that taking it in made
+ * @property ?int $last_change
  * @property ?Carbon $created_at
  * @property-read ?User $user
  */
@@ -34,6 +36,10 @@ final class Import extends Model
     public const WRITING = 'writing';
 
     public const DONE = 'done';
+
+    public const TAKING_BACK = 'taking-back';
+
+    public const TAKEN_BACK = 'taken-back';
 
     public const REFUSED = 'refused';
 
@@ -50,7 +56,7 @@ final class Import extends Model
 
     public function isBusy(): bool
     {
-        return $this->status === self::READING || $this->status === self::WRITING;
+        return in_array($this->status, [self::READING, self::WRITING, self::TAKING_BACK], true);
     }
 
     /** How many lines it has come to; told beside the database, which is held while it is written to. */

@@ -11,8 +11,8 @@ use Illuminate\Support\Carbon;
  * What a season came to, as it was last reckoned.
  *
  * @phpstan-type Hours list<array{string, int, int, int}>
- * @phpstan-type Result array{hours: array{garden: Hours, kind: Hours, crew: Hours}, windows: array<string, int>,
- *     waste: array<string, int>, renewal: array<int, int>,
+ * @phpstan-type Result array{hours: array{garden: Hours, kind: Hours, crew: Hours, season: Hours},
+ *     windows: array<string, int>, waste: array<string, int>, renewal: array<int, int>,
  *     findings: list<array{garden: string, latitude: float, longitude: float, finding: string, count: int}>}
  *
  * @property int $season

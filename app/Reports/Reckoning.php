@@ -24,6 +24,8 @@ final readonly class Reckoning
     /** Places on the map. */
     private const PLACES = 400;
 
+    private const SEASONS = 8;
+
     /** A shrub renewed by thirds is whole after so many seasons. */
     private const THIRDS = 3;
 
@@ -42,6 +44,7 @@ final readonly class Reckoning
                     $this->hours($season, 'plants.kind'),
                 ),
                 'crew' => $this->hours($season, "coalesce(crews.name, 'No crew')"),
+                'season' => $this->seasons($season),
             ],
             'windows' => $this->windows($season, $today),
             'waste' => $this->waste($season),
@@ -72,6 +75,22 @@ final readonly class Reckoning
         }
 
         return $hours;
+    }
+
+    /** @return Hours of this season and those before it, the first first */
+    private function seasons(int $season): array
+    {
+        $seasons = [];
+        foreach (DB::table('work_logs')->whereBetween('work_logs.season', [$season - self::SEASONS + 1, $season])
+            ->join('visit_tasks', 'visit_tasks.id', 'work_logs.visit_task_id')
+            ->whereNotNull('work_logs.minutes')->where('work_logs.outcome', '!=', 'not-done')
+            ->groupBy('work_logs.season')->orderBy('work_logs.season')
+            ->selectRaw('work_logs.season as called, sum(visit_tasks.minutes) as planned, '
+                .'sum(work_logs.minutes) as took, count(*) as lines')->get() as $row) {
+            $seasons[] = [(string) $row->called, (int) $row->planned, (int) $row->took, (int) $row->lines];
+        }
+
+        return $seasons;
     }
 
     /** @return array<string, int> tasks by how their window was kept */

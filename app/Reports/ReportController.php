@@ -23,7 +23,8 @@ use PruningHook\Core\Drawing\PairBars;
 /** What a season came to, drawn, in tables and as files. */
 final class ReportController extends Controller
 {
-    private const BY = ['garden' => 'By garden', 'kind' => 'By kind', 'crew' => 'By crew'];
+    private const BY = ['garden' => 'By garden', 'kind' => 'By kind', 'crew' => 'By crew',
+        'season' => 'By season'];
 
     private const SEASONS = 10;
 

@@ -22,6 +22,9 @@ return new class extends Migration
             $table->unsignedInteger('same')->default(0);
             $table->unsignedInteger('wrong')->default(0);
             $table->foreignId('user_id')->nullable()->constrained()->nullOnDelete();
+            // The versions it made, by which it is taken back.
+            $table->unsignedBigInteger('first_change')->nullable();
+            $table->unsignedBigInteger('last_change')->nullable();
             $table->timestamps();
         });
         Schema::create('import_rows', static function (Blueprint $table): void {

@@ -118,6 +118,30 @@ final class FilesTest extends FeatureTestCase
         Storage::disk('local')->assertMissing("imports/$import->id.csv");
     }
 
+    public function test_a_file_is_taken_back_whole_where_nothing_has_changed_since(): void
+    {
+        $this->wisteria->update(['label' => 'South wall', 'height_mm' => 3000]);
+        $take = fn (): Import => $this->take(
+            "garden,kind,label,height_cm\nMillrace House,wisteria,South wall,320\nMillrace House,lilac,New one,90\n",
+        );
+        $import = $take();
+        $this->put("/files/$import->id");
+        self::assertSame(3200, $this->wisteria->fresh()?->height_mm);
+        // Somebody measures it meanwhile: then all of it stays.
+        $this->wisteria->fresh()?->update(['height_mm' => 3300]);
+        $this->post("/files/$import->id/back");
+        $this->get("/files/$import->id")->assertSee('It was not taken back: South wall has changed since');
+        self::assertSame(2, Plant::query()->count());
+        $this->wisteria->fresh()?->update(['height_mm' => 3200]);
+        $this->post("/files/$import->id/back")->assertRedirect("/files/$import->id");
+        $this->get("/files/$import->id")->assertSee('Taken back: all is as it was');
+        self::assertSame([3000, 1], [$this->wisteria->fresh()?->height_mm, Plant::query()->count()]);
+        // Once is enough.
+        $this->post("/files/$import->id/back");
+        self::assertSame(Import::TAKEN_BACK, $import->fresh()?->status);
+        self::assertSame([1, 1], [$take()->new, Import::query()->latest('id')->firstOrFail()->changed]);
+    }
+
     public function test_what_fails_on_the_way_leaves_nothing(): void
     {
         $import = $this->take("garden,kind,label\nMillrace House,lilac,One\nMillrace House,lilac,Two\n");

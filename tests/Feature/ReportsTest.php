@@ -31,6 +31,7 @@ final class ReportsTest extends FeatureTestCase
         self::assertSame([['Quarry Hill', 10, 200, 1], ['Millrace House', 90, 95, 2]], $hours['garden']);
         self::assertSame([['Lilac', 10, 200, 1], ['Wisteria', 90, 95, 2]], $hours['kind']);
         self::assertSame([['No crew', 10, 200, 1], ['Wren crew', 90, 95, 2]], $hours['crew']);
+        self::assertSame([['2026', 500, 500, 1], ['2027', 100, 295, 3]], $hours['season']);
     }
 
     public function test_windows_waste_renewal_and_findings_are_counted(): void
@@ -70,11 +71,11 @@ final class ReportsTest extends FeatureTestCase
             ->assertSeeInOrder(['Hours, forecast and fact', 'By garden', 'Millrace House', 'Windows', 'kept',
                 'Findings', 'Disease']);
         self::assertSame(1, substr_count((string) $page->getContent(), 'class="r-dot"'));
-        self::assertSame(3, substr_count((string) $page->getContent(), 'class="r-over"'), 'it took longer');
+        self::assertSame(4, substr_count((string) $page->getContent(), 'class="r-over"'), 'it took longer');
         $this->get('/reports/2027/garden')->assertOk()
             ->assertContent("name,planned_minutes,took_minutes,lines\r\nMillrace House,60,90,1\r\n");
         self::assertStringContainsString('Millrace House', (string) $this->get('/reports/2027/findings')->getContent());
-        foreach (['windows', 'waste', 'renewal', 'kind', 'crew'] as $of) {
+        foreach (['windows', 'waste', 'renewal', 'kind', 'crew', 'season'] as $of) {
             $this->get("/reports/2027/$of")->assertOk();
         }
         $this->get('/reports/2027/everything')->assertNotFound();

@@ -148,6 +148,7 @@ final class RolesTest extends FeatureTestCase
         ['files.store', 'post', 302, 403, 403, 403, 403],
         ['files.show', 'get', 200, 403, 403, 403, 403],
         ['files.accept', 'put', 302, 403, 403, 403, 403],
+        ['files.back', 'post', 302, 403, 403, 403, 403],
         ['files.destroy', 'delete', 302, 403, 403, 403, 403],
         ['feeds.store', 'post', 302, 403, 403, 403, 403],
         ['feeds.destroy', 'delete', 302, 403, 403, 403, 403],

@@ -35,7 +35,8 @@
                 <ul class="plain">
                     @foreach ($imports as $import)<li><a href="{{ route('files.show', $import) }}">{{ $import->name
                         }}</a>, {{ $import->of }}: {{ match ($import->status) { Import::READ => 'waits for your word',
-                        Import::DONE => 'taken in', Import::REFUSED => 'refused', default => 'under way' } }}</li>
+                        Import::DONE => 'taken in', Import::TAKEN_BACK => 'taken back',
+                        Import::REFUSED => 'refused', default => 'under way' } }}</li>
                     @endforeach
                 </ul>
             @endif

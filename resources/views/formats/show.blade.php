@@ -4,9 +4,11 @@
     <p class="crumbs"><a href="{{ route('files') }}">Files</a></p>
     <h1>{{ $import->name }}</h1>
     @if ($import->isBusy())
-        <div class="said" role="status" x-data="anew"><span>{{ $import->status === Import::READING ? 'Being read'
-            : 'Being taken in, all of it or nothing' }}: {{ number_format($import->came()) }} lines so far.<br><progress
-            class="w-100" aria-label="How far it is" @if ($import->status === Import::WRITING) max="{{ $import->new +
+        <div class="said" role="status" x-data="anew"><span>{{ match ($import->status) {
+            Import::READING => 'Being read', Import::WRITING => 'Being taken in, all of it or nothing',
+            default => 'Being taken back, all of it or nothing' } }}: {{
+            number_format($import->came()) }} lines so far.<br><progress
+            class="w-100" aria-label="How far it is" @if ($import->status !== Import::READING) max="{{ $import->new +
             $import->changed }}" value="{{ $import->came() }}" @endif></progress></span><a class="btn btn-quiet"
             href="{{ route('files.show', $import) }}">Look again</a></div>
     @elseif ($import->status === Import::REFUSED)
@@ -20,8 +22,11 @@
             @endif><b>{{ number_format($import->{$each}) }}</b>{{ $word }}</a>@endforeach</p>
         @if ($import->status === Import::DONE)
             <div class="said" role="status"><span>Taken in: {{ number_format($import->new) }} new,
-                {{ number_format($import->changed) }} changed. Who changed what shows each.</span><a
-                class="btn btn-quiet" href="{{ route('gardens.index') }}">Gardens</a></div>
+                {{ number_format($import->changed) }} changed. Who changed what shows each.</span>
+                <form method="post" action="{{ route('files.back', $import) }}">@csrf<button
+                class="btn btn-quiet">Undo</button></form></div>
+        @elseif ($import->status === Import::TAKEN_BACK)
+            <div class="said" role="status"><span>Taken back: all is as it was before this file.</span></div>
         @elseif ($import->new + $import->changed > 0)
             <form method="post" action="{{ route('files.accept', $import) }}" class="d-flex gap-2 mb-3 flex-wrap">@csrf
                 @method('put')<button class="btn btn-primary">Take in {{ number_format($import->new + $import->changed)

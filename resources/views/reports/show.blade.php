@@ -26,7 +26,7 @@
                 longer.</p>
             <div class="row">
             @foreach ($hours as $by)
-                <section class="col-lg-4" aria-labelledby="by-{{ $by['by'] }}">
+                <section class="col-lg-3 col-md-6" aria-labelledby="by-{{ $by['by'] }}">
                     <h3 id="by-{{ $by['by'] }}">{{ $by['name'] }}</h3>
                     <svg class="drawing" viewBox="0 0 100 {{ max(1, $by['bars']->height) }}" role="img"
                         aria-label="Hours {{ lcfirst($by['name']) }}, forecast and fact; the table says the same">
