@@ -44,7 +44,7 @@ final class TakeBackImport implements ShouldQueue
             Auth::setUser($import->user);
         }
         try {
-            DB::transaction(static function () use ($import, $undo): void {
+            DB::connection()->transaction(static function () use ($import, $undo): void {
                 $done = 0;
                 $changes = Change::query();
                 $changes->whereBetween('id', [$import->first_change, $import->last_change])->whereNull('undone_by');
