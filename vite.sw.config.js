@@ -5,7 +5,9 @@ import { defineConfig } from 'vite';
 /** The service worker, built after all else: it knows by name every file it has to put on the phone. */
 const manifest = JSON.parse(readFileSync('public/build/manifest.json', 'utf8'));
 const files = [...new Set(Object.values(manifest).flatMap(each => [each.file, ...(each.css ?? []), ...(each.assets ?? [])]))];
-const assets = [...files.map(file => `/build/${file}`), '/mark.svg'];
+// Labels are printed at the desk: what draws their codes is fetched with their page alone.
+const atTheDesk = /\/labels-/;
+const assets = [...files.filter(file => !atTheDesk.test(file)).map(file => `/build/${file}`), '/mark.svg'];
 
 export default defineConfig({
     publicDir: false,
