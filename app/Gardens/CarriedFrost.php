@@ -10,19 +10,21 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Hopkins;
 use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\Stations;
+use PruningHook\Core\PlantBook\PlantBook;
 
 /** Frost dates carried to a new garden from the nearest one that has them, by Hopkins' law. */
 final readonly class CarriedFrost
 {
     private const CANDIDATES = 8;
 
-    public function __construct(private CorePlants $bridge)
+    public function __construct(private CorePlants $bridge, private PlantBook $book)
     {
     }
 
     /**
      * @return array{last_frost: ?string, first_frost: ?string, winter: ?string,
-     *     says: string} nulls where no garden has frost dates
+     *     says: string} nulls where neither a garden nor the nearest station has frost dates
      */
     public function to(Site $site, ?Garden $besides): array
     {
@@ -36,12 +38,7 @@ final readonly class CarriedFrost
         }
         $carried = $nearest === null ? null : Hopkins::carry($this->bridge->site($nearest), $site);
         if ($nearest === null || $carried === null) {
-            return [
-                'last_frost' => null,
-                'first_frost' => null,
-                'winter' => null,
-                'says' => 'No garden has frost dates yet to carry over.',
-            ];
+            return $this->fromStation($site);
         }
         $delay = Hopkins::delay($this->bridge->site($nearest), $site);
 
@@ -58,6 +55,31 @@ final readonly class CarriedFrost
                 $nearest->first_frost,
                 $delay === 0 ? 'on the same day' : sprintf('%d days %s', abs($delay), $delay > 0 ? 'later' : 'earlier'),
                 $delay > 0 ? 'earlier' : 'later',
+            ),
+        ];
+    }
+
+    /**
+     * The firm's first garden has no neighbour: the nearest station of the plant book stands in.
+     *
+     * @return array{last_frost: ?string, first_frost: ?string, winter: ?string, says: string}
+     */
+    private function fromStation(Site $site): array
+    {
+        $station = $this->book->stations->nearest($site);
+        $km = (int) round($station->site->kilometresTo($site));
+        $carried = $km > Stations::FAR_KM ? null : Hopkins::carry($station->site, $site);
+
+        return [
+            'last_frost' => $carried === null ? null : (string) $carried['last'],
+            'first_frost' => $carried === null ? null : (string) $carried['first'],
+            'winter' => null,
+            'says' => sprintf(
+                $carried === null
+                    ? 'The nearest station, %s, %d km away, has no frost to carry over: say that the winter is warm, '
+                        .'or write the dates.'
+                    : 'From the station of %s, %d km away, by Hopkins\' law. Correct them by what you see.',
+                $station->name, $km,
             ),
         ];
     }

@@ -230,7 +230,11 @@ final class GardenAndPlantTest extends FeatureTestCase
             'latitude', 'longitude', 'elevation_m',
         ]);
         \App\Models\Garden::query()->update(['last_frost' => null, 'first_frost' => null, 'winter' => 'warm']);
-        $this->getJson('/frost-dates?latitude=52&longitude=-2&elevation_m=222')->assertJson(['last_frost' => null]);
+        // Without any, the nearest station stands in.
+        $this->getJson('/frost-dates?latitude=52&longitude=-2&elevation_m=222')->assertJson([
+            'last_frost' => '04-28', 'winter' => null,
+            'says' => 'From the station of Oxford, 57 km away, by Hopkins\' law. Correct them by what you see.',
+        ]);
     }
 
     public function test_a_garden_says_its_region_by_its_place_and_takes_correction(): void

@@ -68,6 +68,13 @@ final class NewFirmTest extends FeatureTestCase
             '/search?q=rose', '/plant-book', '/house-practice'] as $page) {
             $this->get($page)->assertOk();
         }
+        // The first garden has no neighbour yet: its frost dates come from the nearest station.
+        $carried = $this->getJson('/frost-dates?latitude=52&longitude=-2&elevation_m=90')->assertOk()->json();
+        self::assertStringContainsString('From the station of', $carried['says']);
+        self::assertMatchesRegularExpression('/^0[3-6]-\d\d$/', $carried['last_frost']);
+        self::assertMatchesRegularExpression('/^1[01]-\d\d$/', $carried['first_frost']);
+        $this->getJson('/frost-dates?latitude=1.35&longitude=103.8&elevation_m=10')->assertOk()
+            ->assertJsonPath('last_frost', null);
         // What leads on ends where it has led.
         $this->post('/crews', ['name' => 'Wren crew', 'people' => 2, 'week' => [1 => ['from' => '08:00',
             'to' => '16:00']]])->assertSessionHasNoErrors();

@@ -52,7 +52,7 @@
         </fieldset>
         <div class="mb-3" x-data="frost(@js(route('frost')), @js($garden->id))">
             <button type="button" class="btn btn-quiet" @click="carry" :disabled="busy">Carry the frost dates over from
-                the nearest garden</button>
+                the nearest garden, or station</button>
             <p class="form-text mb-0" x-text="says" aria-live="polite"></p>
         </div>
         <fieldset><legend>The client</legend>
