@@ -243,6 +243,7 @@ final class DrawingTest extends FeatureTestCase
         self::assertSame(2, $drawn, 'another height is another picture');
         self::assertCount(1, (array) glob("$folder/*"), 'and takes the place of the first');
         [$file] = (array) glob("$folder/*");
+        self::assertSame('0600', substr(sprintf('%o', (int) fileperms((string) $file)), -4));
         file_put_contents((string) $file, 'half a');
         self::assertSame($first, $show(['height' => 960]), 'what is broken is drawn again');
         self::assertSame(3, $drawn);
