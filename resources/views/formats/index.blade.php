@@ -27,7 +27,7 @@
                 <x-field name="of" label="It holds" :options="['plants' => 'plants', 'gardens' => 'gardens']"
                     value="plants" />
                 <x-field name="file" label="File" type="file" accept=".csv,.txt,.tsv,.json,.geojson" required
-                    help="CSV with the columns of the tables on the left; plants need only garden and kind." />
+                    help="CSV with the columns of the tables under Out; plants need only garden and kind." />
                 <button class="btn btn-primary">Read it</button>
             </form>
             @if ($imports->isNotEmpty())

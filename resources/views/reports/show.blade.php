@@ -22,8 +22,8 @@
         <h2>Hours, forecast and fact</h2>
         @if (collect($hours)->every(fn ($by) => $by['rows'] === []))<p>Nobody has logged minutes in this season yet.</p>
         @else
-            <p class="soft">The pale bar is what was forecast, the dark one what it took; broken and rust where it took
-                longer.</p>
+            <p class="soft">The upper bar is what was forecast, the lower one what it took; broken and rust where it
+                took longer.</p>
             <div class="row">
             @foreach ($hours as $by)
                 <section class="col-lg-3 col-md-6" aria-labelledby="by-{{ $by['by'] }}">
