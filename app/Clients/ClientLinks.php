@@ -7,9 +7,9 @@ namespace App\Clients;
 use App\Models\ClientLink;
 use App\Models\Garden;
 use App\Models\User;
+use App\Support\OutsideLink;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 
 /** The way to a client's own page: one at a time, signed by its being unguessable, and revocable. */
 final readonly class ClientLinks
@@ -17,15 +17,15 @@ final readonly class ClientLinks
     /** Opens a new one and shuts the one before; its address is known only now. */
     public function open(Garden $garden, ?User $by): string
     {
-        $token = Str::random(40);
+        $token = OutsideLink::secret();
         DB::transaction(static function () use ($garden, $by, $token): void {
             ClientLink::query()->where('garden_id', $garden->id)->delete();
             ClientLink::query()->create([
-                'garden_id' => $garden->id, 'digest' => self::digest($token), 'made_by' => $by?->id,
+                'garden_id' => $garden->id, 'digest' => OutsideLink::digest($token), 'made_by' => $by?->id,
             ]);
         });
 
-        return rtrim((string) config('app.url'), '/').route('client', $token, false);
+        return OutsideLink::to(route('client', $token, false));
     }
 
     public function shut(Garden $garden): void
@@ -41,14 +41,9 @@ final readonly class ClientLinks
     /** @throws \Illuminate\Database\Eloquent\ModelNotFoundException for one that was shut, or never was */
     public function named(string $token): ClientLink
     {
-        $link = ClientLink::query()->with('garden')->where('digest', self::digest($token))->firstOrFail();
+        $link = ClientLink::query()->with('garden')->where('digest', OutsideLink::digest($token))->firstOrFail();
         $link->forceFill(['seen_at' => Carbon::now()])->save();
 
         return $link;
-    }
-
-    private static function digest(string $token): string
-    {
-        return hash('sha256', $token);
     }
 }

@@ -98,7 +98,7 @@ final readonly class Watch
     }
 
     /** A measure is dated by the day it is given, so that the record since can be reckoned in. */
-    private static function date(Plant $plant): void
+    public static function date(Plant $plant): void
     {
         foreach (['stems_on' => ['stems_old', 'stems_young'], 'height_on' => ['height_mm']] as $day => $measures) {
             if ($plant->isDirty($measures) && ! $plant->isDirty($day)) {

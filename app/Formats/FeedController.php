@@ -9,10 +9,10 @@ use App\Models\Firm;
 use App\Models\Garden;
 use App\Support\Asked;
 use App\Support\Controller;
+use App\Support\OutsideLink;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 
 /** Calendars to subscribe to: a crew's, a garden's or all; each by a link of its own that can be shut. */
@@ -29,20 +29,20 @@ final class FeedController extends Controller
         if ($garden === null && Asked::text($request, 'garden') !== '') {
             return back()->withInput()->withErrors(['garden' => 'No garden is called so.']);
         }
-        $token = Str::random(40);
+        $token = OutsideLink::secret();
         Feed::query()->create([
-            'digest' => Feed::digestOf($token), 'garden_id' => $garden?->id, 'made_by' => $request->user()?->id,
+            'digest' => OutsideLink::digest($token), 'garden_id' => $garden?->id, 'made_by' => $request->user()?->id,
             'crew_id' => Asked::text($request, 'crew_id') === '' ? null : $request->integer('crew_id'),
         ]);
 
         return redirect()->to(route('files').'#feeds')->with('said', 'The calendar is there. Copy its link now: it is '
-            .'shown this once.')->with('feed', rtrim((string) config('app.url'), '/').route('feed', $token, false));
+            .'shown this once.')->with('feed', OutsideLink::to(route('feed', $token, false)));
     }
 
     /** Whoever has the link reads it; a link that was shut is none. */
     public function show(string $token, VisitCalendar $calendar): Response
     {
-        $feed = Feed::query()->with(['crew', 'garden'])->where('digest', Feed::digestOf($token))->firstOrFail();
+        $feed = Feed::query()->with(['crew', 'garden'])->where('digest', OutsideLink::digest($token))->firstOrFail();
 
         return ExportController::ics($calendar->of($feed->crew, $feed->garden), 'visits');
     }

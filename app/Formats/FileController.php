@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Formats;
 
+use App\Models\Feed;
 use App\Models\Firm;
 use App\Models\Import;
 use App\Support\Asked;
@@ -25,13 +26,17 @@ final class FileController extends Controller
 
     private const LAST = 10;
 
-    public function index(FeedList $feeds): View
+    private const FEEDS = 200;
+
+    public function index(): View
     {
         $this->authorize('update', Firm::class);
+        $feeds = Feed::query()->with(['crew', 'garden']);
+        $feeds->orderByDesc('id')->limit(self::FEEDS);
         $imports = Import::query()->with('user');
         $imports->orderByDesc('id')->limit(self::LAST);
 
-        return view('formats.index', ['imports' => $imports->get(), 'feeds' => $feeds->all()]);
+        return view('formats.index', ['imports' => $imports->get(), 'feeds' => $feeds->get()]);
     }
 
     public function store(Request $request): RedirectResponse

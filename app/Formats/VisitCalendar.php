@@ -9,6 +9,7 @@ use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Visit;
 use App\Models\VisitTask;
+use App\Support\OutsideLink;
 use App\Support\Today;
 use DateTimeImmutable;
 use DateTimeZone;
@@ -64,7 +65,7 @@ final readonly class VisitCalendar
             'GEO' => [$visit->garden->latitude, $visit->garden->longitude],
             'STATUS' => $visit->confirmed ? 'CONFIRMED' : 'TENTATIVE',
             'TRANSP' => 'TRANSPARENT',
-            'URL' => rtrim((string) config('app.url'), '/').route('visits.show', $visit, false),
+            'URL' => OutsideLink::to(route('visits.show', $visit, false)),
         ]);
         assert($event instanceof VEvent);
         $event->add('DTSTART', self::day($visit->on), ['VALUE' => 'DATE']);

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Formats;
 
 use App\Due\Revisions;
+use App\Due\Watch;
 use App\Models\Did;
 use App\Models\Import;
 use App\Models\Plant;
-use App\Support\Today;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Eloquent\Model;
@@ -99,8 +99,7 @@ final class WriteImport implements ShouldQueue
         $plants = $versions = $gardens = [];
         foreach ($rows as $row) {
             $plant = (new Plant)->forceFill(['id' => ++$next, ...self::facts($row)]);
-            $plant->height_on = $plant->height_mm === null ? null : Today::day();
-            $plant->stems_on = $plant->stems_old === null && $plant->stems_young === null ? null : Today::day();
+            Watch::date($plant);
             $plant->own_practice = false;
             $attributes = [...self::EMPTY, ...$plant->getAttributes()];
             $plants[] = [...$attributes, 'created_at' => $now, 'updated_at' => $now];

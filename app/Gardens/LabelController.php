@@ -25,8 +25,6 @@ final class LabelController extends Controller
         return view('gardens.labels', [
             'garden' => $garden, 'pages' => $pages, 'book' => $book,
             'plants' => $plants->skip($pages->offset())->limit($pages->per)->get(),
-            // By the name the firm gave the office: a label lasts longer than an address that was only tried.
-            'base' => rtrim((string) config('app.url'), '/'),
         ]);
     }
 }

@@ -26,11 +26,6 @@ final class Feed extends Model
 
     protected $fillable = ['digest', 'crew_id', 'garden_id', 'made_by'];
 
-    public static function digestOf(string $token): string
-    {
-        return hash('sha256', $token);
-    }
-
     /** @return BelongsTo<Crew, $this> */
     public function crew(): BelongsTo
     {

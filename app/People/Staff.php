@@ -7,6 +7,7 @@ namespace App\People;
 use App\Models\Firm;
 use App\Models\Role;
 use App\Models\User;
+use App\Support\OutsideLink;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\Str;
@@ -50,9 +51,9 @@ final readonly class Staff
     {
         $person->shutDoor();
 
-        return rtrim((string) config('app.url'), '/').URL::temporarySignedRoute(
+        return OutsideLink::to(URL::temporarySignedRoute(
             'welcome', now()->addDays(self::DAYS), ['person' => $person->id, 'door' => self::door($person)], false,
-        );
+        ));
     }
 
     /** What tells the letter that was written last from those before. */

@@ -33,10 +33,9 @@ final class ResetPasswordNotification extends Notification
             static fn (Email $letter) => $letter->getHeaders()->addTextHeader(self::PRIVATE, 'yes'),
         )->view('mail.reset-password', [
             'name' => $this->name,
-            // By the name the firm gave the office, whatever name it was asked for under.
-            'link' => rtrim((string) config('app.url'), '/').route('password.reset', [
+            'link' => OutsideLink::to(route('password.reset', [
                 'token' => $this->token, 'email' => $user->getEmailForPasswordReset(),
-            ], false),
+            ], false)),
         ]);
     }
 }

@@ -13,6 +13,9 @@ final readonly class DotMap
 
     private const LARGEST = 6.0;
 
+    /** Degrees across, where all lie close together. */
+    private const LEAST = 0.01;
+
     /** More names than that cover one another. */
     private const NAMES = 16;
 
@@ -32,23 +35,15 @@ final readonly class DotMap
         if ($places === []) {
             return new self([]);
         }
-        $latitudes = array_column($places, 0);
-        $longitudes = array_column($places, 1);
-        // A degree of longitude is the shorter the further from the equator.
-        $narrow = cos(deg2rad(array_sum($latitudes) / count($latitudes)));
-        $across = max(
-            0.01, max($latitudes) - min($latitudes), (max($longitudes) - min($longitudes)) * $narrow,
+        $flat = FlatMap::of(
+            array_map(static fn (array $place): array => [$place[0], $place[1]], $places), self::SIZE, self::MARGIN,
+            self::LEAST,
         );
-        $scale = (self::SIZE - 2 * self::MARGIN) / $across;
-        $middle = [(max($latitudes) + min($latitudes)) / 2, (max($longitudes) + min($longitudes)) / 2];
         $most = max(1, ...array_column($places, 2));
         $dots = $named = [];
         foreach ($places as [$latitude, $longitude, $many, $label, $name]) {
             $dots[] = [
-                'at' => new Spot(
-                    round(self::SIZE / 2 + ($longitude - $middle[1]) * $narrow * $scale, 1),
-                    round(self::SIZE / 2 - ($latitude - $middle[0]) * $scale, 1),
-                ),
+                'at' => $flat->spot($latitude, $longitude),
                 // The area tells how many.
                 'radius' => round(max(1.2, self::LARGEST * sqrt($many / $most)), 1),
                 'label' => $label, 'name' => isset($named[$name]) || count($named) >= self::NAMES ? null : $name,

@@ -38,19 +38,11 @@ final readonly class RoundMap
     public static function of(Place $depot, array $places, array $rounds): self
     {
         $all = [$depot, ...array_values($places)];
-        $latitudes = array_column($all, 'latitude');
-        $longitudes = array_column($all, 'longitude');
-        // A degree of longitude is the shorter the further from the equator.
-        $narrow = cos(deg2rad(array_sum($latitudes) / count($latitudes)));
-        $across = max(
-            1e-6, max($latitudes) - min($latitudes), (max($longitudes) - min($longitudes)) * $narrow,
+        $flat = FlatMap::of(
+            array_map(static fn (Place $place): array => [$place->latitude, $place->longitude], $all), self::SIZE,
+            self::MARGIN,
         );
-        $middle = [(max($latitudes) + min($latitudes)) / 2, (max($longitudes) + min($longitudes)) / 2];
-        $scale = (self::SIZE - 2 * self::MARGIN) / $across;
-        $spot = static fn (Place $place): Spot => new Spot(
-            round(self::SIZE / 2 + ($place->longitude - $middle[1]) * $narrow * $scale, 1),
-            round(self::SIZE / 2 - ($place->latitude - $middle[0]) * $scale, 1),
-        );
+        $spot = static fn (Place $place): Spot => $flat->spot($place->latitude, $place->longitude);
         $gardens = array_map($spot, $places);
         $loops = array_map(static fn (Round $round): array => [
             'crew' => $round->crew, 'on' => (string) $round->on,
@@ -60,8 +52,7 @@ final readonly class RoundMap
         ], $rounds);
 
         return new self(
-            $spot($depot), $gardens, $loops,
-            round($across * self::SIZE / (self::SIZE - 2 * self::MARGIN) * 111.19, 1),
+            $spot($depot), $gardens, $loops, $flat->kmAcross(),
         );
     }
 

@@ -10,7 +10,8 @@
     </div>
     <ul class="labels" x-data="labels">
         @foreach ($plants as $plant)
-            <li data-code="{{ $base.route('plants.show', $plant, false) }}"><span><b>{{ $plant->label
+            <li data-code="{{ App\Support\OutsideLink::to(route('plants.show',
+                $plant, false)) }}"><span><b>{{ $plant->label
                 }}</b><br>{{ $book->nameOf($plant->kind) }}{{ $plant->bed ? ', '.$plant->bed : '' }}<br><span
                 class="number">{{ $plant->id }}</span></span></li>
         @endforeach

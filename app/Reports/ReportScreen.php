@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reports;
+
+use App\Models\Finding;
+use App\Models\SeasonReport;
+use App\Support\Today;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Drawing\DotMap;
+use PruningHook\Core\Drawing\PairBars;
+
+/** What a season came to, put together to be shown; asked for where nobody has reckoned it yet. */
+final readonly class ReportScreen
+{
+    private const BY = ['garden' => 'By garden', 'kind' => 'By kind', 'crew' => 'By crew', 'season' => 'By season'];
+
+    private const SEASONS = 10;
+
+    public function show(int $asked): ReportPage
+    {
+        $seasons = self::seasons();
+        $season = in_array($asked, $seasons, true) ? $asked : $seasons[0];
+        $report = SeasonReport::query()->find($season) ?? $this->ask($season);
+        $found = $report->result['findings'] ?? [];
+        $hours = [];
+        foreach (self::BY as $by => $name) {
+            $rows = $report->result['hours'][$by] ?? [];
+            $hours[] = ['by' => $by, 'name' => $name, 'rows' => $rows, 'bars' => PairBars::of(array_map(
+                static fn (array $row): array => [$row[0], $row[1], $row[2]], $rows,
+            ))];
+        }
+
+        return new ReportPage(
+            $season, $seasons, $report, $hours,
+            DotMap::of(array_map(static fn (array $row): array => [
+                (float) $row['latitude'], (float) $row['longitude'], $row['count'],
+                sprintf('%s: %s, %d', $row['garden'], self::called($row['finding']), $row['count']), $row['garden'],
+            ], $found)),
+            self::findings($found),
+        );
+    }
+
+    /** Reckoned anew, on the queue. */
+    public function ask(int $season): SeasonReport
+    {
+        $report = SeasonReport::query()->updateOrCreate(['season' => $season], ['asked_at' => Carbon::now()]);
+        MakeReport::dispatch($season);
+
+        return $report->refresh();
+    }
+
+    /** @return non-empty-list<int> that anything was done in, the last first */
+    public static function seasons(): array
+    {
+        $now = Today::day()->year();
+        $first = DB::table('visit_tasks')->min('season');
+        $first = max($now - self::SEASONS, is_numeric($first) ? (int) $first : $now);
+
+        return array_reverse(range(min($first, $now), $now + 1));
+    }
+
+    /**
+     * @param  list<array{finding: string, count: int}>  $found
+     * @return list<array{string, int}>
+     */
+    private static function findings(array $found): array
+    {
+        $counts = [];
+        foreach ($found as $row) {
+            $counts[$row['finding']] = ($counts[$row['finding']] ?? 0) + $row['count'];
+        }
+        arsort($counts);
+
+        return array_map(static fn (string $key, int $count): array => [self::called($key), $count],
+            array_keys($counts), $counts);
+    }
+
+    private static function called(string $finding): string
+    {
+        return Finding::tryFrom($finding)?->inWords() ?? ucfirst(str_replace('-', ' ', $finding));
+    }
+}

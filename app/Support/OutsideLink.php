@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Illuminate\Support\Str;
+use SensitiveParameter;
+
+/** Links that go out in letters, on labels and in calendars: by the name the firm gave the office, whoever asks. */
+final readonly class OutsideLink
+{
+    /** @param  string  $path  as `route(…, absolute: false)` gives it */
+    public static function to(string $path): string
+    {
+        return rtrim((string) config('app.url'), '/').$path;
+    }
+
+    /** What nobody guesses; of it only a digest is kept. */
+    public static function secret(): string
+    {
+        return Str::random(40);
+    }
+
+    public static function digest(#[SensitiveParameter] string $secret): string
+    {
+        return hash('sha256', $secret);
+    }
+}
