@@ -15,6 +15,8 @@ final readonly class ReportPage extends Page
     /**
      * @param  list<int>  $seasons  there are lines of, the last first
      * @param  list<array{by: string, name: string, bars: PairBars, rows: list<array{string, int, int, int}>}>  $hours
+     * @param  list<array{of: string, title: string, most: int, rows: list<array{string, int}>}>  $tallies  `most` is 0
+     *     where nothing was counted
      * @param  list<array{string, int}>  $findings  by finding, the most first
      */
     public function __construct(
@@ -22,6 +24,7 @@ final readonly class ReportPage extends Page
         public array $seasons,
         public ?SeasonReport $report,
         public array $hours,
+        public array $tallies,
         public DotMap $map,
         public array $findings,
     ) {

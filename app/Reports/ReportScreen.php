@@ -12,10 +12,21 @@ use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Drawing\DotMap;
 use PruningHook\Core\Drawing\PairBars;
 
-/** What a season came to, put together to be shown; asked for where nobody has reckoned it yet. */
+/**
+ * What a season came to, put together to be shown; asked for where nobody has reckoned it yet.
+ *
+ * @phpstan-import-type Result from SeasonReport
+ */
 final readonly class ReportScreen
 {
     private const BY = ['garden' => 'By garden', 'kind' => 'By kind', 'crew' => 'By crew', 'season' => 'By season'];
+
+    private const TALLIES = [
+        'windows' => ['Windows', ['kept' => 'kept', 'early' => 'before it opened', 'late' => 'after it closed',
+            'missed' => 'missed']],
+        'waste' => ['Green waste, litres', []],
+        'renewal' => ['Renewed by thirds, plants', [1 => 'one third', 2 => 'two thirds', 3 => 'whole']],
+    ];
 
     private const SEASONS = 10;
 
@@ -34,13 +45,31 @@ final readonly class ReportScreen
         }
 
         return new ReportPage(
-            $season, $seasons, $report, $hours,
+            $season, $seasons, $report, $hours, $report->result === null ? [] : self::tallies($report->result),
             DotMap::of(array_map(static fn (array $row): array => [
                 (float) $row['latitude'], (float) $row['longitude'], $row['count'],
                 sprintf('%s: %s, %d', $row['garden'], self::called($row['finding']), $row['count']), $row['garden'],
             ], $found)),
             self::findings($found),
         );
+    }
+
+    /**
+     * @param  Result  $result
+     * @return list<array{of: string, title: string, most: int, rows: list<array{string, int}>}>
+     */
+    private static function tallies(array $result): array
+    {
+        $tallies = [];
+        foreach (self::TALLIES as $of => [$title, $words]) {
+            $rows = [];
+            foreach ($result[$of] as $key => $many) {
+                $rows[] = [$words[$key] ?? (string) $key, $many];
+            }
+            $tallies[] = ['of' => $of, 'title' => $title, 'most' => max(0, ...array_column($rows, 1)), 'rows' => $rows];
+        }
+
+        return $tallies;
     }
 
     /** Reckoned anew, on the queue. */

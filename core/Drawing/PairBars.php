@@ -30,6 +30,6 @@ final readonly class PairBars
             ];
         }
 
-        return new self($rows, count($pairs) * self::ROW);
+        return new self($rows, max(1, count($pairs)) * self::ROW);
     }
 }

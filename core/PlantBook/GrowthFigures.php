@@ -24,6 +24,10 @@ final readonly class GrowthFigures
      * @param  float  $level  degrees of lean from which it lies level
      * @param  int  $spurNodes  nodes of a spur at the most
      * @param  int  $strongNodes  nodes of a shoot that flowers in full
+     * @param  int  $vineSpurBuds  of the spur that next year's canes come from, where canes are laid anew
+     * @param  int  $vineSpursApartMm  along an arm
+     * @param  float  $vineLeastCane  of the buds asked for, what a cane to be laid has at the least
+     * @param  int  $vineCrept  times the nodes of a spur, from which its lowest cane has crept out
      * @param  float  $rank  of the longest shoot of its kind, above which a shoot bears no more for being longer
      */
     private function __construct(
@@ -42,6 +46,10 @@ final readonly class GrowthFigures
         public int $spurNodes,
         public int $strongNodes,
         public float $rank,
+        public int $vineSpurBuds,
+        public int $vineSpursApartMm,
+        public float $vineLeastCane,
+        public int $vineCrept,
     ) {
     }
 
@@ -64,6 +72,10 @@ final readonly class GrowthFigures
             spurNodes: $all->whole('spur_nodes'),
             strongNodes: $all->whole('strong_nodes'),
             rank: (float) $all->number('rank'),
+            vineSpurBuds: $all->whole('vine_spur_buds', 1),
+            vineSpursApartMm: $all->whole('vine_spurs_apart_mm', 0),
+            vineLeastCane: (float) $all->number('vine_least_cane'),
+            vineCrept: $all->whole('vine_crept', 1),
         );
     }
 }

@@ -7,26 +7,18 @@ namespace PruningHook\Core\Regrowth;
 use PruningHook\Core\Growth\Axis;
 use PruningHook\Core\Growth\Cut;
 use PruningHook\Core\Growth\LivingPlant;
+use PruningHook\Core\PlantBook\GrowthFigures;
 
 /** What a vine's fruit comes from: last season's canes, cut to spurs along its arms or laid down in place of them. */
 final readonly class Canes
 {
-    /** Buds of the spur that next year's canes come from. Common practice. */
-    private const SPUR_BUDS = 2;
-
     private const ARMS = 2;
 
-    /** From spur to spur along an arm: a hand. Common practice. */
-    private const APART_MM = 120;
-
-    /** A cane that sets out so many times the nodes of a spur from its foot has crept out. Common practice. */
-    private const CREPT = 2;
-
-    /** Of the buds that are asked for, what a cane has at the least. Common practice. */
-    private const LEAST = 0.5;
+    private GrowthFigures $figures;
 
     public function __construct(private LivingPlant $plant)
     {
+        $this->figures = $plant->kind->habit->figures;
     }
 
     /**
@@ -40,7 +32,7 @@ final readonly class Canes
     {
         $canes = [];
         foreach ($this->ofLastSeason() as $id => $axis) {
-            if ($axis->nodes() >= self::LEAST * $buds) {
+            if ($axis->nodes() >= $this->figures->vineLeastCane * $buds) {
                 $canes[$this->plant->stemOf($axis)][$id] = $this->fromItsFoot($axis);
             }
         }
@@ -79,7 +71,7 @@ final readonly class Canes
                 $of = $canes[$id] ?? [];
                 asort($of);
                 $at = $spur->node * $this->plant->axes[$arm]->internodeMm;
-                $isKept = $of !== [] && $at - $last >= self::APART_MM;
+                $isKept = $of !== [] && $at - $last >= $this->figures->vineSpursApartMm;
                 array_push(
                     $cuts, ...$isKept ? $this->led($spur, array_key_first($of), $nodes) : [Cut::thin($id)],
                 );
@@ -111,7 +103,7 @@ final readonly class Canes
     private function led(Axis $spur, int $cane, int $nodes): array
     {
         $out = $this->fromItsFoot($this->plant->axes[$cane]) - $this->fromItsFoot($spur);
-        if ($out > self::CREPT * $nodes) {
+        if ($out > $this->figures->vineCrept * $nodes) {
             $keep = min($nodes, max(1, $spur->nodes() - 1));
             $on = array_filter(
                 $this->plant->children()[$spur->id] ?? [],
@@ -178,7 +170,7 @@ final readonly class Canes
                     $off[] = Cut::thin($child);
                 }
             }
-            $last = $isNew ? ($id === $cane ? $buds : self::SPUR_BUDS) - 1 : $last;
+            $last = $isNew ? ($id === $cane ? $buds : $this->figures->vineSpurBuds) - 1 : $last;
             if ($last < $axes[$id]->nodes() - 1) {
                 $heads[] = Cut::head($id, $last);
             }

@@ -20,7 +20,7 @@
             <form method="post" action="{{ route('reports.store', ['season' => $season]) }}" class="no-print">@csrf
                 <button class="btn btn-quiet">Reckon anew</button></form></div>
         <h2>Hours, forecast and fact</h2>
-        @if (collect($hours)->every(fn ($by) => $by['rows'] === []))<p>Nobody has logged minutes in this season yet.</p>
+        @if ($hours[0]['rows'] === [])<p>Nobody has logged minutes in this season yet.</p>
         @else
             <p class="soft">The upper bar is what was forecast, the lower one what it took; broken and rust where it
                 took longer.</p>
@@ -28,7 +28,7 @@
             @foreach ($hours as $by)
                 <section class="col-lg-3 col-md-6" aria-labelledby="by-{{ $by['by'] }}">
                     <h3 id="by-{{ $by['by'] }}">{{ $by['name'] }}</h3>
-                    <svg class="drawing" viewBox="0 0 100 {{ max(1, $by['bars']->height) }}" role="img"
+                    <svg class="drawing" viewBox="0 0 100 {{ $by['bars']->height }}" role="img"
                         aria-label="Hours {{ lcfirst($by['name']) }}, forecast and fact; the table says the same">
                         @foreach ($by['bars']->rows as $row)
                             <text class="r-name" x="0" y="{{ $row['y'] + 4.5 }}">{{ $row['name'] }}</text>
@@ -51,19 +51,17 @@
             </div>
         @endif
         <div class="row">
-            @foreach (['windows' => ['Windows', ['kept' => 'kept', 'early' => 'before it opened',
-                'late' => 'after it closed', 'missed' => 'missed']], 'waste' => ['Green waste, litres', []],
-                'renewal' => ['Renewed by thirds, plants', [1 => 'one third', 2 => 'two thirds', 3 => 'whole']]]
-                as $of => [$title, $words])
-                <section class="col-lg-4" aria-labelledby="of-{{ $of }}">
-                    <h2 id="of-{{ $of }}">{{ $title }}</h2>
-                    @if (array_sum($report->result[$of]) === 0)<p>Nothing of that yet.</p>
+            @foreach ($tallies as $tally)
+                <section class="col-lg-4" aria-labelledby="of-{{ $tally['of'] }}">
+                    <h2 id="of-{{ $tally['of'] }}">{{ $tally['title'] }}</h2>
+                    @if ($tally['most'] === 0)<p>Nothing of that yet.</p>
                     @else
-                        <table class="ledger bars"><tbody>@foreach ($report->result[$of] as $key => $many)<tr><th
-                            scope="row">{{ $words[$key] ?? $key }}</th><td>{{ number_format($many) }}</td><td><progress
-                            max="{{ max($report->result[$of]) }}" value="{{ $many }}" aria-hidden="true"></progress>
-                            </td></tr>@endforeach</tbody></table>
-                        <p class="no-print"><a href="{{ route('reports.table', [$season, $of]) }}">As CSV</a></p>
+                        <table class="ledger bars"><tbody>@foreach ($tally['rows'] as [$name, $many])<tr><th
+                            scope="row">{{ $name }}</th><td>{{ number_format($many) }}</td><td><progress
+                            max="{{ $tally['most'] }}" value="{{ $many }}" aria-hidden="true"></progress></td></tr>
+                            @endforeach</tbody></table>
+                        <p class="no-print"><a href="{{ route('reports.table', [$season, $tally['of']]) }}">As
+                            CSV</a></p>
                     @endif
                 </section>
             @endforeach
