@@ -81,13 +81,14 @@ final readonly class Likenesses
     }
 
     /**
-     * What a plant is cut by each year that has one of its tasks: of a rough pass, what finishes it.
+     * What a plant is cut by each year that has one of its tasks: of a rough pass, what finishes it, and beside what
+     * only pinches or looks, what shapes it.
      *
      * @param  list<Task>  $tasks  of its season
      */
     public static function yearly(Task $task, array $tasks): Task
     {
-        return self::isRough($task) ? self::drawable($tasks)[0] ?? $task : $task;
+        return self::isRough($task) || ! TaskCuts::draws($task) ? self::drawable($tasks)[0] ?? $task : $task;
     }
 
     private static function isRough(Task $task): bool

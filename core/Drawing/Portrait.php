@@ -111,6 +111,12 @@ final readonly class Portrait
         );
     }
 
+    /** True where a stretch is seen near, and not the whole plant. */
+    public function isNear(): bool
+    {
+        return $this->view !== View::Above && $this->bottom !== 0;
+    }
+
     private static function isWithin(Limb $limb, int $from): bool
     {
         foreach ($limb->spine as $at) {

@@ -9,6 +9,7 @@ use App\Models\Plant;
 use App\Models\StemSurvey;
 use App\Plants\Drawings;
 use App\Plants\Drawn;
+use App\Plants\Likenesses;
 use App\Support\Today;
 use PruningHook\Core\Drawing\Limb;
 use PruningHook\Core\Plant\LoggedWork;
@@ -142,5 +143,24 @@ final class CoursesTest extends FeatureTestCase
             $plant = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => $kind]);
             $this->get("/plants/$plant->id/courses?at=three")->assertOk();
         }
+    }
+
+    /** A summer's pinching shapes no plant: it is drawn as its winter pass keeps it, its laterals along the arms. */
+    public function test_beside_what_only_pinches_a_plant_is_drawn_as_its_yearly_cut_keeps_it(): void
+    {
+        $kiwi = Plant::factory()->create([
+            'garden_id' => $this->garden->id, 'kind' => 'hardy-kiwi-female', 'height_mm' => 2300,
+            'planted_on' => '2014-03-01', 'stems_old' => null, 'stems_young' => null,
+        ]);
+        $bridge = $this->app->make(CorePlants::class);
+        $core = $bridge->plant($kiwi, Today::day());
+        $tasks = Prescriber::with($this->app->make(PlantBook::class))
+            ->prescribe($core, $bridge->years($this->garden)->season(2027), $bridge->practice($this->garden))->tasks;
+        $named = array_column($tasks, null, 'key');
+        self::assertSame('winter-pass', Likenesses::yearly($named['summer-pass'], $tasks)->key);
+        self::assertSame('winter-pass', Likenesses::yearly($named['winter-pass'], $tasks)->key);
+        $page = $this->actingAs($this->hand())->get("/plants/$kiwi->id/drawing?task=summer-pass")->assertOk();
+        self::assertGreaterThan(12, substr_count((string) $page->getContent(), '<path'), 'more than bare arms');
+        $page->assertSee('is-near', false);
     }
 }

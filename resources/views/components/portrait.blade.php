@@ -12,8 +12,9 @@
 @php($right = $isAbove || $p->bottom !== 0 ? 4 * $u : ($p->hasPerson ? 4 * $u + 520 : 16 * $u))
 @php($t = count($p->marks->ticks) > 20 ? .6 * $u : 1.3 * $u)
 {{-- To scale, in mm, y down. The tone is the age of the wood; what goes is broken and rust, with its order. --}}
-<svg class="drawing portrait" viewBox="{{ $r($left - 16 * $u) }} {{ -$top }} {{ $r($p->width + 16 * $u
-    + $right) }} {{ $r($p->height + ($isAbove ? 0 : 4 * $u)) }}"
+<svg class="drawing portrait{{ $p->isNear() ? ' is-near' : '' }}"
+    viewBox="{{ $r($left - 16 * $u) }} {{ -$top }} {{ $r($p->width + 16 * $u + $right) }} {{ $r($p->height
+    + ($isAbove ? 0 : 4 * $u)) }}"
     role="{{ $pick ? 'group' : 'img' }}" aria-label="{{ $name }}: {{ $p->says }}" font-size="{{ round($u, 2) }}">
     @foreach ($p->measure as $mark)
         <line class="e-scale" x1="{{ $r($left - 4 * $u) }}" x2="{{ $r($left - 2 * $u) }}" y1="{{ -$mark->at }}"
