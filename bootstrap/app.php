@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Models\Device;
 use App\People\SameDoor;
-use App\Plants\KeptPictures;
 use App\Support\Busy;
 use App\Support\Compressed;
 use App\Support\Failures;
 use App\Support\KeepsSession;
+use App\Support\KeptPictures;
 use App\Support\OwnHost;
 use App\Support\OwnToken;
 use App\Support\SafeHeaders;
@@ -45,6 +46,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $schedule->command('backup')->dailyAt('02:40')->timezone(Today::zone());
         $schedule->call(static fn (KeptPictures $pictures) => $pictures->tidy())->name('old pictures')
             ->dailyAt('03:10')->timezone(Today::zone());
+        $schedule->call(Device::forgetOld(...))->name('old devices')->dailyAt('03:20')->timezone(Today::zone());
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'password_confirmation']);

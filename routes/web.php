@@ -50,7 +50,7 @@ use Illuminate\Support\Facades\Route;
 
 // A number that no row can have leads nowhere; it is not asked for.
 $rows = ['garden', 'plant', 'visit', 'task', 'crew', 'observation', 'note', 'draft', 'off', 'version', 'change',
-    'answer', 'person', 'sign_off', 'import', 'feed', 'word'];
+    'answer', 'person', 'sign_off', 'import', 'feed', 'word', 'device'];
 foreach ($rows as $row) {
     Route::pattern($row, '[0-9]{1,18}');
 }
@@ -95,6 +95,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('sign-out', [LoginController::class, 'logout'])->name('logout');
     Route::get('account', [AccountController::class, 'show'])->name('account');
     Route::put('account/password', [AccountController::class, 'password'])->name('account.password');
+    Route::delete('account/devices/{device}', [AccountController::class, 'end'])->name('account.end');
     Route::post('account/sign-out', [AccountController::class, 'everywhere'])->name('account.everywhere');
     Route::put('account', [AccountController::class, 'update'])->name('account.update');
     Route::put('account/keys', [AccountController::class, 'keys'])->name('account.keys');

@@ -109,7 +109,7 @@ final class PlanInput
 
     /**
      * @param  array{ref: string, lat?: float|int, lon?: float|int, setup?: int, closed?: list<string>,
-     *     off?: list<string>}  $garden
+     *     off?: list<string>, wished?: list<string>}  $garden
      *
      * @throws Fault
      */
@@ -119,6 +119,7 @@ final class PlanInput
             $garden['ref'], self::place($garden), $garden['setup'] ?? 0,
             array_values(array_intersect_key(self::WEEKDAYS, array_flip($garden['closed'] ?? []))),
             $this->days("$at.off", $garden['off'] ?? []),
+            array_values(array_intersect_key(self::WEEKDAYS, array_flip($garden['wished'] ?? []))),
         );
     }
 

@@ -43,10 +43,10 @@ final class FileController extends Controller
     {
         $this->authorize('update', Firm::class);
         $this->validate($request, [
-            'of' => ['required', Rule::in(array_keys(Tables::OF))],
+            'of' => ['required', Rule::in(array_keys(Tables::IN))],
             'file' => ['required', 'file', 'max:15000'],
         ], [
-            'of' => 'Plants or gardens?',
+            'of' => 'Plants, gardens, visits or the record?',
             'file.required' => 'Choose a file.',
             'file.max' => 'It is larger than 15 MB: take it in in parts.',
             'file' => 'It did not arrive whole: it may be larger than 15 MB.',

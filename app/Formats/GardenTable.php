@@ -6,6 +6,7 @@ namespace App\Formats;
 
 use App\Models\Crew;
 use App\Models\Garden;
+use App\Models\User;
 use Generator;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Hopkins;
@@ -19,6 +20,8 @@ use stdClass;
 /** Gardens as a table: a line is the garden of its `id`, or else the one of its name, or else a new one. */
 final class GardenTable implements Table
 {
+    use KeepsRows;
+
     private const COLUMNS = ['id', 'name', 'client', 'address', 'latitude', 'longitude', 'elevation_m', 'last_frost',
         'first_frost', 'winter', 'crew', 'setup_minutes', 'notes'];
 
@@ -39,14 +42,16 @@ final class GardenTable implements Table
         return self::COLUMNS;
     }
 
-    public function needed(): array
+    public function lines(string $path): iterable
     {
-        return ['name', 'latitude', 'longitude'];
+        return PlaceFile::is($path)
+            ? PlaceFile::open($path)->rows(self::COLUMNS)
+            : CsvFile::open($path, self::COLUMNS, ['name', 'latitude', 'longitude'])->rows();
     }
 
-    public function model(): string
+    public function keep(array $rows, ?User $by): void
     {
-        return Garden::class;
+        self::keepEach(Garden::class, $rows);
     }
 
     public function cells(): Generator

@@ -8,7 +8,7 @@ use Generator;
 use JsonException;
 use PruningHook\Core\Fault;
 
-/** Gardens from a map (GeoJSON, RFC 7946): each point a line, its properties the other columns. */
+/** Gardens and their plants from a map (GeoJSON, RFC 7946): each point a line, its properties the other columns. */
 final readonly class PlaceFile
 {
     /** @param  list<array<array-key, mixed>>  $features */
@@ -50,15 +50,54 @@ final readonly class PlaceFile
     public function rows(array $columns): Generator
     {
         foreach ($this->features as $index => $feature) {
-            $cells = self::cells($feature);
-            $row = [];
-            foreach ($columns as $column) {
-                if (array_key_exists($column, $cells)) {
-                    $row[$column] = is_scalar($cells[$column]) ? trim((string) $cells[$column]) : '';
-                }
-            }
-            yield $index + 1 => $row;
+            yield $index + 1 => self::row(self::cells($feature), $columns);
         }
+    }
+
+    /**
+     * The plants of its places: each in the garden whose place it is.
+     *
+     * @param  list<string>  $columns  that are understood
+     * @return Generator<int, array<string, string>> cells by column, by the number of the plant, from 1
+     *
+     * @throws Fault for more plants than are taken in at once
+     */
+    public function plants(array $columns): Generator
+    {
+        $number = 0;
+        foreach ($this->features as $feature) {
+            $place = self::list($feature['properties'] ?? null);
+            foreach (self::list($place['plants'] ?? null) as $plant) {
+                if (++$number > CsvFile::MOST) {
+                    throw new Fault(sprintf('the map has more than %s plants', number_format(CsvFile::MOST)));
+                }
+                yield $number => self::row(['garden' => $place['name'] ?? null, ...self::list($plant)], $columns);
+            }
+        }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $cells
+     * @param  list<string>  $columns
+     * @return array<string, string>
+     */
+    private static function row(array $cells, array $columns): array
+    {
+        $row = [];
+        foreach ($columns as $column) {
+            if (array_key_exists($column, $cells)) {
+                $cell = is_bool($cells[$column]) ? ($cells[$column] ? 'yes' : 'no') : $cells[$column];
+                $row[$column] = is_scalar($cell) ? trim((string) $cell) : '';
+            }
+        }
+
+        return $row;
+    }
+
+    /** @return array<array-key, mixed> */
+    private static function list(mixed $value): array
+    {
+        return is_array($value) ? $value : [];
     }
 
     /**
@@ -67,13 +106,12 @@ final readonly class PlaceFile
      */
     private static function cells(array $feature): array
     {
-        $list = static fn (mixed $value): array => is_array($value) ? $value : [];
-        $geometry = $list($feature['geometry'] ?? null);
+        $geometry = self::list($feature['geometry'] ?? null);
         // Other shapes than points name no one place.
-        $at = ($geometry['type'] ?? null) === 'Point' ? $list($geometry['coordinates'] ?? null) : [];
+        $at = ($geometry['type'] ?? null) === 'Point' ? self::list($geometry['coordinates'] ?? null) : [];
 
         return [
-            ...$list($feature['properties'] ?? null), 'longitude' => $at[0] ?? null, 'latitude' => $at[1] ?? null,
+            ...self::list($feature['properties'] ?? null), 'longitude' => $at[0] ?? null, 'latitude' => $at[1] ?? null,
             ...isset($feature['id']) ? ['id' => $feature['id']] : [],
         ];
     }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Formats;
 
-use Illuminate\Support\Facades\DB;
-
 /** Gardens as places on a map, each with its plants (GeoJSON, RFC 7946: longitude before latitude). */
 final readonly class PlaceMap
 {
@@ -35,12 +33,7 @@ final readonly class PlaceMap
     /** @param  list<array<string, scalar|null>>  $gardens */
     private function features(array $gardens, bool $isFirst): bool
     {
-        $plants = [];
-        foreach (DB::table('plants')->whereNull('deleted_at')->whereIn('garden_id', array_column($gardens, 'id'))
-            ->orderBy('id')->get(['id', 'garden_id', 'kind', 'label', 'bed', 'count']) as $plant) {
-            $plants[(int) $plant->garden_id][] = ['id' => $plant->id, 'kind' => $plant->kind, 'label' => $plant->label,
-                'bed' => $plant->bed, 'count' => $plant->count];
-        }
+        $plants = PlantTable::within(array_map(intval(...), array_column($gardens, 'id')));
         foreach ($gardens as $garden) {
             $facts = array_diff_key($garden, ['latitude' => 0, 'longitude' => 0, 'id' => 0]);
             echo $isFirst ? '' : ',', json_encode([

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Formats;
 
 use App\Models\Plant;
+use App\Models\User;
 use App\Plants\PlantRequest;
 use App\Support\Today;
 use Generator;
@@ -15,6 +16,8 @@ use stdClass;
 /** Plants as a table: a line is the plant of its `id`, or else the one of its garden and label, or else a new one. */
 final class PlantTable implements Table
 {
+    use KeepsRows;
+
     private const COLUMNS = ['id', 'garden', 'kind', 'label', 'bed', 'planted', 'count', 'height_cm', 'spread_cm',
         'run_cm', 'flowering_height_cm', 'stems_old', 'stems_young', 'form', 'aim', 'grafted', 'hazards', 'notes'];
 
@@ -23,16 +26,13 @@ final class PlantTable implements Table
 
     private const AT_ONCE = 500;
 
-    /** @var ?array<string, int> by name */
-    private ?array $gardens = null;
-
     /** @var array<string, ?string> kinds by what was written */
     private array $kinds = [];
 
     /** @var array<string, true> gardens and labels that lines of this file name */
     private array $named = [];
 
-    public function __construct(private readonly PlantBook $book)
+    public function __construct(private readonly PlantBook $book, private readonly GardenNames $gardens)
     {
     }
 
@@ -41,42 +41,77 @@ final class PlantTable implements Table
         return self::COLUMNS;
     }
 
-    public function needed(): array
+    public function lines(string $path): iterable
     {
-        return ['garden', 'kind'];
+        return PlaceFile::is($path)
+            ? PlaceFile::open($path)->plants(self::COLUMNS)
+            : CsvFile::open($path, self::COLUMNS, ['garden', 'kind'])->rows();
     }
 
-    public function model(): string
+    public function keep(array $rows, ?User $by): void
     {
-        return Plant::class;
+        $new = array_values(array_filter($rows, static fn (AcceptedRow $row): bool => $row->id === null));
+        if ($new !== []) {
+            NewPlants::plant($new, $by);
+        }
+        self::keepEach(Plant::class, array_values(array_filter(
+            $rows, static fn (AcceptedRow $row): bool => $row->id !== null,
+        )));
     }
 
     public function cells(): Generator
     {
-        $gardens = array_flip($this->gardens());
+        $gardens = array_flip($this->gardens->all());
         $after = 0;
         do {
             $rows = DB::table('plants')->whereNull('deleted_at')->where('id', '>', $after)->orderBy('id')
                 ->limit(self::AT_ONCE)->get();
             foreach ($rows as $row) {
                 $after = (int) $row->id;
-                $cm = static fn (?int $mm): ?float => $mm === null ? null : $mm / 10;
-                yield [
-                    $row->id, $gardens[$row->garden_id] ?? '', $row->kind, $row->label, $row->bed, $row->planted_on,
-                    $row->count, $cm($row->height_mm), $cm($row->spread_mm), $cm($row->run_mm),
-                    $cm($row->flowering_height_mm), $row->stems_old, $row->stems_young, $row->form, $row->aim,
-                    $row->grafted === null ? null : (bool) $row->grafted,
-                    implode(' ', array_filter((array) json_decode((string) $row->hazards, true), is_string(...))),
-                    $row->notes,
-                ];
+                yield self::line($row, $gardens[$row->garden_id] ?? '');
             }
         } while (count($rows) === self::AT_ONCE);
+    }
+
+    /**
+     * The plants of some gardens, as a map tells them: by column, without what nobody knows.
+     *
+     * @param  list<int>  $gardens
+     * @return array<int, list<array<string, scalar>>> by garden
+     */
+    public static function within(array $gardens): array
+    {
+        $plants = [];
+        foreach (DB::table('plants')->whereNull('deleted_at')->whereIn('garden_id', $gardens)->orderBy('id')
+            ->get() as $row) {
+            $plants[(int) $row->garden_id][] = array_filter(
+                array_diff_key(array_combine(self::COLUMNS, self::line($row, '')), ['garden' => '']),
+                static fn (mixed $cell): bool => $cell !== null && $cell !== '',
+            );
+        }
+
+        return $plants;
+    }
+
+    /** @return list<scalar|null> */
+    private static function line(stdClass $row, string $garden): array
+    {
+        $cm = static fn (?int $mm): ?float => $mm === null ? null : $mm / 10;
+
+        return [
+            $row->id, $garden, $row->kind, $row->label, $row->bed, $row->planted_on,
+            $row->count, $cm($row->height_mm), $cm($row->spread_mm), $cm($row->run_mm),
+            $cm($row->flowering_height_mm), $row->stems_old, $row->stems_young, $row->form, $row->aim,
+            $row->grafted === null ? null : (bool) $row->grafted,
+            implode(' ', array_filter((array) json_decode((string) $row->hazards, true), is_string(...))),
+            $row->notes,
+        ];
     }
 
     public function read(array $row): TakenRow
     {
         $cells = new Cells($row);
-        $garden = $this->garden($cells);
+        $garden = $this->gardens->of($cells);
         $kind = $this->kind($cells, $row['kind'] ?? '');
         $label = $cells->text('label', 120) ?? $this->book->names[$kind ?? '']->name ?? $row['kind'] ?? '';
         $facts = ['garden_id' => $garden, 'kind' => $kind, 'label' => $label, ...$this->said($cells)];
@@ -136,23 +171,6 @@ final class PlantTable implements Table
         }
 
         return array_values(array_unique($said));
-    }
-
-    private function garden(Cells $cells): ?int
-    {
-        $name = $cells->text('garden', 120, true);
-        if ($name === null) {
-            return null;
-        }
-        $id = $this->gardens()[$name] ?? null;
-        if ($id === null) {
-            $near = Near::to($name, array_keys($this->gardens()));
-            $cells->fault('garden', "there is no garden called \"$name\"".($near === null
-                ? ': add it first, or take in the gardens\' file'
-                : ". Did you mean \"$near\"?"));
-        }
-
-        return $id;
     }
 
     private function kind(Cells $cells, string $said): ?string
@@ -225,11 +243,5 @@ final class PlantTable implements Table
             is_scalar($value) => (string) $value,
             default => '',
         };
-    }
-
-    /** @return array<string, int> */
-    private function gardens(): array
-    {
-        return $this->gardens ??= array_map(intval(...), DB::table('gardens')->pluck('id', 'name')->all());
     }
 }

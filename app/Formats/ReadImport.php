@@ -36,12 +36,12 @@ final class ReadImport implements ShouldQueue
         if ($import === null || $import->status !== Import::READING) {
             return;
         }
-        $table = $tables->named($import->of);
+        $table = $tables->takingIn($import->of);
         $counts = array_fill_keys(array_column(RowSort::cases(), 'value'), 0);
         try {
             $rows = [];
             $path = Storage::disk('local')->path($import->path());
-            foreach (self::lines($path, $import->of, $table) as $line => $cells) {
+            foreach ($table->lines($path) as $line => $cells) {
                 $row = $table->read($cells);
                 $counts[$row->sort->value]++;
                 $rows[] = [
@@ -64,18 +64,6 @@ final class ReadImport implements ShouldQueue
         } catch (Fault $fault) {
             $this->refuse($import, ucfirst($fault->getMessage()).'.');
         }
-    }
-
-    /**
-     * @return iterable<int, array<string, string>>
-     *
-     * @throws Fault
-     */
-    private static function lines(string $path, string $of, Table $table): iterable
-    {
-        return $of === 'gardens' && PlaceFile::is($path)
-            ? PlaceFile::open($path)->rows($table->columns())
-            : CsvFile::open($path, $table->columns(), $table->needed())->rows();
     }
 
     public function failed(Throwable $thrown): void

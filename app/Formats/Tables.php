@@ -6,10 +6,13 @@ namespace App\Formats;
 
 use Illuminate\Contracts\Container\Container;
 
-/** The tables that are written to files and taken in from them, by the name their address has. */
+/** What is written to files and taken in from them, by the name its address has. */
 final readonly class Tables
 {
     public const OF = ['plants' => PlantTable::class, 'gardens' => GardenTable::class];
+
+    /** Visits go out as a calendar and come in from one; the record goes out whole, that of years before comes in. */
+    public const IN = [...self::OF, 'visits' => VisitTable::class, 'logs' => LogTable::class];
 
     public function __construct(private Container $container)
     {
@@ -17,7 +20,13 @@ final readonly class Tables
 
     public function named(string $of): Table
     {
-        /** @var Table a table knows one file, and is made anew for the next */
+        /** @var Table */
         return $this->container->make(self::OF[$of]);
+    }
+
+    public function takingIn(string $of): TakesIn
+    {
+        /** @var TakesIn a table knows one file, and is made anew for the next */
+        return $this->container->make(self::IN[$of]);
     }
 }

@@ -34,7 +34,7 @@ final class TakeBackImport implements ShouldQueue
         $this->afterCommit();
     }
 
-    public function handle(Undo $undo): void
+    public function handle(Undo $undo, Tables $tables): void
     {
         $import = Import::query()->with('user')->find($this->import);
         if ($import === null || $import->status !== Import::TAKING_BACK) {
@@ -44,19 +44,25 @@ final class TakeBackImport implements ShouldQueue
             Auth::setUser($import->user);
         }
         try {
-            DB::connection()->transaction(static function () use ($import, $undo): void {
-                $done = 0;
-                $changes = Change::query();
-                $changes->whereBetween('id', [$import->first_change, $import->last_change])->whereNull('undone_by');
-                $changes->chunkByIdDesc(self::AT_ONCE, static function ($chunk) use ($import, $undo, &$done): void {
-                    $chunk->each(static fn (Change $change) => $undo->undo($change));
-                    $import->come($done += count($chunk));
-                });
+            DB::connection()->transaction(static function () use ($import, $undo, $tables): void {
+                $table = $tables->takingIn($import->of);
+                $table instanceof TakesBack ? $table->takeBack($import) : self::undo($import, $undo);
                 $import->update(['status' => Import::TAKEN_BACK, 'says' => null]);
             });
         } catch (ValidationException $refused) {
             $this->keep($import, $refused->getMessage());
         }
+    }
+
+    private static function undo(Import $import, Undo $undo): void
+    {
+        $done = 0;
+        $changes = Change::query();
+        $changes->whereBetween('id', [$import->first_change, $import->last_change])->whereNull('undone_by');
+        $changes->chunkByIdDesc(self::AT_ONCE, static function ($chunk) use ($import, $undo, &$done): void {
+            $chunk->each(static fn (Change $change) => $undo->undo($change));
+            $import->come($done += count($chunk));
+        });
     }
 
     public function failed(): void

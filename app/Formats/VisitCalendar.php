@@ -50,12 +50,26 @@ final readonly class VisitCalendar
         return $calendar->serialize();
     }
 
-    private function add(VCalendar $calendar, Visit $visit): void
+    /** The visit that goes by a name in calendars; null where it is none of ours. */
+    public function visitOf(string $name): ?int
+    {
+        return preg_match('/^visit-([1-9]\d{0,17})@(.+)$/', $name, $parts) === 1 && $parts[2] === self::host()
+            ? (int) $parts[1]
+            : null;
+    }
+
+    private static function host(): string
     {
         $host = parse_url((string) config('app.url'), PHP_URL_HOST);
+
+        return is_string($host) ? $host : 'localhost';
+    }
+
+    private function add(VCalendar $calendar, Visit $visit): void
+    {
         $changed = self::utc($visit->updated_at);
         $event = $calendar->createComponent('VEVENT', [
-            'UID' => sprintf('visit-%d@%s', $visit->id, is_string($host) ? $host : 'localhost'),
+            'UID' => sprintf('visit-%d@%s', $visit->id, self::host()),
             'DTSTAMP' => $changed, 'LAST-MODIFIED' => $changed,
             'SUMMARY' => sprintf('Pruning: %s', $visit->garden->name),
             'DESCRIPTION' => implode("\n", $visit->tasks->map(static fn (VisitTask $task): string => sprintf(

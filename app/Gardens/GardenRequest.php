@@ -65,6 +65,8 @@ final class GardenRequest extends AskedRequest
             'setup_minutes' => ['sometimes', 'required', 'integer', 'between:0,240'],
             'closed_days' => ['sometimes', 'array'],
             'closed_days.*' => ['integer', 'between:0,7'],
+            'wished_days' => ['sometimes', 'array', $this->isOpen(...)],
+            'wished_days.*' => ['integer', 'between:0,7'],
             'notes' => ['nullable', 'string', 'max:2000'],
             'client_email' => ['nullable', 'string', 'max:190', 'email'],
             'client_phone' => ['nullable', 'string', 'max:40', 'regex:/^[+0-9 ()\/.-]{4,}$/'],
@@ -72,6 +74,16 @@ final class GardenRequest extends AskedRequest
             'photos_ok' => ['nullable', 'in:1,0'],
             ...PracticeRules::rules(),
         ];
+    }
+
+    /** Nobody can come on a weekday on which nobody may. */
+    private function isOpen(string $attribute, mixed $value, Closure $fail): void
+    {
+        $days = static fn (mixed $said): array => array_map(intval(...), array_filter((array) $said, is_scalar(...)));
+        $both = array_intersect($days($value), $days($this->input('closed_days', [])));
+        if (array_diff($both, [0]) !== []) {
+            $fail('A weekday cannot be asked for and closed at once.');
+        }
     }
 
     /** Planners give a garden to another crew. */
@@ -189,15 +201,22 @@ final class GardenRequest extends AskedRequest
     /** @return array<string, mixed> */
     public function facts(): array
     {
-        $closed = array_map(intval(...), (array) $this->validated('closed_days', []));
-
         return [
-            ...Arr::except((array) $this->validated(), ['practice', 'sure', 'closed_days', 'normals_file']),
+            ...Arr::except(
+                (array) $this->validated(), ['practice', 'sure', 'closed_days', 'wished_days', 'normals_file'],
+            ),
             'winter' => $this->line('winter'),
             'normals' => $this->normals()?->means,
-            // A day nobody ticked says that the form was asked at all.
-            ...$this->has('closed_days') ? ['closed_days' => array_values(array_diff($closed, [0]))] : [],
+            ...$this->weekdays('closed_days'), ...$this->weekdays('wished_days'),
             'practice' => PracticeRules::chosen($this->validated('practice', [])),
         ];
+    }
+
+    /** @return array<string, list<int>> a day nobody ticked says that the form was asked at all */
+    private function weekdays(string $field): array
+    {
+        $days = array_map(intval(...), (array) $this->validated($field, []));
+
+        return $this->has($field) ? [$field => array_values(array_diff($days, [0]))] : [];
     }
 }

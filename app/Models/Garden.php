@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Models\Concerns\InOneStroke;
 use App\Models\Concerns\KeepsVersions;
 use App\Search\SearchTables;
+use App\Support\Say;
 use Database\Factories\GardenFactory;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
@@ -34,6 +35,7 @@ use PruningHook\Core\Calendar\Region;
  * @property ?string $notes
  * @property int $setup_minutes of each visit besides the work
  * @property list<int> $closed_days weekdays on which nobody may come, 1 for Monday
+ * @property list<int> $wished_days weekdays the client asked for; none where any will do
  * @property int $revision raised by every change that what is due here rests on
  * @property bool $own_practice
  * @property ?string $archived_on the day the firm stopped working there
@@ -56,16 +58,24 @@ final class Garden extends Model
 
     protected $fillable = ['crew_id', 'name', 'client', 'address', 'latitude', 'longitude', 'elevation_m',
         'last_frost', 'first_frost', 'winter', 'normals', 'region', 'practice', 'notes', 'setup_minutes',
-        'closed_days', 'client_email', 'client_phone', 'wishes', 'photos_ok'];
+        'closed_days', 'wished_days', 'client_email', 'client_phone', 'wishes', 'photos_ok'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
         return ['practice' => 'array', 'latitude' => 'float', 'longitude' => 'float', 'closed_days' => 'array',
-            'normals' => 'array', 'photos_ok' => 'boolean'];
+            'wished_days' => 'array', 'normals' => 'array', 'photos_ok' => 'boolean'];
     }
 
-    protected $attributes = ['practice' => '{}', 'setup_minutes' => 15, 'closed_days' => '[]'];
+    protected $attributes = ['practice' => '{}', 'setup_minutes' => 15, 'closed_days' => '[]', 'wished_days' => '[]'];
+
+    /** The weekdays its client asked for: "Tue, Fri". */
+    public function wishedInWords(): string
+    {
+        return implode(', ', array_map(
+            static fn (int $day): string => Say::WEEKDAYS[$day - 1], $this->wished_days,
+        ));
+    }
 
     /** The garden of an id or a name, or the first that is called so in part; null where there is none. */
     public static function called(string $text): ?self

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\Cache;
  * A file somebody wants taken in: read first, shown line by line, and kept only once that is accepted.
  *
  * @property int $id
- * @property string $of `plants` or `gardens`
+ * @property string $of `plants`, `gardens`, `visits` or `logs`
  * @property string $name of the file
  * @property string $status one of the words below
  * @property ?string $says why it was refused

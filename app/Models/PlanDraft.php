@@ -14,8 +14,8 @@ use PruningHook\Core\Calendar\Day;
  *
  * @phpstan-type Step array{kind: string, visit: ?int, garden: int, from: ?array{on: string, crew: ?int},
  *     to: ?array{on: string, crew: int}, tasks: list<string>, was: list<string>, why: string}
- * @phpstan-type Costs array{travel: int, setup: int, outside_best: float|int, overtime: float|int,
- *     unplaced: float|int, total: float|int}
+ * @phpstan-type Costs array{travel: int, setup: int, outside_best: float|int, unasked?: float|int,
+ *     overtime: float|int, unplaced: float|int, total: float|int}
  * @phpstan-type Result array{changes: list<Step>, cost: Costs, present: Costs, bound: float, same: int,
  *     left: list<array{task: string, because: string, cure: string}>}
  * @phpstan-type Before array{visits: list<array<string, mixed>>, tasks: list<array{id: int, visit_id: int,

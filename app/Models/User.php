@@ -10,9 +10,11 @@ use App\Support\ResetPasswordNotification;
 use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Notifications\Notifiable;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use SensitiveParameter;
 
@@ -56,6 +58,22 @@ final class User extends Authenticatable
     public function shutDoor(): void
     {
         $this->forceFill(['door' => Str::random(24), 'remember_token' => Str::random(60)])->save();
+        $this->devices()->delete();
+    }
+
+    /** Ends what is open on one device; and none is remembered any more, since nobody can tell which it was. */
+    public function shutOut(Device $device): void
+    {
+        DB::transaction(function () use ($device): void {
+            $device->delete();
+            $this->forceFill(['remember_token' => Str::random(60)])->save();
+        });
+    }
+
+    /** @return HasMany<Device, $this> */
+    public function devices(): HasMany
+    {
+        return $this->hasMany(Device::class);
     }
 
     /** Planners give work to any crew; a lead to the own one, or to none yet. */

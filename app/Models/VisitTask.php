@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Prescription\Snapshot;
 use PruningHook\Core\Structure\Judgement;
 
@@ -49,6 +50,12 @@ final class VisitTask extends Model
     protected function casts(): array
     {
         return ['prescribed' => AsSnapshot::class, 'cut_plan' => 'array', 'standing' => 'boolean'];
+    }
+
+    /** False where somebody only comes back and looks. */
+    public function isCut(): bool
+    {
+        return $this->prescribed->recipe !== LoggedWork::FOLLOW_UP;
     }
 
     /**

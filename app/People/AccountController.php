@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\History\Undo;
+use App\Models\Device;
 use App\Models\User;
 use App\Support\Controller;
 use Illuminate\Contracts\View\View;
@@ -15,9 +16,19 @@ use Illuminate\Support\Facades\Auth;
 /** What is a person's own: the password, the devices they are signed in on, the keys. */
 final class AccountController extends Controller
 {
+    private const DEVICES = 30;
+
     public function show(Request $request): View
     {
-        return view('people.account', ['person' => self::person($request)]);
+        $person = self::person($request);
+        $devices = $person->devices();
+        $devices->orderByDesc('seen_at')->orderByDesc('id')->limit(self::DEVICES);
+        $here = SameDoor::device($person);
+
+        return view('people.account', [
+            'person' => $person, 'here' => $here,
+            'others' => $devices->get()->reject(static fn (Device $device): bool => $device->is($here)),
+        ]);
     }
 
     public function password(Request $request): RedirectResponse
@@ -38,6 +49,15 @@ final class AccountController extends Controller
 
         return redirect()->route('account')
             ->with('said', 'The new password is set. You are signed out on every other device.');
+    }
+
+    /** Ends the session of one lost phone, and leaves the others. */
+    public function end(Request $request, int $device): RedirectResponse
+    {
+        $person = self::person($request);
+        $person->shutOut($person->devices()->findOrFail($device));
+
+        return redirect()->route('account')->with('said', 'It is signed out.');
     }
 
     public function everywhere(Request $request): RedirectResponse

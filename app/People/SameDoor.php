@@ -4,19 +4,24 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Models\Device;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Ends a session whose person has a new password since, or signed out everywhere: what was opened by the old door is
- * shut.
+ * Ends a session whose person has a new password since, signed out everywhere, or shut out this device: what was opened
+ * by the old door is shut.
  */
 final readonly class SameDoor
 {
     private const KEPT = 'door';
+
+    /** With the person's number behind it: a phone that is handed on is each one's own device. */
+    private const DEVICE = 'device-';
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
@@ -25,18 +30,23 @@ final readonly class SameDoor
         if (! $user instanceof User) {
             return $next($request);
         }
-        $opened = $request->session()->get(self::KEPT);
-        if ($opened === null) {
-            self::open($user);
-        } elseif ($opened !== $user->door) {
+        $device = self::device($user);
+        if ($device === null && ! $request->session()->has(self::DEVICE.$user->id)) {
+            // What a script reads besides keeps no session, and would open one device after the other.
+            if (in_array($request->headers->get('Sec-Fetch-Mode'), [null, 'navigate'], true)) {
+                self::open($user);
+            }
+        } elseif ($device === null || $request->session()->get(self::KEPT) !== $user->door) {
             Auth::logout();
             $request->session()->invalidate();
             $request->session()->regenerateToken();
 
             return $request->expectsJson()
                 ? response()->json(['message' => 'You were signed out. Sign in again.'], 401)
-                : redirect()->guest(route('login'))->with('status', 'You were signed out everywhere. Sign in again.');
+                : redirect()->guest(route('login'))
+                    ->with('status', 'You were signed out from elsewhere. Sign in again.');
         }
+        $device?->seen();
 
         return $next($request);
     }
@@ -44,6 +54,23 @@ final readonly class SameDoor
     /** From now on this session is one of this person's present ones. */
     public static function open(User $user): void
     {
-        session()->put(self::KEPT, $user->door);
+        session()->put([self::KEPT => $user->door, self::DEVICE.$user->id => Device::query()->create([
+            'user_id' => $user->id, 'kind' => Device::kindOf((string) request()->userAgent()),
+            'seen_at' => Carbon::now(),
+        ])->id]);
+    }
+
+    /** Somebody signs out here, and stays signed in elsewhere. */
+    public static function close(User $user): void
+    {
+        self::device($user)?->delete();
+    }
+
+    /** The device this session was opened on; null where it was shut out, or is not known yet. */
+    public static function device(User $user): ?Device
+    {
+        $id = session()->get(self::DEVICE.$user->id);
+
+        return is_int($id) ? Device::query()->where('user_id', $user->id)->find($id) : null;
     }
 }

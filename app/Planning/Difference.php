@@ -122,7 +122,7 @@ final readonly class Difference
         return [
             'kind' => $moved ? 'moved' : 'changed', 'visit' => $row->id, 'garden' => $row->garden_id, 'from' => $from,
             'to' => self::at($now), 'tasks' => $now->tasks, 'was' => $was,
-            'why' => self::why($firm, $row, $moved, $more, $less),
+            'why' => self::why($firm, $row, $moved ? $now : null, $more, $less),
         ];
     }
 
@@ -141,7 +141,8 @@ final readonly class Difference
             || ($row->stands() && $crew?->works($row->on) !== null);
     }
 
-    private static function why(FirmBrief $firm, VisitRow $row, bool $moved, int $more, int $less): string
+    /** @param  ?Visit  $moved  where it goes; null where it stays */
+    private static function why(FirmBrief $firm, VisitRow $row, ?Visit $moved, int $more, int $less): string
     {
         $crews = array_column($firm->brief->crews, null, 'ref');
         $crew = $crews[(string) $row->crew_id] ?? null;
@@ -153,27 +154,51 @@ final readonly class Difference
         };
 
         return implode('; ', array_filter([
-            $moved && $crew === null ? 'it had no crew' : '',
-            $moved && $crew !== null && $crew->works($row->on) === null ? 'the crew does not work on that day' : '',
-            $moved ? $shut : '',
-            $moved && $shut === '' && $crew?->works($row->on) !== null ? 'less way, or nearer the best days' : '',
+            ...$moved === null ? [] : [
+                $crew === null ? 'it had no crew' : '',
+                $crew !== null && $crew->works($row->on) === null ? 'the crew does not work on that day' : '',
+                $shut,
+                match (true) {
+                    $shut !== '' || $crew?->works($row->on) === null => '',
+                    self::wasAsked($firm, $row, $moved) => 'the client asked for that weekday',
+                    default => 'less way, or nearer the best days',
+                },
+            ],
             $some($more, 'joins it, so that nobody comes twice', 'join it, so that nobody comes twice'),
             $some($less, 'goes to another visit', 'go to another visit'),
         ], static fn (string $says): bool => $says !== ''));
     }
 
+    /** True where its client asked for the weekday it goes to, and not for the one it was on. */
+    private static function wasAsked(FirmBrief $firm, VisitRow $row, Visit $to): bool
+    {
+        $garden = self::garden($firm->brief, $row);
+
+        return $garden !== null && $garden->isUnasked($row->on) && ! $garden->isUnasked($to->on);
+    }
+
     /** Why nobody may work in its garden on its day; empty where they may. */
     private static function shut(Brief $brief, VisitRow $row): string
     {
+        $garden = self::garden($brief, $row);
+        if ($garden === null || ! $garden->isShut($row->on)) {
+            return '';
+        }
+
+        return in_array($row->on->weekday(), $garden->closed, true)
+            ? 'the garden is closed on that day'
+            : 'the forecast holds the work on that day';
+    }
+
+    private static function garden(Brief $brief, VisitRow $row): ?Garden
+    {
         foreach ($brief->gardens as $garden) {
-            if ($garden->ref === (string) $row->garden_id && $garden->isShut($row->on)) {
-                return in_array($row->on->weekday(), $garden->closed, true)
-                    ? 'the garden is closed on that day'
-                    : 'the forecast holds the work on that day';
+            if ($garden->ref === (string) $row->garden_id) {
+                return $garden;
             }
         }
 
-        return '';
+        return null;
     }
 
     /** Which of its windows closes first. */

@@ -227,6 +227,7 @@ final readonly class FirmBrief
     {
         return new Garden(
             (string) $row->id, new Place($row->latitude, $row->longitude), $row->setup_minutes, $row->closed_days, $off,
+            $row->wished_days,
         );
     }
 

@@ -7,9 +7,11 @@ namespace App\Plants;
 use App\Models\Plant;
 use App\Models\StemSurvey;
 use App\PlantBook\PlantBookFiles;
+use App\Stems\StemBoard;
 use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Drawing\SurveyedPlant;
 use PruningHook\Core\Growth\GrowthKind;
 use PruningHook\Core\Growth\Laid;
 use PruningHook\Core\Plant\Plant as CorePlant;
@@ -110,16 +112,11 @@ final readonly class Likenesses
         if ($survey === null) {
             return [];
         }
+        $surveyed = StemBoard::core($survey->state);
         $stems = [];
-        foreach ($survey->state['stems'] as $stem) {
-            if (! in_array($stem['ref'], $survey->state['cut'], true)) {
-                $stems[] = [
-                    'azimuth_deg' => (float) $stem['azimuth_deg'], 'lean_deg' => (float) $stem['lean_deg'],
-                    'length_mm' => (int) $stem['length_mm'],
-                    'age_years' => $stem['age_years'] === null
-                        ? null
-                        : (int) ($stem['age_years'] + $season - $survey->season),
-                ];
+        foreach ($surveyed->stems as $stem) {
+            if ($surveyed->stands($stem)) {
+                $stems[] = SurveyedPlant::seen($stem->aged($season - $survey->season));
             }
         }
 

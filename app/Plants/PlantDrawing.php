@@ -6,7 +6,9 @@ namespace App\Plants;
 
 use App\Bridge\CorePlants;
 use App\Models\Plant;
+use App\Support\KeptPictures;
 use App\Support\Say;
+use Illuminate\Contracts\View\Factory;
 use Illuminate\Support\HtmlString;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
@@ -23,7 +25,9 @@ final readonly class PlantDrawing
         private CorePlants $bridge,
         private Drawings $drawings,
         private Likenesses $likenesses,
+        private JudgedStems $judged,
         private KeptPictures $kept,
+        private Factory $views,
     ) {
     }
 
@@ -88,10 +92,13 @@ final readonly class PlantDrawing
             [
                 $before, $core, $this->book->mark, $this->book->kind($plant->kind), $year->season,
                 $prescription->tasks, $task->key, $this->likenesses->time($core, $year, $task),
-                $this->likenesses->surveyed($plant, $year->season), Say::units(),
+                $this->likenesses->surveyed($plant, $year->season), $this->judged->of($plant, $year->season),
+                Say::units(), $name,
             ],
-            $name,
-            fn (): Drawn => $this->drawings->ofTask($plant, $before, $core, $year, $task, $prescription->tasks),
+            fn (): string => $this->views->make('components.drawn', [
+                'drawn' => $this->drawings->ofTask($plant, $before, $core, $year, $task, $prescription->tasks),
+                'name' => $name,
+            ])->render(),
         );
     }
 

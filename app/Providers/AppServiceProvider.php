@@ -14,10 +14,10 @@ use App\Models\User;
 use App\People\SameDoor;
 use App\PlantBook\OwnKinds;
 use App\PlantBook\PlantBookFiles;
-use App\Plants\KeptPictures;
 use App\Post\SimulatedMail;
 use App\Post\SimulatedTexts;
 use App\Post\TextMessages;
+use App\Support\KeptPictures;
 use App\Support\Today;
 use App\Support\WholeSessions;
 use App\Support\WritesFirst;
@@ -25,8 +25,8 @@ use App\Weather\RainRead;
 use App\Weather\SimulatedStation;
 use App\Weather\WeatherStation;
 use Illuminate\Auth\Events\Login;
+use Illuminate\Auth\Events\Logout;
 use Illuminate\Contracts\Foundation\Application;
-use Illuminate\Contracts\View\Factory;
 use Illuminate\Database\Connection;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Middleware\TrustProxies;
@@ -49,6 +49,9 @@ final class AppServiceProvider extends ServiceProvider
         ));
         Event::listen(Login::class, static fn (Login $login) => $login->user instanceof User
             ? SameDoor::open($login->user)
+            : null);
+        Event::listen(Logout::class, static fn (Logout $logout) => $logout->user instanceof User
+            ? SameDoor::close($logout->user)
             : null);
         $this->callAfterResolving(
             'mail.manager', static fn (MailManager $mail) => $mail->extend('post', static fn () => new SimulatedMail),
@@ -74,7 +77,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(
             KeptPictures::class,
             static fn (Application $app): KeptPictures => new KeptPictures(
-                $app->make(Factory::class), $app->make(Filesystem::class), storage_path('framework/pictures'),
+                $app->make(Filesystem::class), storage_path('framework/pictures'),
             ),
         );
         $this->app->scoped(

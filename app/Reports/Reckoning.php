@@ -8,6 +8,9 @@ use App\Models\SeasonReport;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Site;
+use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\PlantBook\PlantBook;
 
 /**
@@ -157,6 +160,37 @@ final readonly class Reckoning
             ];
         }
 
-        return $found;
+        return [...$found, ...$this->diseases($season)];
+    }
+
+    /**
+     * Diseases that plants were seen to have in the season, by their names.
+     *
+     * @return list<array{garden: string, latitude: float, longitude: float, finding: string, count: int}>
+     */
+    private function diseases(int $season): array
+    {
+        $found = [];
+        foreach (DB::table('plants')->join('gardens', 'gardens.id', 'plants.garden_id')->whereNull('plants.deleted_at')
+            // A season lies in two years.
+            ->whereBetween('plants.state_on', [sprintf('%d-01-01', $season - 1), sprintf('%d-12-31', $season + 1)])
+            ->whereRaw("json_extract(plants.state, '$.disease') is not null")
+            ->selectRaw('gardens.id, gardens.name, gardens.latitude, gardens.longitude, plants.state_on, '
+                ."json_extract(plants.state, '$.disease') as disease")->orderBy('plants.id')->lazy() as $row) {
+            $place = Site::of((float) $row->latitude, (float) $row->longitude, 0, null, null, WinterClass::Warm);
+            if (SiteYear::seasonOn($place, Day::parse((string) $row->state_on)) !== $season) {
+                continue;
+            }
+            $of = &$found["$row->id $row->disease"];
+            $of ??= [
+                'garden' => (string) $row->name, 'latitude' => (float) $row->latitude,
+                'longitude' => (float) $row->longitude, 'finding' => (string) $row->disease, 'count' => 0,
+            ];
+            $of['count']++;
+            unset($of);
+        }
+        usort($found, static fn (array $a, array $b): int => $b['count'] <=> $a['count']);
+
+        return array_slice($found, 0, self::PLACES);
     }
 }

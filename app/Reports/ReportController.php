@@ -21,7 +21,9 @@ final class ReportController extends Controller
     {
         $this->authorize('update', Firm::class);
 
-        return view('reports.show', $screen->show(Asked::whole($request, 'season'))->toArray());
+        return view('reports.show', $screen->show(
+            Asked::whole($request, 'season'), Asked::text($request, 'finding'),
+        )->toArray());
     }
 
     /** Reckoned anew. */

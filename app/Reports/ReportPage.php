@@ -17,7 +17,8 @@ final readonly class ReportPage extends Page
      * @param  list<array{by: string, name: string, bars: PairBars, rows: list<array{string, int, int, int}>}>  $hours
      * @param  list<array{of: string, title: string, most: int, rows: list<array{string, int}>}>  $tallies  `most` is 0
      *     where nothing was counted
-     * @param  list<array{string, int}>  $findings  by finding, the most first
+     * @param  list<array{string, string, int}>  $findings  each with its name and how often, the most first
+     * @param  ?string  $finding  the one the map shows; null where it shows all
      */
     public function __construct(
         public int $season,
@@ -27,6 +28,7 @@ final readonly class ReportPage extends Page
         public array $tallies,
         public DotMap $map,
         public array $findings,
+        public ?string $finding,
     ) {
     }
 }

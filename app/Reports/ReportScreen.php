@@ -30,12 +30,16 @@ final readonly class ReportScreen
 
     private const SEASONS = 10;
 
-    public function show(int $asked): ReportPage
+    /** @param  string  $finding  that alone is shown on the map; empty for all */
+    public function show(int $asked, string $finding): ReportPage
     {
         $seasons = self::seasons();
         $season = in_array($asked, $seasons, true) ? $asked : $seasons[0];
         $report = SeasonReport::query()->find($season) ?? $this->ask($season);
         $found = $report->result['findings'] ?? [];
+        $shown = array_values(array_filter(
+            $found, static fn (array $row): bool => $row['finding'] === $finding,
+        ));
         $hours = [];
         foreach (self::BY as $by => $name) {
             $rows = $report->result['hours'][$by] ?? [];
@@ -49,8 +53,8 @@ final readonly class ReportScreen
             DotMap::of(array_map(static fn (array $row): array => [
                 (float) $row['latitude'], (float) $row['longitude'], $row['count'],
                 sprintf('%s: %s, %d', $row['garden'], self::called($row['finding']), $row['count']), $row['garden'],
-            ], $found)),
-            self::findings($found),
+            ], $shown === [] ? $found : $shown)),
+            self::findings($found), $shown === [] ? null : self::called($finding),
         );
     }
 
@@ -66,7 +70,9 @@ final readonly class ReportScreen
             foreach ($result[$of] as $key => $many) {
                 $rows[] = [$words[$key] ?? (string) $key, $many];
             }
-            $tallies[] = ['of' => $of, 'title' => $title, 'most' => max(0, ...array_column($rows, 1)), 'rows' => $rows];
+            $tallies[] = [
+                'of' => $of, 'title' => $title, 'most' => max([0, ...array_column($rows, 1)]), 'rows' => $rows,
+            ];
         }
 
         return $tallies;
@@ -93,7 +99,7 @@ final readonly class ReportScreen
 
     /**
      * @param  list<array{finding: string, count: int}>  $found
-     * @return list<array{string, int}>
+     * @return list<array{string, string, int}>
      */
     private static function findings(array $found): array
     {
@@ -103,7 +109,7 @@ final readonly class ReportScreen
         }
         arsort($counts);
 
-        return array_map(static fn (string $key, int $count): array => [self::called($key), $count],
+        return array_map(static fn (string $key, int $count): array => [$key, self::called($key), $count],
             array_keys($counts), $counts);
     }
 

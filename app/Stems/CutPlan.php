@@ -7,8 +7,12 @@ namespace App\Stems;
 use App\Models\Plant;
 use App\Models\User;
 use App\Models\VisitTask;
+use App\Support\KeptPictures;
+use App\Support\Say;
+use Illuminate\Contracts\View\Factory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\HtmlString;
 use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Bowl;
@@ -21,8 +25,12 @@ use PruningHook\Core\Structure\StemJudge;
 /** The judgement as it stood when it was put on a visit's sheet: a later survey does not change it behind the crew. */
 final readonly class CutPlan
 {
-    public function __construct(private PlantBook $book)
-    {
+    public function __construct(
+        private PlantBook $book,
+        private SurveyedPlants $plants,
+        private KeptPictures $pictures,
+        private Factory $views,
+    ) {
     }
 
     /**
@@ -46,6 +54,11 @@ final readonly class CutPlan
                 ?? throw ValidationException::withMessages([
                     'task' => 'That visit is no longer planned for this plant.',
                 ]);
+            if (! $task->isCut()) {
+                throw ValidationException::withMessages([
+                    'task' => "{$task->prescribed->name}: nothing is cut then. Put the plan on the sheet of a cut.",
+                ]);
+            }
             Gate::forUser($by)->authorize('log', $task->visit);
             $task->cut_plan = [
                 'state' => $survey->state,
@@ -64,7 +77,7 @@ final readonly class CutPlan
      * What is on a sheet, as it was judged when it was put there: whatever the rules say of such stems since, "B, C, A"
      * stays.
      *
-     * @return ?array{bowl: Bowl, judged: Judgement} null where the task has no cut plan, or nobody knows the
+     * @return ?array{bowl: HtmlString, judged: Judgement} null where the task has no cut plan, or nobody knows the
      *     kind any more
      */
     public function drawn(VisitTask $task): ?array
@@ -81,6 +94,18 @@ final readonly class CutPlan
             : StemJudge::with(StemAims::with($this->book)->clearance($this->book->kind($task->plant->kind)))
                 ->judge($survey, $aim);
 
-        return ['bowl' => Bowl::of($survey, $judged), 'judged' => $judged];
+        return [
+            'bowl' => $this->pictures->show(
+                "cut plan $task->id",
+                [
+                    $kept, $judged->toArray(), $task->plant->only(['id', 'kind', 'form']), $task->season,
+                    $this->book->mark, Say::units(),
+                ],
+                fn (): string => $this->views->make('components.bowl', [
+                    'bowl' => Bowl::of($survey, $judged, $this->plants->of($task->plant, $survey, $task->season)),
+                ])->render(),
+            ),
+            'judged' => $judged,
+        ];
     }
 }

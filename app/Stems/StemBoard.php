@@ -59,6 +59,7 @@ final readonly class StemBoard
     public function __construct(
         private PlantBook $book,
         private CorePlants $bridge,
+        private SurveyedPlants $plants,
     ) {
     }
 
@@ -93,11 +94,12 @@ final readonly class StemBoard
             row: $row,
             survey: $survey,
             judged: $judged,
-            bowl: Bowl::of($survey, $judged),
+            bowl: Bowl::of($survey, $judged, $this->plants->of($plant, $survey, $row->season)),
             hand: $inHand === null ? null : $stems[$inHand] ?? null,
             inWords: $this->words($judged),
             tasks: VisitTask::query()->with('visit')->where('plant_id', $plant->id)->doesntHave('log')->get()
-                ->filter(static fn (VisitTask $task): bool => ! $task->visit->on->isBefore($today))->values(),
+                ->filter(static fn (VisitTask $task): bool => $task->isCut() && ! $task->visit->on->isBefore($today))
+                ->values(),
             undo: SurveyTaps::canTakeBack($row, $by),
             last: $survey->stems === [] ? $row->ofSeasonBefore()?->season : null,
         );

@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\Auth;
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Units\Length;
+use PruningHook\Core\Units\Prose;
 use PruningHook\Core\Units\System;
 
 /** How the interface says dates, lengths and times. */
@@ -16,7 +17,8 @@ final readonly class Say
 {
     private const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
-    private const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+    /** From Monday on. */
+    public const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
     /** "14 Feb", and "14 Feb 2025" where the year is not this one. */
     public static function date(Day|string $day): string
@@ -91,6 +93,12 @@ final readonly class Say
     public static function length(?int $mm): ?string
     {
         return $mm === null ? null : Length::ofMm($mm)->in(self::units());
+    }
+
+    /** A sentence with the lengths in it told as whoever is signed in wants them. */
+    public static function prose(string $text): string
+    {
+        return Prose::in(self::units(), $text);
     }
 
     /** As whoever is signed in wants lengths told. */

@@ -19,6 +19,22 @@ final readonly class MoveVisit
     /** @throws ValidationException */
     public function move(Visit $visit, string $to, string $reason): void
     {
+        [$day, $inside] = $this->check($visit, $to, $reason);
+        DB::transaction(static function () use ($visit, $day, $inside, $reason): void {
+            $visit->update(['on' => (string) $day, 'outside_reason' => $inside ? null : $reason]);
+            PlanVisit::claim($visit);
+        });
+    }
+
+    /**
+     * Whether it may be moved there.
+     *
+     * @return array{Day, bool} the day, and whether all its tasks are open on it
+     *
+     * @throws ValidationException
+     */
+    public function check(Visit $visit, string $to, string $reason): array
+    {
         if ($visit->load('tasks.log')->isTouched()) {
             throw ValidationException::withMessages(['on' => 'Work is logged on this visit, so it stays on its day.']);
         }
@@ -40,10 +56,8 @@ final readonly class MoveVisit
                 'outside_reason' => 'A day outside the window needs a reason.',
             ]);
         }
-        DB::transaction(static function () use ($visit, $day, $inside, $reason): void {
-            $visit->update(['on' => (string) $day, 'outside_reason' => $inside ? null : $reason]);
-            PlanVisit::claim($visit);
-        });
+
+        return [$day, $inside];
     }
 
     /** @param  Visit  $visit with tasks loaded */

@@ -57,8 +57,8 @@ final readonly class PlanScreen
             tasks: $tasks,
             common: $common,
             minutes: array_sum(array_map(static fn (SeasonTask $task): int => $task->minutes, $tasks)),
-            suggested: self::suggested($common, $today),
-            on: $this->day($request) ?? self::suggested($common, $today),
+            suggested: self::suggested($garden, $common, $today),
+            on: $this->day($request) ?? self::suggested($garden, $common, $today),
             watched: $this->watched($garden, $tasks),
         );
     }
@@ -139,17 +139,27 @@ final readonly class PlanScreen
         }
     }
 
-    /** The first best day from today on, or the first open one. */
-    private static function suggested(?CommonWindow $common, Day $today): Day
+    /**
+     * The first best day from today on that the client asked for, or that nobody is kept out on; else the first open
+     * one.
+     */
+    private static function suggested(Garden $garden, ?CommonWindow $common, Day $today): Day
     {
         if ($common === null) {
             return $today;
         }
-        $first =
-            $common->bestFrom !== null && $common->bestTo !== null && ! $common->bestTo->isBefore($today)
-                ? $common->bestFrom
-                : $common->from;
+        $isBest = $common->bestFrom !== null && $common->bestTo !== null && ! $common->bestTo->isBefore($today);
+        $first = Day::latest($today, $isBest ? $common->bestFrom : $common->from);
+        $last = $isBest ? $common->bestTo : $common->to;
+        foreach ([array_diff($garden->wished_days, $garden->closed_days), array_diff(range(1, 7),
+            $garden->closed_days)] as $weekdays) {
+            for ($day = $first; ! $day->isAfter($last) && $first->daysUntil($day) < 7; $day = $day->plus(1)) {
+                if (in_array($day->weekday(), $weekdays, true)) {
+                    return $day;
+                }
+            }
+        }
 
-        return Day::latest($today, $first);
+        return $first;
     }
 }

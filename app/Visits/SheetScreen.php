@@ -66,8 +66,8 @@ final readonly class SheetScreen
             advice: $this->outlook->advice($site, $visit->on, $today),
             sheets: array_values($visit->tasks->map(fn (VisitTask $task): SheetTask => new SheetTask(
                 $task,
-                $this->plans->drawn($task),
-                $this->drawing->ofTask(
+                $plan = $this->plans->drawn($task),
+                $plan !== null ? null : $this->drawing->ofTask(
                     $task->plant, $task->task, 'For '.lcfirst($task->prescribed->name), $today,
                 ),
                 Standing::of($task->entries),

@@ -7,8 +7,6 @@ namespace App\Visits;
 use App\Models\Entry;
 use App\Models\VisitTask;
 use Illuminate\Support\HtmlString;
-use PruningHook\Core\Drawing\Bowl;
-use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Structure\Judgement;
 
 /** One task as its page of the sheet shows it. */
@@ -17,7 +15,7 @@ final readonly class SheetTask
     private const AT_BLOOM = 'follow-at-bloom';
 
     /**
-     * @param  ?array{bowl: Bowl, judged: Judgement}  $plan  stem by stem, where one was put on the sheet
+     * @param  ?array{bowl: HtmlString, judged: Judgement}  $plan  stem by stem, where one was put on the sheet
      * @param  list<Entry>  $standing  what stands of what was said of it, as it was said
      * @param  ?int  $mayGo  per cent of live growth that may still go this season; null where nobody knows the cap
      * @param  string  $again  when else it could be done, in words
@@ -49,7 +47,7 @@ final readonly class SheetTask
     /** False where somebody only comes back and looks. */
     public function isCut(): bool
     {
-        return $this->task->prescribed->recipe !== LoggedWork::FOLLOW_UP;
+        return $this->task->isCut();
     }
 
     /** @return list<string> names of what stands, for whoever corrects it */

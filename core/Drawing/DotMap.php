@@ -16,11 +16,21 @@ final readonly class DotMap
     /** Degrees across, where all lie close together. */
     private const LEAST = 0.01;
 
+    /** Where a name stands, and how much room it takes. */
+    private const BELOW = 9.0;
+
+    private const ABOVE = -7.0;
+
+    private const WIDE = 24.0;
+
+    private const HIGH = 5.0;
+
     /** More names than that cover one another. */
     private const NAMES = 16;
 
     /**
-     * @param  list<array{at: Spot, radius: float, label: string, name: ?string}>  $dots  the name once for each place
+     * @param  list<array{at: Spot, radius: float, label: string, name: ?string, below: float}>  $dots  the name once
+     *     for each place, and how far below it stands
      */
     private function __construct(public array $dots)
     {
@@ -47,10 +57,27 @@ final readonly class DotMap
                 // The area tells how many.
                 'radius' => round(max(1.2, self::LARGEST * sqrt($many / $most)), 1),
                 'label' => $label, 'name' => isset($named[$name]) || count($named) >= self::NAMES ? null : $name,
+                'below' => self::below($flat->spot($latitude, $longitude), $named),
             ];
-            $named[$name] = true;
+            $named[$name] ??= $flat->spot($latitude, $longitude);
         }
 
         return new self($dots);
+    }
+
+    /**
+     * Below its place, or above it where a neighbour's name stands there.
+     *
+     * @param  array<string, Spot>  $named
+     */
+    private static function below(Spot $at, array $named): float
+    {
+        foreach ($named as $other) {
+            if (abs($other->x - $at->x) < self::WIDE && abs($other->y - $at->y) < self::HIGH) {
+                return self::ABOVE;
+            }
+        }
+
+        return self::BELOW;
     }
 }

@@ -17,12 +17,16 @@ final readonly class Limbs
     /** Wood is drawn stouter than it is, so that a picture of a whole plant tells thick from thin. */
     private const STOUT = 1.5;
 
-    /** @param  array<int, true>  $insurance  by axis */
+    /**
+     * @param  array<int, true>  $insurance  by axis
+     * @param  array<int, float>  $least  by axis
+     */
     private function __construct(
         private LivingPlant $plant,
         private View $view,
         private float $thinnestMm,
         private array $insurance,
+        private array $least,
     ) {
     }
 
@@ -30,6 +34,7 @@ final readonly class Limbs
      * @param  ?LivingPlant  $left  what a cut leaves of it
      * @param  float  $thinnestMm  that anything is drawn, so that twigs can be seen
      * @param  list<int>  $insurance  axes that stay in case others die
+     * @param  array<int, float>  $least  mm that an axis is drawn at the least, where that is more, by axis
      * @return list<Limb> the farthest first
      */
     public static function of(
@@ -38,8 +43,11 @@ final readonly class Limbs
         View $view,
         float $thinnestMm,
         array $insurance = [],
+        array $least = [],
     ): array {
-        return (new self($plant, $view, $thinnestMm, array_fill_keys($insurance, true)))->drawn($left);
+        return (new self(
+            $plant, $view, $thinnestMm, array_fill_keys($insurance, true), $least,
+        ))->drawn($left);
     }
 
     /** @return list<Limb> */
@@ -141,7 +149,8 @@ final readonly class Limbs
 
         return [$line[0][2], new Limb(
             $axis, array_map(static fn (array $at): Spot => new Spot($at[0], $at[1]), $line),
-            $this->taper($line, $foot, $tip), $wood, $goes, ! $goes && isset($this->insurance[$axis ?? -1]),
+            $this->taper($line, $foot, $tip, $this->least[$axis ?? -1] ?? $this->thinnestMm), $wood, $goes,
+            ! $goes && isset($this->insurance[$axis ?? -1]),
         )];
     }
 
@@ -149,7 +158,7 @@ final readonly class Limbs
      * @param  non-empty-list<array{float, float, float}>  $line
      * @return non-empty-list<Spot>
      */
-    private function taper(array $line, float $foot, float $tip): array
+    private function taper(array $line, float $foot, float $tip, float $least): array
     {
         $there = $back = [];
         $last = count($line) - 1;
@@ -157,7 +166,7 @@ final readonly class Limbs
             [$beforeX, $beforeY] = $line[max(0, $index - 1)];
             [$afterX, $afterY] = $line[min($last, $index + 1)];
             $length = max(0.001, hypot($afterX - $beforeX, $afterY - $beforeY));
-            $half = max($this->thinnestMm, self::STOUT * ($foot + ($tip - $foot) * $index / max(1, $last))) / 2;
+            $half = max($least, self::STOUT * ($foot + ($tip - $foot) * $index / max(1, $last))) / 2;
             [$outX, $outY] = [-($afterY - $beforeY) / $length * $half, ($afterX - $beforeX) / $length * $half];
             $there[] = new Spot($x + $outX, $y + $outY);
             $back[] = new Spot($x - $outX, $y - $outY);

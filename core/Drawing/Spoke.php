@@ -4,22 +4,33 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Drawing;
 
-/** One stem of a bowl as seen from above, in mm, east to the right and north up. */
+/** One stem of a bowl as seen from above, in mm, x to the east and y to the north. */
 final readonly class Spoke
 {
+    /** Where on its way the number of its cut stands: nearer to the tip, where spokes are apart. */
+    private const SEAL = 0.62;
+
+    /**
+     * @param  'keep'|'next'|'cut'|'gone'  $kind  what becomes of it; `next` goes next year, `cut` goes now
+     * @param  non-empty-list<Spot>  $spine  its middle line, from its foot to its tip
+     * @param  list<Limb>  $limbs  what it is drawn as, piece by piece; none for one that is gone
+     * @param  'young'|'last'|'old'|'unknown'  $age  `last` is last year's
+     * @param  ?int  $order  place in the order of the cuts
+     */
     public function __construct(
         public string $ref,
-        /** `keep`, `next` (goes next year), `cut` (goes now) or `gone` */
         public string $kind,
-        /** from its base to its tip */
-        public Line $line,
-        public float $width,
-        /** `young`, `last` (last year's), `old` or `unknown` */
+        public array $spine,
+        public array $limbs,
         public string $age,
-        /** place in the order of the cuts */
         public ?int $order,
         public string $says,
     ) {
+    }
+
+    public function tip(): Spot
+    {
+        return $this->spine[count($this->spine) - 1];
     }
 
     /**
@@ -29,15 +40,21 @@ final readonly class Spoke
      */
     public function label(float $reach): Spot
     {
-        $far = max(1.0, hypot($this->line->x2, $this->line->y2));
-        $beyond = 1 + 0.09 * $reach / $far;
+        $tip = $this->tip();
+        $beyond = 1 + 0.09 * $reach / max(1.0, hypot($tip->x, $tip->y));
 
-        return new Spot($this->line->x2 * $beyond, $this->line->y2 * $beyond);
+        return new Spot($tip->x * $beyond, $tip->y * $beyond);
     }
 
-    /** Where the number of its cut stands: on it, nearer to the tip, where spokes are apart. */
+    /** Where the number of its cut stands. */
     public function seal(): Spot
     {
-        return $this->line->at(0.62);
+        $at = self::SEAL * (count($this->spine) - 1);
+        $from = $this->spine[(int) floor($at)];
+        $to = $this->spine[(int) ceil($at)];
+
+        return new Spot(
+            $from->x + ($to->x - $from->x) * ($at - floor($at)), $from->y + ($to->y - $from->y) * ($at - floor($at)),
+        );
     }
 }

@@ -35,6 +35,7 @@ final readonly class LivingPlant
      * @param  string  $seed  what chance is drawn from
      * @param  float  $facesDeg  which way its first stem went
      * @param  bool  $mirrored  true where its spirals wind the other way
+     * @param  array<int, float>  $stout  how many times as thick as the model has it a stem was measured, by its axis
      */
     public function __construct(
         public GrowthKind $kind,
@@ -46,6 +47,7 @@ final readonly class LivingPlant
         public string $seed,
         public float $facesDeg = 0.0,
         public bool $mirrored = false,
+        public array $stout = [],
     ) {
         /** @var ArrayObject<int, Place> $places */
         $places = new ArrayObject;
@@ -63,7 +65,7 @@ final readonly class LivingPlant
     {
         return new self(
             $this->kind, $this->season, $axes, $this->next, $this->roots, $this->stood,
-            $this->seed, $this->facesDeg, $this->mirrored,
+            $this->seed, $this->facesDeg, $this->mirrored, $this->stout,
         );
     }
 
@@ -122,7 +124,7 @@ final readonly class LivingPlant
             $this->kind, $this->season,
             array_map(static fn (Axis $axis): Axis => $axis->turned($byDeg, $mirrored), $this->axes), $this->next,
             $this->roots, $this->stood, $this->seed,
-            ($mirrored ? -1 : 1) * $this->facesDeg + $byDeg, $this->mirrored !== $mirrored,
+            ($mirrored ? -1 : 1) * $this->facesDeg + $byDeg, $this->mirrored !== $mirrored, $this->stout,
         );
     }
 
@@ -171,8 +173,8 @@ final readonly class LivingPlant
             : self::thickness($pipes);
     }
 
-    /** Mains on wires keep the way they were laid; all else bends as its kind does. */
-    private function bendOf(Axis $axis): float
+    /** In degrees a metre: mains on wires keep the way they were laid; all else bends as its kind does. */
+    public function bendOf(Axis $axis): float
     {
         return $this->kind->habit->wireMm !== null && $axis->parent === null ? 0.0 : $this->kind->habit->bend;
     }
@@ -228,10 +230,14 @@ final readonly class LivingPlant
         return 2 * sqrt($pipes * self::PIPE_MM2 / M_PI);
     }
 
-    /** The same of one of its axes: where buds stand close, leaves are small and their pipes thin. */
+    /**
+     * The same of one of its axes: where buds stand close, leaves are small and their pipes thin; and what was measured
+     * of its stem stands for what the model makes of it.
+     */
     public function thickAt(Axis $axis, int $pipes): float
     {
-        return self::thickness($pipes) * min(1.0, $axis->internodeMm / self::FULL_LEAF_MM);
+        return self::thickness($pipes) * min(1.0, $axis->internodeMm / self::FULL_LEAF_MM)
+            * ($this->stout === [] ? 1.0 : $this->stout[$this->stemOf($axis)] ?? 1.0);
     }
 
     /** Nodes that live, and feed the roots. */

@@ -64,11 +64,15 @@ final readonly class Future
         return $time === CutTime::Summer ? Year::of($plant)->summer : $plant;
     }
 
-    /** The moment of a cut: as it stands, what goes and what is left. */
-    public static function cut(LivingPlant $plant, Task $task, CutTime $time): Stage
+    /**
+     * The moment of a cut: as it stands, what goes and what is left.
+     *
+     * @param  ?list<int>  $judged  stems that were judged to go, in their order
+     */
+    public static function cut(LivingPlant $plant, Task $task, CutTime $time, ?array $judged = null): Stage
     {
         $stands = self::stands($plant, $time);
-        $cut = TaskCuts::of($stands, $task);
+        $cut = TaskCuts::of($stands, $task, judged: $judged);
 
         return new Stage(
             $stands, $cut->cuts === [] ? null : $cut->left, null, self::share($stands, $cut->left), $cut->cuts,

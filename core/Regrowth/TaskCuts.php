@@ -27,8 +27,10 @@ final readonly class TaskCuts
 
     private const SHORTENED = [Effect::BudsOnLaterals, Effect::BudsOnCanes];
 
+    private const WHOLE = [Effect::OldStemsOut, Effect::StemsOut, Effect::StemsShare, Effect::StemsKept];
+
     private const DRAWN = [
-        Effect::OldStemsOut, Effect::StemsOut, Effect::StemsShare, Effect::StemsKept, Effect::CutHeight,
+        ...self::WHOLE, Effect::CutHeight,
         Effect::HeightAfter, Effect::ClearStem, ...self::SHORTENED, Effect::BudsOnNewCanes, Effect::NodesOnSpurs,
         Effect::LiveShare,
     ];
@@ -36,9 +38,14 @@ final readonly class TaskCuts
     /**
      * @param  list<Cut>  $cuts  in their order
      * @param  array<int, true>  $wished  axes that are rather taken than others as good, by id
+     * @param  ?list<int>  $judged  stems that were judged to go, in their order; null where nobody judged them
      */
-    private function __construct(public LivingPlant $left, public array $cuts, private array $wished)
-    {
+    private function __construct(
+        public LivingPlant $left,
+        public array $cuts,
+        private array $wished,
+        private ?array $judged,
+    ) {
     }
 
     /** Whether a task's amounts say what is cut: ties and rough passes do not. */
@@ -56,17 +63,18 @@ final readonly class TaskCuts
     /**
      * @param  list<int>  $wished  axes that somebody would take out: where others are as good these go, and within its
      *     bounds as many as are wished
+     * @param  ?list<int>  $judged  axes of the stems that were judged stem by stem to go: then these do, and no others
      */
-    public static function of(LivingPlant $plant, Task $task, array $wished = []): self
+    public static function of(LivingPlant $plant, Task $task, array $wished = [], ?array $judged = null): self
     {
-        $stands = new self($plant, [], array_fill_keys($wished, true));
+        $stands = new self($plant, [], array_fill_keys($wished, true), $judged);
         if ($task->methodKey === LoggedWork::FOLLOW_UP) {
             // Somebody comes back and looks.
             return $stands;
         }
         $made = $stands->make(self::dead($plant));
         foreach ($task->amounts as $amount) {
-            $made = $made->make($made->wholeStems($amount));
+            $made = $made->make($made->wholeStems($amount, $task));
         }
         foreach ($task->amounts as $amount) {
             $made = $made->make($made->heights($amount));
@@ -86,6 +94,7 @@ final readonly class TaskCuts
 
         return $cuts === [] ? $this : new self(
             Cutting::of($this->left, $cuts)->plant, [...$this->cuts, ...$cuts], $this->wished,
+            $this->judged,
         );
     }
 
@@ -130,9 +139,19 @@ final readonly class TaskCuts
     }
 
     /** @return list<Cut> */
-    private function wholeStems(Amount $amount): array
+    private function wholeStems(Amount $amount, Task $task): array
     {
+        $kept = $task->amount(Effect::StemsKept);
+        if ($kept !== null && $amount->effect === Effect::StemsOut) {
+            // Two words for one cut: how many stay, and how many that takes out.
+            return [];
+        }
         $stems = $this->left->stems();
+        if ($this->judged !== null && in_array($amount->effect, self::WHOLE, true)) {
+            return array_map(Cut::thin(...), array_values(array_filter(
+                $this->judged, static fn (int $stem): bool => isset($stems[$stem]),
+            )));
+        }
         $pipes = $this->left->pipes();
         $isKept = $amount->effect === Effect::StemsKept;
         // Of those that are to stay the strongest do; what is past its time goes first in any case.
@@ -149,13 +168,28 @@ final readonly class TaskCuts
                 $stems, (int) round($count * $amount->min / 100), (int) round($count * $amount->target / 100),
                 (int) round($count * $amount->max / 100),
             ),
-            Effect::StemsKept => $this->asWished(
-                $stems, $count - $amount->max, $count - $amount->target, $count - $amount->min,
-            ),
+            Effect::StemsKept => $this->tooMany($stems, $amount, $task->amount(Effect::StemsOut)),
             default => 0,
         };
 
         return array_map(Cut::thin(...), array_slice(array_keys($stems), 0, max(0, min($go, $count - 1))));
+    }
+
+    /**
+     * What is above a number, and no more than may go in a season.
+     *
+     * @param  array<int, Axis>  $stems
+     * @param  ?Amount  $out  how many that takes out, where somebody has counted them
+     */
+    private function tooMany(array $stems, Amount $kept, ?Amount $out): int
+    {
+        $count = count($stems);
+        $most = $out === null ? $count : $out->max;
+
+        return $this->asWished(
+            $stems, min($most, $count - $kept->max), min($most, $count - $kept->target),
+            min($most, $count - $kept->min),
+        );
     }
 
     /**

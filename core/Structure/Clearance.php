@@ -11,7 +11,7 @@ namespace PruningHook\Core\Structure;
 final readonly class Clearance
 {
     /** The share of a stem near the crown that does not move in the wind. Common practice. */
-    private const STILL = 0.3;
+    public const STILL = 0.3;
 
     /** A closest approach this far up (as a share of the moving part) counts as coming nearer. */
     private const FURTHER_UP = 0.05;

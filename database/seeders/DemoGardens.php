@@ -19,6 +19,8 @@ final class DemoGardens
     /** Nobody comes here on these weekdays: the volunteers' Wednesday is their own. */
     private const CLOSED = ['The Old Nursery' => [3]];
 
+    private const WISHED = ['Chapel Yard' => [2, 4]];
+
     /** @return list<array{garden: array<string, mixed>, plants: list<array<string, mixed>>}> */
     public static function all(): array
     {
@@ -47,6 +49,7 @@ final class DemoGardens
             'latitude' => $latitude,
             'longitude' => self::LONGITUDES[$name],
             'closed_days' => self::CLOSED[$name] ?? [],
+            'wished_days' => self::WISHED[$name] ?? [],
             'elevation_m' => $elevation,
             'last_frost' => $last,
             'first_frost' => $first,

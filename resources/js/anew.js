@@ -1,8 +1,10 @@
 /** Looks again while gardens are being worked out anew, as long as nobody is at work on the page. */
 export const anew = () => ({
     init() {
-        setTimeout(() => {
+        const looking = setTimeout(() => {
             if (!document.querySelector('details[open], input:focus, select:focus')) location.reload();
         }, 4000);
+        // Whoever is on their way elsewhere is not called back.
+        addEventListener('beforeunload', () => clearTimeout(looking));
     },
 });

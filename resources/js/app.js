@@ -25,5 +25,7 @@ Promise.allSettled(here.map(async name => Alpine.data(name, (await parts[name]()
 if (document.querySelector('[data-field]') || localStorage.getItem('words-wait')) {
     import('./field/index').then(({ begin }) => begin(Alpine));
 }
-day();
+if (document.body.dataset.units === 'imperial') import('./feet').then(({ feet }) => feet());
+// A client who reads their letter gets nothing put on their phone.
+if (!location.pathname.startsWith('/client/')) day();
 fresh();

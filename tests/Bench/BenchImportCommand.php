@@ -43,7 +43,9 @@ final class BenchImportCommand extends Command
         Storage::disk('local')->put($import->path(), $this->written($plants));
         [$read, $readMb] = self::timed(static fn () => (new ReadImport($import->id))->handle($tables));
         $import->refresh()->update(['status' => Import::WRITING]);
-        [$written, $writtenMb] = self::timed(static fn () => (new WriteImport($import->id))->handle($tables));
+        [$written, $writtenMb] = self::timed(
+            static fn () => (new WriteImport($import->id))->handle($tables),
+        );
         $this->line(sprintf(
             '%s lines (%.1f MB) read in %.1f s, %.0f MB; %s taken in in %.1f s, %.0f MB; %s; %d wrong',
             number_format($plants), Storage::disk('local')->size($import->path()) / 1e6, $read, $readMb,

@@ -24,6 +24,8 @@ test('a client gets the letter, agrees to a day, asks, and is heard', async ({ p
     await client.getByLabel('Your question, or what we should know').fill('May the robins stay?');
     await client.getByRole('button', { name: 'Send', exact: true }).last().click();
     await expect(client.getByText('"May the robins stay?"')).toBeVisible();
+    // Nothing is put on the phone of somebody who only reads their letter.
+    expect(await client.evaluate(async () => (await navigator.serviceWorker?.getRegistrations())?.length ?? 0)).toBe(0);
     await page.goto('/');
     await page.getByRole('link', { name: /agrees: / }).first().click();
     await expect(page.getByText('May the robins stay?')).toBeVisible();

@@ -46,3 +46,14 @@ test('without signal the slider says so, and the pictures stay', async ({ page, 
     await expect(page.locator('svg.portrait').first()).toBeVisible();
     await context.setOffline(false);
 });
+
+test('a plant is told on two screens of a desk before anything is unfolded', async ({ page }) => {
+    test.skip(page.viewportSize().width < 700, 'a matter for the desk');
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await signIn(page, 'planner');
+    for (const plant of [1, 2, 3, 5, 8, 12, 20, 30, 40]) {
+        await page.goto(`/plants/${plant}`);
+        const tall = await page.evaluate(() => document.documentElement.scrollHeight);
+        expect(tall, `plant ${plant}`).toBeLessThanOrEqual(1600);
+    }
+});

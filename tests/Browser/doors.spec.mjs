@@ -49,3 +49,40 @@ test('single letters can be switched off', async ({ page }) => {
     await page.keyboard.press('g');
     await expect(page).toHaveURL(/\/gardens$/);
 });
+
+test('a lost phone is signed out from elsewhere, and nothing else is', async ({ page, browser, baseURL }) => {
+    const context = await browser.newContext({ baseURL, userAgent: 'Mozilla/5.0 (Linux; Android 14) Mobile' });
+    const lost = await context.newPage();
+    await signIn(lost, 'hand');
+    await signIn(page, 'hand');
+    await page.goto('/account');
+    const row = page.getByRole('listitem').filter({ hasText: 'last seen' }).first();
+    await expect(page.getByText(', this one')).toBeVisible();
+    await row.getByRole('button', { name: 'Sign it out' }).click();
+    await expect(page.getByText('It is signed out.')).toBeVisible();
+    await lost.goto('/round');
+    await expect(lost).toHaveURL(/\/sign-in$/);
+    await expect(lost.getByText('You were signed out from elsewhere')).toBeVisible();
+    await page.goto('/round');
+    await expect(page).toHaveURL(/\/round$/);
+    await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible();
+    await context.close();
+});
+
+test('whoever thinks in feet reads them, in sentences and beside what is typed', async ({ page }) => {
+    test.skip(page.viewportSize().width < 700, 'the same on both');
+    await signIn(page, 'planner');
+    await page.goto('/account');
+    await page.getByLabel('Lengths').selectOption('imperial');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await page.goto('/plants/2/edit');
+    await page.getByLabel(/^Height, cm/).fill('185');
+    await expect(page.getByText('Height, cm (6 ft 1 in)')).toBeVisible();
+    await page.getByLabel(/^Height, cm/).fill('');
+    await expect(page.getByText('(6 ft 1 in)')).toHaveCount(0);
+    await page.goto('/account');
+    await page.getByLabel('Lengths').selectOption('metric');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await page.goto('/plants/2/edit');
+    await expect(page.locator('[data-feet]')).toHaveCount(0);
+});

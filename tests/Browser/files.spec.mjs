@@ -58,3 +58,31 @@ test('a calendar is fetched, subscribed to by a link, and the link is shut', asy
     expect((await phone.get(path)).status()).toBe(404);
     await phone.dispose();
 });
+
+test('a visit that another program moved in its calendar is moved, and moved back', async ({ page }) => {
+    await signIn(page, 'planner');
+    const calendar = new ICAL.Component(ICAL.parse(await (await page.request.get('/export/calendar')).text()));
+    // The last to come has the most room in its window.
+    const [last] = calendar.getAllSubcomponents('vevent').map(each => new ICAL.Event(each))
+        .sort((a, b) => b.startDate.compare(a.startDate));
+    const was = last.startDate.toString();
+    const day = last.startDate.clone();
+    day.adjust(1, 0, 0, 0);
+    last.component.updatePropertyWithValue('dtstart', day);
+    await page.goto('/files');
+    await page.getByLabel('It holds').selectOption('visits');
+    await page.getByLabel('File').setInputFiles({
+        name: 'visits.ics', mimeType: 'text/calendar', buffer: Buffer.from(calendar.toString()),
+    });
+    await page.getByRole('button', { name: 'Read it' }).click();
+    const take = page.getByRole('button', { name: 'Take in 1 line' });
+    await expect(take).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText(`day: ${day.toString()}, was ${was}`)).toBeVisible();
+    await take.click();
+    await expect(page.getByText('Taken in: 0 new, 1 changed')).toBeVisible({ timeout: 20_000 });
+    const there = async () => (await (await page.request.get('/export/calendar')).text())
+        .includes(`DTSTART;VALUE=DATE:${day.toString().replaceAll('-', '')}`);
+    expect(await there()).toBe(true);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('Taken back: all is as it was')).toBeVisible({ timeout: 20_000 });
+});

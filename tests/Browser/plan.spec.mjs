@@ -132,3 +132,28 @@ test('the crew sees its day in driving order, with times and what to load', asyn
     await page.getByText(/^To load/).click();
     await expect(page.getByText(/disinfectant/)).toBeVisible();
 });
+
+test('from the plan to the button that plans a visit, by fewer than twenty keys', async ({ page }) => {
+    test.skip(page.viewportSize().width < 700, 'a matter for the desk');
+    await signIn(page, 'planner');
+    await page.goto('/plan');
+    let keys = 0;
+    const press = async key => { await page.keyboard.press(key); keys++; };
+    const at = () => page.evaluate(() => [
+        document.activeElement.textContent.trim(), document.activeElement.href ?? '',
+    ]);
+    const jump = async name => {
+        await page.getByRole('link', { name }).focus();
+        await press('Enter');
+        await press('Tab');
+    };
+    await jump('To what closes soon');
+    for (let tabs = 0; tabs < 4 && !(await at())[1].includes('/visits/plan?'); tabs++) await press('Tab');
+    expect((await at())[1]).toContain('/visits/plan?');
+    await press('Enter');
+    await page.waitForURL('**/visits/plan?**');
+    await jump('To the day');
+    for (let tabs = 0; tabs < 10 && (await at())[0] !== 'Plan the visit'; tabs++) await press('Tab');
+    expect((await at())[0]).toBe('Plan the visit');
+    expect(keys).toBeLessThan(20);
+});

@@ -92,6 +92,37 @@ final class CrewsTest extends FeatureTestCase
         self::assertSame([], $this->garden->fresh()?->closed_days);
     }
 
+    public function test_weekdays_a_client_asks_for_are_kept_shown_and_offered_first(): void
+    {
+        $facts = [
+            'name' => 'Millrace House', 'client' => 'Arden', 'latitude' => 52.2, 'longitude' => -2.4,
+            'elevation_m' => 80, 'winter' => 'cool', 'last_frost' => '04-22', 'first_frost' => '10-28',
+            'setup_minutes' => 20,
+        ];
+        $edit = "/gardens/{$this->garden->id}";
+        $this->actingAs($this->planner())->put($edit, [...$facts, 'closed_days' => ['0', '2'],
+            'wished_days' => ['0', '2', '5']])
+            ->assertSessionHasErrors(['wished_days' => 'A weekday cannot be asked for and closed at once.']);
+        $this->get("$edit/edit")->assertSee('A weekday cannot be asked for and closed at once.');
+        $this->put($edit, [...$facts, 'closed_days' => ['0', '1'], 'wished_days' => ['0', '2', '5']])
+            ->assertSessionHasNoErrors();
+        self::assertSame([2, 5], $this->garden->fresh()?->wished_days);
+        // Odd input is a word beside the field.
+        foreach ([['wished_days' => [['1']]], ['wished_days' => ['1'], 'closed_days' => [['1']]],
+            ['wished_days' => '1', 'closed_days' => '1'], ['wished_days' => ['8']]] as $odd) {
+            $this->put($edit, [...$facts, ...$odd])->assertRedirect()->assertSessionHasErrors();
+        }
+        self::assertSame([2, 5], $this->garden->fresh()?->wished_days);
+        $this->get($edit)->assertSee('Asked for:')->assertSee('Tue, Fri');
+        // Today is a Saturday: the first that suits is Tuesday; without a wish Sunday, but not Monday, which is closed.
+        $plan = "/gardens/{$this->garden->id}/visits/plan?tasks[]={$this->wisteria->id}:winter-pass:2027";
+        $this->get($plan)->assertOk()->assertSee('value="2027-02-23"', false);
+        $this->put($edit, [...$facts, 'closed_days' => ['0', '6', '7', '1'], 'wished_days' => ['0']]);
+        $this->get($plan)->assertSee('value="2027-02-23"', false);
+        $this->put($edit, [...$facts, 'closed_days' => ['0', '6'], 'wished_days' => ['0']]);
+        $this->get($plan)->assertSee('value="2027-02-21"', false);
+    }
+
     public function test_only_the_planner_changes_crews_and_depot(): void
     {
         foreach ([$this->lead(), $this->hand()] as $user) {

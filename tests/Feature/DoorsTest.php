@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Device;
 use App\Models\Garden;
 use App\Models\User;
 use App\Models\Visit;
@@ -19,6 +20,7 @@ use Illuminate\Support\Facades\Notification;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Validator;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Nobody gets in who should not: hosts, headers, cookies, sessions, passwords, and whose work a lead may give away. */
@@ -157,6 +159,76 @@ final class DoorsTest extends FeatureTestCase
         $change([])->assertSessionHasNoErrors();
         self::assertTrue(Hash::check('three wet gloves', (string) $user->fresh()?->password));
         $this->get('/account')->assertOk();
+    }
+
+    public function test_one_lost_phone_is_shut_out_alone(): void
+    {
+        $user = $this->lead();
+        $in = function (string $agent) use ($user): array {
+            auth()->forgetGuards();
+            session()->flush();
+            $this->withHeader('User-Agent', $agent)
+                ->post('/sign-in', ['email' => $user->email, 'password' => 'secateurs', 'remember' => 1])
+                ->assertRedirect('/round');
+
+            return session()->all();
+        };
+        $phone = $in('Mozilla/5.0 (Linux; Android 14) AppleWebKit/537.36 Chrome/120 Mobile Safari/537.36');
+        $tablet = $in('Mozilla/5.0 (iPad; CPU OS 17_0 like Mac OS X) AppleWebKit/605.1.15');
+        $desk = $in('Mozilla/5.0 (X11; Linux x86_64) AppleWebKit/537.36 Chrome/120 Safari/537.36');
+        $remembered = $user->fresh()?->getRememberToken();
+        $this->get('/account')->assertOk()->assertSeeInOrder(['Computer', 'this one', 'Tablet', 'Phone'])
+            ->assertSee('since 20 Feb');
+        self::assertSame(['phone', 'tablet', 'computer'], Device::query()->orderBy('id')->pluck('kind')->all());
+        [$lost, , $this_one] = Device::query()->orderBy('id')->get()->all();
+
+        $this->delete("/account/devices/$lost->id")->assertRedirect('/account');
+        $this->get('/account')->assertOk()->assertDontSee('Phone');
+        self::assertNotSame($remembered, $user->fresh()?->getRememberToken(), 'nor is it remembered');
+        $at = function (array $session): TestResponse {
+            auth()->forgetGuards();
+            session()->flush();
+
+            return $this->withSession($session)->get('/round');
+        };
+        $at($phone)->assertRedirect('/sign-in');
+        $this->assertGuest();
+        $at($tablet)->assertOk();
+        // Nobody ends what is another's, or what is not there.
+        auth()->forgetGuards();
+        session()->flush();
+        $this->actingAs($this->hand())->delete("/account/devices/$this_one->id")->assertNotFound();
+        $at($desk)->assertOk();
+        // Signing out here ends this one only.
+        $this->post('/sign-out');
+        self::assertSame(['tablet'], Device::query()->where('user_id', $user->id)->pluck('kind')->all());
+        $at($tablet)->assertOk();
+        $this->post('/account/sign-out');
+        self::assertSame(0, Device::query()->where('user_id', $user->id)->count());
+    }
+
+    public function test_a_device_is_seen_by_the_hour_and_forgotten_once_its_session_is_over(): void
+    {
+        $user = $this->lead();
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'secateurs']);
+        $device = Device::query()->sole();
+        $this->travel(30)->minutes();
+        $this->get('/round')->assertOk();
+        self::assertEquals($device->seen_at, $device->fresh()?->seen_at);
+        $this->travel(40)->minutes();
+        $this->get('/round')->assertOk();
+        self::assertEquals(now()->startOfSecond(), $device->fresh()?->seen_at);
+        // What a script reads besides opens nothing.
+        auth()->forgetGuards();
+        session()->flush();
+        $this->actingAs($user)->get('/round', ['Sec-Fetch-Mode' => 'cors'])->assertOk();
+        self::assertSame(1, Device::query()->count());
+        $this->travel(29)->days();
+        Device::forgetOld();
+        self::assertSame(1, Device::query()->count());
+        $this->travel(2)->days();
+        Device::forgetOld();
+        self::assertSame(0, Device::query()->count());
     }
 
     /** @return array<string, array{string, bool}> */

@@ -9,14 +9,12 @@ use App\Models\BloomNote;
 use App\Models\Plant;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
-use App\Plants\Drawn;
-use App\Plants\KeptPictures;
 use App\Plants\PlantDrawing;
 use App\Record\LogWork;
 use App\Season\TaskChoice;
+use App\Support\KeptPictures;
 use App\Support\Today;
 use App\Visits\PlanVisit;
-use Illuminate\Contracts\View\Factory;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\File;
 use PruningHook\Core\Amount\Effect;
@@ -220,23 +218,21 @@ final class DrawingTest extends FeatureTestCase
     {
         $folder = sys_get_temp_dir().'/hook-pictures-'.getmypid();
         $kept = fn (): KeptPictures => new KeptPictures(
-            $this->app->make(Factory::class), $this->app->make(Filesystem::class), $folder,
+            $this->app->make(Filesystem::class), $folder,
         );
         $drawing = $this->app->make(PlantDrawing::class);
         $drawn = 0;
         $one = $drawing->show($this->bluebeard, 'spring-cut', Today::day())->drawn;
         self::assertNotNull($one);
         $show = function (array $facts) use ($kept, $one, &$drawn): string {
-            $draw = function () use ($one, &$drawn): Drawn {
+            return (string) $kept()->show('plant 1, spring-cut', $facts, function () use ($one, &$drawn): string {
                 $drawn++;
 
-                return $one;
-            };
-
-            return (string) $kept()->show('plant 1, spring-cut', $facts, 'For its cut', $draw);
+                return "cut at $one->cutMm mm";
+            });
         };
         $first = $show(['height' => 950]);
-        self::assertStringContainsString('cut at 35 cm', $first);
+        self::assertSame('cut at 350 mm', $first);
         self::assertSame($first, $show(['height' => 950]));
         self::assertSame(1, $drawn);
         $show(['height' => 960]);

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Formats\LogTable;
+use App\Formats\Tables;
 use App\Models\Change;
 use App\Models\Feed;
 use App\Models\Garden;
 use App\Models\Import;
 use App\Models\Plant;
+use App\Models\Visit;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -243,6 +246,109 @@ final class FilesTest extends FeatureTestCase
         );
     }
 
+    public function test_plants_come_in_from_the_map_they_went_out_to(): void
+    {
+        $this->wisteria->update([
+            'height_mm' => 2455, 'hazards' => ['glass'], 'grafted' => true, 'planted_on' => '2011-03-04',
+            'bed' => 'Wall',
+        ]);
+        Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'lilac', 'label' => 'Flieder, groß']);
+        $map = $this->get('/export/places')->assertOk()->streamedContent();
+        $import = $this->take($map);
+        self::assertSame([0, 0, 2, 0], [$import->new, $import->changed, $import->same, $import->wrong]);
+        $before = DB::table('plants')->get()->all();
+        DB::table('plants')->delete();
+        $import = $this->take((string) preg_replace('/"plants":\[{"id":\d+,|},{"id":\d+,/', '"plants":[{', $map, 1));
+        self::assertSame(1, $import->wrong, 'the second names a plant that is gone');
+        $import = $this->take((string) preg_replace('/{"id":\d+,"kind"/', '{"kind"', $map));
+        self::assertSame([2, 0, 0, 0], [$import->new, $import->changed, $import->same, $import->wrong]);
+        $this->put("/files/$import->id");
+        $without = static fn (object $row): array => array_diff_key((array) $row, array_flip([
+            'id', 'created_at', 'updated_at', 'height_on', 'stems_on',
+        ]));
+        self::assertEquals(array_map($without, $before), array_map($without, DB::table('plants')->get()->all()));
+        // A place of somebody else's map has no plants.
+        $import = $this->take('{"type":"FeatureCollection","features":[{"type":"Feature","properties":{"name":"X"}}]}');
+        self::assertSame('The file has no line below its first.', $import->says);
+    }
+
+    public function test_visits_moved_in_a_calendar_come_back_from_it(): void
+    {
+        [$moved, $same, $late] = array_map($this->visitOn(...), ['2027-02-25', '2027-02-26', '2027-02-28']);
+        $text = (string) $this->get('/export/calendar')->getContent();
+        $to = static fn (string $text, string $from, string $day): string => str_replace(
+            "DTSTART;VALUE=DATE:$from", "DTSTART;VALUE=DATE:$day", $text,
+        );
+        $import = $this->take($text, 'visits');
+        self::assertSame([0, 0, 3, 0], [$import->new, $import->changed, $import->same, $import->wrong]);
+
+        $text = $to($to($text, '20270225', '20270301'), '20270228', '20280801');
+        $text = str_replace('END:VCALENDAR', "BEGIN:VEVENT\r\nUID:dentist\r\nDTSTAMP:20270101T000000Z\r\n"
+            ."DTSTART:20270303T090000Z\r\nSUMMARY:Dentist\r\nEND:VEVENT\r\nEND:VCALENDAR", $text);
+        $import = $this->take($text, 'visits');
+        self::assertSame([0, 1, 2, 1], [$import->new, $import->changed, $import->same, $import->wrong]);
+        $this->get("/files/$import->id")->assertOk()->assertSee('day: 2027-03-01, was 2027-02-25')
+            ->assertSee('data-th="Visit"', false)
+            ->assertSee('is outside the days they share')->assertSee('no visit of ours: left alone');
+        self::assertSame('2027-02-25', (string) $moved->refresh()->on, 'nothing is kept before it is accepted');
+        $this->put("/files/$import->id")->assertRedirect();
+        self::assertSame(['2027-03-01', '2027-02-26', '2027-02-28'], array_map(
+            static fn (Visit $visit): string => (string) $visit->refresh()->on, [$moved, $same, $late],
+        ));
+        // Undone as a whole.
+        $this->post("/files/$import->id/back");
+        self::assertSame('2027-02-25', (string) $moved->refresh()->on);
+    }
+
+    public function test_what_a_calendar_cannot_change_is_told_line_by_line(): void
+    {
+        $gone = $this->visit('2027-02-24');
+        $text = (string) $this->get('/export/calendar')->getContent();
+        $said = function (string $text): string {
+            $import = $this->take($text, 'visits');
+            self::assertSame([0, 0, 0, 1], [$import->new, $import->changed, $import->same, $import->wrong]);
+
+            return (string) $this->get("/files/$import->id")->getContent();
+        };
+        $day = static fn (string $day): string => str_replace('VALUE=DATE:20270224', "VALUE=DATE:$day", $text);
+        self::assertStringContainsString('A visit is planned for today or later', $said($day('20270110')));
+        self::assertStringContainsString('at most three years ahead', $said($day('20390110')));
+        self::assertStringContainsString('cancel it on its own page', $said(
+            (string) preg_replace('/STATUS:\w+/', 'STATUS:CANCELLED', $text),
+        ));
+        self::assertStringContainsString('repeats', $said(
+            str_replace('SUMMARY', "RRULE:FREQ=DAILY\r\nSUMMARY", $text),
+        ));
+        self::assertStringContainsString('has no day', $said((string) preg_replace('/DTSTART.*\r\n/', '', $text)));
+        // By the firm's own clock: an hour before midnight in Greenwich is the next day in Auckland.
+        config(['hook.time_zone' => 'Pacific/Auckland']);
+        $import = $this->take(str_replace('DTSTART;VALUE=DATE:20270224', 'DTSTART:20270225T230000Z', $text), 'visits');
+        $this->get("/files/$import->id")->assertSee('day: 2027-02-26, was 2027-02-24');
+        config(['hook.time_zone' => 'Europe/London']);
+        $gone->delete();
+        self::assertStringContainsString('is not planned any more', $said($text));
+        $refused = $this->take("garden,kind\nMillrace House,lilac\n", 'visits');
+        self::assertSame(Import::REFUSED, $refused->status);
+        self::assertStringContainsString('no calendar', (string) $refused->says);
+        $large = $this->take("BEGIN:VCALENDAR\r\n".str_repeat("X-A:b\r\n", 700_000), 'visits');
+        self::assertStringContainsString('larger than 4 MB', (string) $large->says);
+    }
+
+    public function test_what_changed_between_the_reading_and_the_word_is_not_overwritten(): void
+    {
+        $visit = $this->visit('2027-02-25');
+        $text = str_replace(
+            'DTSTART;VALUE=DATE:20270225', 'DTSTART;VALUE=DATE:20270301',
+            (string) $this->get('/export/calendar')->getContent(),
+        );
+        $import = $this->take($text, 'visits');
+        $this->put('/tasks/'.$visit->tasks()->firstOrFail()->id.'/log', ['outcome' => 'done', 'minutes' => 25])
+            ->assertSessionHasNoErrors();
+        $this->put("/files/$import->id")->assertRedirect();
+        $this->get("/files/$import->id")->assertSee('It was not taken in')->assertSee('so it stays on its day');
+        self::assertSame('2027-02-25', (string) $visit->refresh()->on);
+    }
+
     public function test_a_calendar_is_subscribed_to_by_a_link_that_can_be_shut(): void
     {
         $this->visit('2027-02-25');
@@ -267,6 +373,104 @@ final class FilesTest extends FeatureTestCase
         self::assertCount(2, $lines);
         self::assertStringContainsString('Millrace House', $lines[1]);
         self::assertStringContainsString(',done,,25,', $lines[1]);
+    }
+
+    public function test_the_record_comes_in_as_it_went_out_and_is_taken_back_whole(): void
+    {
+        $task = $this->visitTask();
+        $this->put("/tasks/$task->id/log", [
+            'outcome' => 'done', 'minutes' => 25, 'note' => 'Two whips left, "on purpose"', 'findings' => ['dead-wood'],
+            'left_for_next_year' => 'The arm over the door',
+        ])->assertSessionHasNoErrors();
+        $table = $this->get('/export/logs')->streamedContent();
+        $import = $this->take($table, 'logs');
+        self::assertSame([0, 0, 1, 0], [$import->new, $import->changed, $import->same, $import->wrong]);
+        Visit::query()->get()->each(static fn (Visit $visit) => $visit->delete());
+        self::assertSame(0, DB::table('work_logs')->count());
+        $import = $this->take($table, 'logs');
+        self::assertSame([1, 0, 0, 0], [$import->new, $import->changed, $import->same, $import->wrong]);
+        $this->get("/files/$import->id")->assertSee('Winter pass, 20 Feb');
+        self::assertSame(0, DB::table('work_logs')->count(), 'nothing is kept before it is accepted');
+        $this->put("/files/$import->id");
+        $without = static fn (string $table): string => (string) preg_replace('/^\d+,|,[^,]*$/m', '', $table);
+        self::assertSame($without($table), $without($this->get('/export/logs')->streamedContent()));
+        $this->get("/plants/{$this->wisteria->id}")->assertOk()->assertSee('The arm over the door');
+        $this->get('/record')->assertOk()->assertSee('Two whips left');
+        self::assertFalse((bool) Visit::query()->sole()->waiting, 'nothing of it waits for its log');
+        // Somebody changes it meanwhile: then all of it stays.
+        $task = Visit::query()->sole()->tasks()->firstOrFail();
+        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 35])->assertSessionHasNoErrors();
+        $this->post("/files/$import->id/back");
+        $this->get("/files/$import->id")->assertSee('It was not taken back')->assertSee('has changed since');
+        self::assertSame(1, DB::table('work_logs')->count());
+        Visit::query()->get()->each(static fn (Visit $visit) => $visit->delete());
+        $import = $this->take($table, 'logs');
+        $this->put("/files/$import->id");
+        $this->post("/files/$import->id/back");
+        self::assertSame(Import::TAKEN_BACK, $import->fresh()?->status);
+        self::assertSame([0, 0], [DB::table('work_logs')->count(), Visit::query()->count()]);
+    }
+
+    public function test_lines_of_the_record_say_what_is_wrong_with_them(): void
+    {
+        $this->wisteria->update(['label' => 'South wall', 'planted_on' => '2016-03-01']);
+        foreach (['Twin', 'Twin'] as $label) {
+            Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'lilac', 'label' => $label]);
+        }
+        $import = $this->take(implode("\n", [
+            'on,garden,plant,task,outcome,why,minutes,findings,season',
+            '2019-02-10,Millrace House,South wall,Winter pass,,,40,,',
+            '10.02.2020,Millrace House,South wall,winter-pass,,,,,',
+            '2020-02-10,Millrace House,South wall,Winter pass,,,,,', '2019-02-10,Nowhere,South wall,Winter pass,,,,,',
+            '2019-02-10,Millrace House,Twin,Thin,,,,,', '2019-02-10,Millrace House,South wall,Winter pss,,,,,',
+            '2031-02-10,Millrace House,South wall,Winter pass,,,,,', ',Millrace House,South wall,Winter pass,,,,,',
+            '2019-02-11,Millrace House,South wall,Winter pass,not-done,,,,',
+            '2019-02-12,Millrace House,South wall,Winter pass,,,ten,dead-wod,',
+            '2018-02-12,Millrace House,South wall,Winter pass,not-done,weather,,,2018',
+            '2012-02-12,Millrace House,South wall,Winter pass,,,,,',
+        ]), 'logs');
+        self::assertSame([3, 0, 0, 9], [$import->new, $import->changed, $import->same, $import->wrong]);
+        $this->get("/files/$import->id")->assertSeeInOrder([
+            '4', 'stands in this file twice for that day', '5', 'there is no garden called', '6', 'more than one',
+            '7', 'Did you mean &quot;Winter pass&quot;?', '8', 'lies in the future', '9', 'on: is empty',
+            '10', 'what was not done has a reason', '11', 'is no number', 'Did you mean dead-wood?',
+            '13', 'planted on 2016-03-01',
+        ], false);
+        $this->put("/files/$import->id");
+        self::assertSame(
+            [['2018-02-12', 2018, 'not-done'], ['2019-02-10', 2019, 'done'], ['2020-02-10', 2020, 'done']],
+            DB::table('work_logs')->orderBy('on')->get()
+                ->map(static fn (object $log): array => [$log->on, $log->season, $log->outcome])->all(),
+        );
+        self::assertSame(Import::REFUSED, $this->take("on,garden,plant\n", 'logs')->status);
+        $many = "on,garden,plant,task\n".str_repeat("2019-02-10,X,Y,Z\n", 2001);
+        self::assertStringContainsString('season by season', (string) $this->take($many, 'logs')->says);
+    }
+
+    public function test_every_column_is_described(): void
+    {
+        $told = (string) file_get_contents(base_path('docs/formats/tables.md'));
+        foreach (Tables::OF as $of => $table) {
+            foreach ($this->app->make(Tables::class)->named($of)->columns() as $column) {
+                self::assertStringContainsString("`$column`", $told, "$table: $column");
+            }
+        }
+        foreach (LogTable::COLUMNS as $column) {
+            self::assertStringContainsString("`$column`", $told, $column);
+        }
+    }
+
+    /** A visit of a plant of its own. */
+    private function visitOn(string $day): Visit
+    {
+        $visit = $this->garden->visits()->create(['on' => $day, 'crew_id' => $this->crew->id]);
+        $visit->tasks()->create([
+            'plant_id' => Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'lilac'])->id,
+            'task' => 'thin', 'season' => 2027, 'position' => 1, 'minutes' => 20, 'standing' => true,
+            'prescribed' => $this->prescription(),
+        ]);
+
+        return $visit;
     }
 
     private function take(string $content, string $of = 'plants'): Import

@@ -12,6 +12,7 @@ use App\Models\User;
 use App\People\InvitationNotification;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Notification;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** People are invited, come in, change what they may do, and leave; what they did stays. */
@@ -142,8 +143,26 @@ final class PeopleTest extends FeatureTestCase
         $this->put('/account', ['name' => '', 'units' => 'cubits'])->assertSessionHasErrors(['name', 'units']);
         $this->wisteria->update(['height_mm' => 2400]);
         $this->get("/plants/{$this->wisteria->id}")->assertSee('7 ft 10 in');
+        // So are the sentences of a sheet and of the plant book.
+        $sheet = '/visits/'.$this->visit()->id;
+        $lengths = '~\\d (mm|cm|m)\\b(?! of rain)~';
+        self::assertSame(0, preg_match($lengths, self::told($this->get($sheet)), $left), $left[0] ?? '');
+        $book = self::told($this->get('/plant-book/wisteria'));
+        self::assertSame(0, preg_match($lengths, $book, $left), $left[0] ?? '');
         auth()->logout();
+        $this->actingAs($this->planner());
+        self::assertSame(1, preg_match($lengths, self::told($this->get($sheet))));
         $this->actingAs($this->planner())->get("/plants/{$this->wisteria->id}")->assertDontSee('7 ft 10 in');
+    }
+
+    /**
+     * What a page says, without what its drawings are made of and its forms ask.
+     *
+     * @param  TestResponse<\Illuminate\Http\Response>  $page
+     */
+    private static function told(TestResponse $page): string
+    {
+        return strip_tags((string) preg_replace('~<(form|script|style)\b.*?</\1>~s', '', (string) $page->getContent()));
     }
 
     public function test_what_somebody_may_do_is_taken_back_by_the_planner_but_not_the_last_who_plans(): void

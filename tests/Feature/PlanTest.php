@@ -21,6 +21,7 @@ use App\Planning\MakeTrue;
 use App\Weather\Outlook;
 use App\Weather\WeatherStation;
 use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\Day;
 use Tests\Support\KnownWeather;
 
 /** The plan over all gardens: asked for, compared, accepted in part or whole, taken back; visits moved by hand. */
@@ -149,6 +150,28 @@ final class PlanTest extends FeatureTestCase
         $to = ['on' => '2027-02-25', 'crew' => $stands->crew_id];
         $this->get("/plan/visits/$stands->id?".http_build_query($to))
             ->assertSee('But the forecast holds the work that day, better from');
+    }
+
+    public function test_a_plan_keeps_to_the_weekdays_a_client_asked_for(): void
+    {
+        foreach (range(1, 5) as $bed) {
+            $this->garden->plants()->create(['kind' => 'bush-rose', 'label' => "Bed $bed"]);
+        }
+        $draft = $this->asked();
+        $this->put("/plan/drafts/$draft->id", ['changes' => array_keys($draft->result['changes'] ?? [])])
+            ->assertSessionHasNoErrors();
+        $busiest = Visit::query()->withCount('tasks')->orderByDesc('tasks_count')->firstOrFail();
+        $wished = $busiest->on->weekday() === 4 ? 3 : 4;
+        $this->garden->update(['wished_days' => [$wished]]);
+        $draft = $this->ask('anew');
+        $draft->update(['seconds' => 1]);
+        $this->make($draft);
+        $draft->refresh();
+        $moved = array_column($draft->result['changes'] ?? [], null, 'visit')[$busiest->id] ?? self::fail('it stays');
+        self::assertSame($wished, Day::parse($moved['to']['on'] ?? '')->weekday());
+        self::assertStringContainsString('the client asked for that weekday', $moved['why']);
+        self::assertGreaterThan($draft->result['cost']['unasked'] ?? INF, $draft->result['present']['unasked'] ?? 0);
+        $this->actingAs($this->boss)->get("/plan/drafts/$draft->id")->assertSee('On weekdays nobody asked for');
     }
 
     public function test_a_plan_is_called_off_and_asking_anew_calls_off_the_one_before(): void

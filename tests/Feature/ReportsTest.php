@@ -61,6 +61,49 @@ final class ReportsTest extends FeatureTestCase
         self::assertGreaterThan(0, $result['waste']['2027-02']);
     }
 
+    public function test_a_season_in_which_nothing_was_done_yet_says_so(): void
+    {
+        (new MakeReport(2027))->handle($this->app->make(Reckoning::class));
+        $this->actingAs($this->planner())->get('/reports?season=2027')->assertOk()
+            ->assertSee('Nobody has logged minutes in this season yet.')->assertSee('Nothing of that yet.')
+            ->assertSee('Nothing was found but that all is well.');
+    }
+
+    public function test_diseases_are_told_by_name_and_shown_alone_on_the_map(): void
+    {
+        $ill = fn (string $disease, string $on, ?Garden $garden = null): Plant => Plant::factory()->create([
+            'garden_id' => ($garden ?? $this->garden)->id, 'kind' => 'apple', 'state' => ['disease' => $disease],
+            'state_on' => $on,
+        ]);
+        $south = Garden::factory()->create(['name' => 'Down south', 'latitude' => -37.8, 'longitude' => 145]);
+        $ill('fire-blight', '2027-05-01');
+        $ill('fire-blight', '2027-06-01');
+        $ill('canker', '2026-12-31');
+        // Of the seasons before and after, here and there.
+        $ill('canker', '2026-10-01');
+        $ill('canker', '2028-01-05');
+        $ill('canker', '2027-05-01', $south);
+        $ill('canker', '2028-03-01', $south);
+        $ill('canker', '2027-05-01')->delete();
+        $this->logged('2027-02-20', 2027, 60, 90, ['findings' => '["suckers"]']);
+        self::assertSame(
+            [['Millrace House', 'suckers', 1], ['Millrace House', 'fire-blight', 2], ['Millrace House', 'canker', 1],
+                ['Down south', 'canker', 1]],
+            array_map(
+                static fn (array $row): array => [$row['garden'], $row['finding'], $row['count']],
+                $this->reckoned()['findings'],
+            ),
+        );
+        (new MakeReport(2027))->handle($this->app->make(Reckoning::class));
+        $dots = fn (string $more): int => substr_count((string) $this->actingAs($this->planner())
+            ->get("/reports?season=2027$more")->assertOk()->getContent(), 'class="r-dot"');
+        self::assertSame([4, 1, 2, 4], [
+            $dots(''), $dots('&finding=fire-blight'), $dots('&finding=canker'), $dots('&finding=nothing'),
+        ]);
+        $this->get('/reports?season=2027&finding=fire-blight')->assertSee('Findings: fire blight')
+            ->assertSee('All on the map')->assertSee('Canker');
+    }
+
     public function test_it_is_reckoned_in_the_background_and_drawn_with_its_tables(): void
     {
         $this->logged('2027-02-20', 2027, 60, 90, ['findings' => '["disease"]']);

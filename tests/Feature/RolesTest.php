@@ -161,6 +161,7 @@ final class RolesTest extends FeatureTestCase
         ['account.update', 'put', 302, 302, 302, 302, 302],
         ['account.password', 'put', 302, 302, 302, 302, 302],
         ['account.keys', 'put', 302, 302, 302, 302, 302],
+        ['account.end', 'delete', 404, 404, 404, 404, 404],
         ['account.everywhere', 'post', 302, 302, 302, 302, 302],
         ['logout', 'post', 302, 302, 302, 302, 302],
     ];
@@ -291,6 +292,8 @@ final class RolesTest extends FeatureTestCase
             array_intersect_key(
                 [
                     'garden' => $this->garden->id,
+                    // None of theirs, whoever asks.
+                    'device' => 999_999,
                     'plant' => $this->wisteria->id,
                     'photo' => $photo?->uuid,
                     'visit' => $visit?->id,

@@ -14,6 +14,8 @@ use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PruningHook\Core\Drawing\Portrait;
 use PruningHook\Core\Drawing\View;
+use PruningHook\Core\Plant\LoggedWork;
+use PruningHook\Core\Prescription\Snapshot;
 
 /** Survey and judge, tap by tap. */
 final class StemsTest extends FeatureTestCase
@@ -264,7 +266,15 @@ final class StemsTest extends FeatureTestCase
             "/visits/$visit->id",
         );
         $this->tap(['op' => 'fault', 'ref' => 'B', 'fault' => 'dead']);
-        $this->get("/visits/$visit->id")->assertSee('The plant from above')->assertSee('it is dead');
+        $sheet = (string) $this->get("/visits/$visit->id")->assertSee('The plant from above')->assertSee('it is dead')
+            ->getContent();
+        // Its stems are limbs of a plant, with their branches behind them, on the board and on the sheet alike.
+        $board = (string) $this->get("/plants/{$this->rose->id}/stems")->getContent();
+        foreach ([$sheet, $board] as $page) {
+            self::assertMatchesRegularExpression('~<g class="b-branches"><path class="p-\w+"~', $page);
+            $limb = '~<g class="b-stem b-\w+"><title>[^<]+</title>\s*<path class="p-~';
+            self::assertSame(5, preg_match_all($limb, $page));
+        }
         // Five were surveyed, all of last year, and one is dead.
         self::assertSame([0, 4], [$this->rose->fresh()?->stems_old, $this->rose->fresh()?->stems_young]);
         self::assertSame(
@@ -278,6 +288,53 @@ final class StemsTest extends FeatureTestCase
         $kept['judged']['remove'][0]['because'] = 'as the eye of that day saw it';
         $row->update(['cut_plan' => $kept]);
         $this->get("/visits/$visit->id")->assertSee('as the eye of that day saw it')->assertDontSee('it is dead');
+    }
+
+    public function test_the_plants_picture_takes_out_what_the_judge_does(): void
+    {
+        $this->actingAs($this->lead());
+        foreach ([0, 40, 80, 120, 160, 200, 240, 280] as $way) {
+            $this->tap(['op' => 'add', 'azimuth_deg' => $way]);
+        }
+        $this->tap(['op' => 'fault', 'ref' => 'B', 'fault' => 'dead']);
+        $this->tap(['op' => 'fault', 'ref' => 'D', 'fault' => 'sucker']);
+        $picture = fn (): string => (string) $this->get("/plants/{$this->rose->id}/drawing?task=main-pruning")
+            ->assertOk()->getContent();
+        $judged = fn (): int => substr_count(
+            (string) $this->get("/plants/{$this->rose->id}/stems")->getContent(), '<span class="number"',
+        );
+        self::assertSame(4, $judged(), 'eight stand and four are wanted');
+        self::assertStringContainsString('4 stems out at the base', $picture());
+        // Whoever wants more of them to stay sees that in the picture.
+        $this->tap(['op' => 'aim', 'keep' => 6]);
+        self::assertSame(2, $judged());
+        self::assertStringContainsString('2 stems out at the base', $picture());
+        $this->tap(['op' => 'aim', 'keep' => 4]);
+        // What is out already is out of the picture, and the lead's word counts in it.
+        $this->tap(['op' => 'cut', 'ref' => 'B']);
+        self::assertStringContainsString($judged().' stems out at the base', $picture());
+        self::assertSame(3, $judged());
+        $this->tap(['op' => 'word', 'ref' => 'D', 'word' => 'keep']);
+        self::assertStringContainsString($judged().' stems out at the base', $picture());
+    }
+
+    public function test_a_cut_plan_goes_on_the_sheet_of_a_cut_and_not_of_a_look(): void
+    {
+        $this->actingAs($this->lead());
+        $this->tap(['op' => 'add', 'azimuth_deg' => 0]);
+        $visit = $this->visit();
+        $cut = $visit->tasks()->firstOrFail()->prescribed->toArray();
+        $look = $visit->tasks()->create([
+            'plant_id' => $this->rose->id, 'task' => 'follow-at-bloom', 'season' => 2027, 'position' => 1,
+            'prescribed' => Snapshot::read([
+                ...$cut, 'name' => 'Look at the bloom', 'recipe' => LoggedWork::FOLLOW_UP,
+            ]),
+        ]);
+        $this->get("/plants/{$this->rose->id}/stems")->assertDontSee('Save as the cut plan');
+        $this->post("/plants/{$this->rose->id}/stems/plan", ['task' => $look->id])
+            ->assertSessionHasErrors(['task' => 'Look at the bloom: nothing is cut then. Put the plan on the sheet of '
+                .'a cut.']);
+        self::assertNull($look->refresh()->cut_plan);
     }
 
     public function test_logging_a_cut_plan_marks_those_very_stems_and_taking_the_log_back_lets_them_stand(): void

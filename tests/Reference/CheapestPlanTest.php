@@ -46,6 +46,33 @@ final class CheapestPlanTest extends TestCase
         }
     }
 
+    /** Clients who asked for a weekday get it where that costs no more than it is worth. */
+    public function test_wishes_for_weekdays_are_kept_where_that_is_cheapest(): void
+    {
+        $instances = [];
+        foreach (array_slice(self::SEEDS, 0, 8) as $index => $seed) {
+            $given = PlanInstances::of($seed);
+            foreach ($given['gardens'] as $place => $garden) {
+                $given['gardens'][$place]['wished'] = [['tue'], ['mon', 'thu'], ['fri']][($index + $place) % 3];
+            }
+            $instances[] = $given;
+        }
+        $schema = JsonSchema::fromFile(dirname(__DIR__, 2).'/docs/formats/plan-input.schema.json');
+        $unasked = 0.0;
+        foreach (self::cheapest($instances) as $index => $cheapest) {
+            $input = PlanInput::read(json_encode($instances[$index], JSON_THROW_ON_ERROR), $schema);
+            $tries = (int) $input->iterations;
+            $plan = Planner::plan($input->brief, $input->seed, static fn (int $try): float => $try / $tries);
+            $cost = $plan->cost->total();
+            $unasked += $plan->cost->unasked;
+            self::assertSame($cost, Audit::of($input->brief, $plan->visits)->cost->total());
+            self::assertGreaterThanOrEqual($cheapest * (1 - 1e-6), $cost, "$index costs less than is possible");
+            self::assertLessThanOrEqual($cheapest * (1 + self::WITHIN), $cost, "instance $index");
+            self::assertLessThanOrEqual($cheapest * (1 + 1e-6), $plan->lowerBound, "$index: the bound is none");
+        }
+        self::assertGreaterThan(0, $unasked, 'some wish costs more than it is worth');
+    }
+
     /** Every order of up to seven gardens is tried; up to nine, the best of many is not better. */
     public function test_rounds_of_up_to_nine_gardens_are_the_shortest(): void
     {

@@ -93,7 +93,9 @@ function programme(given) {
                 rules.push(`${crew.people} z${at}_${garden} - ${shared} >= 0`);
                 for (const task of work) {
                     const out = Math.max(0, day(task.best_from) - on, on - day(task.best_to));
-                    objective.push(`${4 * (task.weight ?? 1) * out} x${at}_${task.index}`);
+                    const wish = gardens[garden].wished ?? [];
+                    const unasked = wish.length > 0 && !wish.includes(weekday(on)) ? 8 : 0;
+                    objective.push(`${(task.weight ?? 1) * (4 * out + unasked)} x${at}_${task.index}`);
                     yesNo.push(`x${at}_${task.index}`);
                     placed[task.index].push(`x${at}_${task.index}`);
                     rules.push(`x${at}_${task.index}${visited.map(name => ` - ${name}`).join('')} <= 0`);

@@ -66,10 +66,20 @@ final class TestBrief
         );
     }
 
-    /** North of the depot by so many hundredths of a degree: each is 2.4 minutes away. @param  list<int>  $closed */
-    public static function garden(string $ref, int $north, int $setUp = 15, array $closed = []): Garden
-    {
-        return new Garden($ref, new Place(51.2 + $north / 100, -1.1), $setUp, $closed);
+    /**
+     * North of the depot by so many hundredths of a degree: each is 2.4 minutes away.
+     *
+     * @param  list<int>  $closed
+     * @param  list<int>  $wished
+     */
+    public static function garden(
+        string $ref,
+        int $north,
+        int $setUp = 15,
+        array $closed = [],
+        array $wished = [],
+    ): Garden {
+        return new Garden($ref, new Place(51.2 + $north / 100, -1.1), $setUp, $closed, wished: $wished);
     }
 
     /** @param  list<string>  $skills */

@@ -29,7 +29,7 @@ final readonly class Audit
             $fixed += array_fill_keys($visit->tasks, true);
         }
         $days = $breaks = $done = [];
-        $outside = 0.0;
+        $outside = $unasked = 0.0;
         foreach ($visits as $visit) {
             $days[$visit->crew.' '.$visit->on->number][] = $visit;
             array_push($breaks, ...self::outOfPlace($brief, $visit, $gardens[$visit->garden]));
@@ -40,6 +40,9 @@ final readonly class Audit
                 );
                 $done[$ref] = true;
                 $outside += self::outside($tasks[$ref], $visit);
+                $unasked += $gardens[$visit->garden]->isUnasked($visit->on)
+                    ? Price::UNASKED * $tasks[$ref]->weight
+                    : 0.0;
             }
         }
         $rounds = array_values(array_map(
@@ -60,6 +63,7 @@ final readonly class Audit
             $outside,
             Price::OVERTIME * array_sum(array_map(static fn (Round $round): int => $round->over(), $rounds)),
             Price::LEFT_OUT * array_sum(array_column(array_diff_key($tasks, $done), 'weight')),
+            $unasked,
         ), $breaks, $rounds);
     }
 

@@ -236,7 +236,7 @@ final class Board
             $this->at[$lot] = $crewDay;
             $this->lots[$crewDay][$garden][] = $lot;
             $this->load[$crewDay][$garden] += $this->ground->lots[$lot]->minutes;
-            $this->cost += $this->ground->lots[$lot]->outside($crewDay % $this->ground->days)
+            $this->cost += $this->ground->price($this->ground->lots[$lot], $crewDay % $this->ground->days)
                 - $this->ground->lots[$lot]->leftOut();
         }
         $this->cost += $this->moving($lots, $crewDay);
@@ -282,7 +282,7 @@ final class Board
             $this->at[$lot] = null;
             $this->load[$crewDay][$garden] -= $this->ground->lots[$lot]->minutes;
             $this->cost += $this->ground->lots[$lot]->leftOut()
-                - $this->ground->lots[$lot]->outside($crewDay % $this->ground->days);
+                - $this->ground->price($this->ground->lots[$lot], $crewDay % $this->ground->days);
         }
         $left = array_values(array_diff($this->lots[$crewDay][$garden], $lots));
         $this->lots[$crewDay][$garden] = $left;

@@ -13,17 +13,18 @@ final readonly class Cost
         public float $outsideBest = 0.0,
         public float $overtime = 0.0,
         public float $leftOut = 0.0,
+        public float $unasked = 0.0,
     ) {
     }
 
     public function total(): float
     {
-        return $this->travel + $this->setUp + $this->outsideBest + $this->overtime + $this->leftOut;
+        return $this->travel + $this->setUp + $this->outsideBest + $this->unasked + $this->overtime + $this->leftOut;
     }
 
     /**
-     * @return array{travel: int, setup: int, outside_best: float|int, overtime: float|int, unplaced: float|int,
-     *     total: float|int}
+     * @return array{travel: int, setup: int, outside_best: float|int, unasked: float|int, overtime: float|int,
+     *     unplaced: float|int, total: float|int}
      */
     public function toArray(): array
     {
@@ -31,6 +32,7 @@ final readonly class Cost
             'travel' => $this->travel,
             'setup' => $this->setUp,
             'outside_best' => self::short($this->outsideBest),
+            'unasked' => self::short($this->unasked),
             'overtime' => self::short($this->overtime),
             'unplaced' => self::short($this->leftOut),
             'total' => self::short($this->total()),

@@ -89,7 +89,8 @@ final readonly class Cures
                 if ($ground->length[$crew * $ground->days + $day] > 0 || $ground->isShut($lot->garden, $day)) {
                     continue;
                 }
-                $price = $lot->outside($day) + $ground->setUp[$lot->garden] + 2 * $ground->travel[0][$lot->garden + 1];
+                $price = $ground->price($lot, $day) + $ground->setUp[$lot->garden]
+                    + 2 * $ground->travel[0][$lot->garden + 1];
                 if ($best === null || $price < $best[0]) {
                     $best = [$price, sprintf(
                         'another crew day on %s for %s, %d min more', $on, $ground->brief->crews[$crew]->ref,
@@ -124,9 +125,9 @@ final readonly class Cures
                         : $ground->setUp[$lot->garden] + $this->board->detour($crewDay, $lot->garden);
                     $minutes = $more + Price::visit($lot->minutes, $ground->peopleOn($crewDay), 0);
                     if ($ground->length[$crewDay] > 0 && $this->board->room($crewDay) >= $minutes) {
-                        return [$lot->outside($day) + $more, sprintf(
+                        return [$ground->price($lot, $day) + $more, sprintf(
                             'a window wider by %d %s, to %s, %d min more', $days, $days === 1 ? 'day' : 'days', $on,
-                            (int) round($lot->outside($day) + $more),
+                            (int) round($ground->price($lot, $day) + $more),
                         )];
                     }
                 }

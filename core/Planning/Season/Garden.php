@@ -15,6 +15,7 @@ final readonly class Garden
      * @param  int  $setUp  minutes of each visit before and after the work
      * @param  list<int>  $closed  weekdays on which nobody may come, 1 for Monday
      * @param  list<Day>  $off  single days on which nobody may come, or the weather lets nobody work
+     * @param  list<int>  $wished  weekdays its client asked for; none where any will do
      *
      * @throws Fault with a set-up below nothing
      */
@@ -24,10 +25,17 @@ final readonly class Garden
         public int $setUp = 0,
         public array $closed = [],
         public array $off = [],
+        public array $wished = [],
     ) {
         if ($setUp < 0) {
             throw new Fault('set-up takes no less than nothing');
         }
+    }
+
+    /** True where its client asked for other weekdays. */
+    public function isUnasked(Day $day): bool
+    {
+        return $this->wished !== [] && ! in_array($day->weekday(), $this->wished, true);
     }
 
     public function isShut(Day $day): bool

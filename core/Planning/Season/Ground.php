@@ -55,6 +55,9 @@ final readonly class Ground
     /** @var list<list<bool>> by garden and day of the horizon: whether nobody may come */
     public array $shut;
 
+    /** @var list<array<int, true>> by garden, the days its client did not ask for */
+    public array $unasked;
+
     /** @var list<array{int, int}> crew day and garden of each fixed visit */
     public array $fixed;
 
@@ -95,6 +98,9 @@ final readonly class Ground
             static fn (Garden $garden): array => self::shut($garden, $brief->horizon),
             $brief->gardens,
         );
+        $this->unasked = array_map(
+            static fn (Garden $garden): array => self::unasked($garden, $brief->horizon), $brief->gardens,
+        );
         $this->travel = self::travel($brief);
         $this->near = self::near($this->travel);
         $this->placeless = array_values(array_map(
@@ -110,6 +116,12 @@ final readonly class Ground
     public function day(int $day): Day
     {
         return $this->brief->horizon->from->plus($day);
+    }
+
+    /** What it costs that a lot lies on a day. */
+    public function price(Lot $lot, int $day): float
+    {
+        return $lot->outside($day) + (isset($this->unasked[$lot->garden][$day]) ? Price::UNASKED * $lot->weight : 0.0);
     }
 
     public function isShut(int $garden, int $day): bool
@@ -183,6 +195,15 @@ final readonly class Ground
         }
 
         return false;
+    }
+
+    /** @return array<int, true> the days its client did not ask for */
+    private static function unasked(Garden $garden, Span $horizon): array
+    {
+        return $garden->wished === [] ? [] : array_fill_keys(array_filter(
+            range(0, $horizon->days() - 1),
+            static fn (int $day): bool => $garden->isUnasked($horizon->from->plus($day)),
+        ), true);
     }
 
     /** @return list<bool> by day */

@@ -6,12 +6,15 @@ namespace PruningHook\Core\Planning\Season;
 
 /**
  * The published price of a plan, in minutes, the same for anyone who works it out: travel, set-up of each visit, days
- * outside the best window, overtime, and what is left out.
+ * outside the best window, weekdays nobody asked for, overtime, and what is left out.
  */
 final readonly class Price
 {
     /** For each day a task lies outside its best window, times its weight. */
     public const OUTSIDE_BEST = 4;
+
+    /** For each task on a weekday its client did not ask for, times its weight: as much as two days outside. */
+    public const UNASKED = 8;
 
     /** For each minute beyond a crew day's length. */
     public const OVERTIME = 1.5;

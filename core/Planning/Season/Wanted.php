@@ -12,7 +12,8 @@ final readonly class Wanted
      * @param  int  $minutes  of one person
      * @param  array<int, int>  $inGarden  minutes of a visit to itself, by the crews that can do all
      * @param  int  $people  who must be there at once
-     * @param  array<int, float>  $outside  what a day outside their best windows costs, by day
+     * @param  array<int, float>  $outside  what each day costs that is outside their best windows, or that nobody
+     *     asked for
      * @param  ?int  $not  a crew day they shall not go to
      * @param  float  $noise  prices are blurred by up to so many minutes, so that the same try ends otherwise
      */
@@ -72,6 +73,12 @@ final readonly class Wanted
             for ($day = max($opens, $lot->bestTo + 1); $day <= $closes; $day++) {
                 $outside[$day] += $aDay * ($day - $lot->bestTo);
             }
+        }
+        $garden = $ground->lots[$lots[0]]->garden;
+        $unasked = Price::UNASKED
+            * array_sum(array_map(static fn (int $lot): float => $ground->lots[$lot]->weight, $lots));
+        foreach (array_intersect_key($ground->unasked[$garden], $outside) as $day => $_) {
+            $outside[$day] += $unasked;
         }
 
         return $outside;

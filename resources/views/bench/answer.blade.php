@@ -21,7 +21,7 @@
         model, not a promise. {{ $practised->exercise->task->name }} is done by: {{ lcfirst(
         $practised->exercise->task->method) }}.</p>
     <details><summary>How the judge would go about it</summary><ol class="steps">@foreach (
-        $practised->exercise->task->steps as $step)<li>{{ $step }}</li>@endforeach</ol></details>
+        $practised->exercise->task->steps as $step)<li>{{ Say::prose($step) }}</li>@endforeach</ol></details>
     <p class="d-flex gap-2 flex-wrap no-print"><a class="btn btn-primary" href="{{ route('bench.show',
         [$answer->case_key, 'seed' => $answer->seed]) }}">Try it again</a>@if ($practised->plant === null)<a
         class="btn btn-quiet" href="{{ route('bench.show', [$answer->case_key, 'seed' => ($answer->seed + 1)

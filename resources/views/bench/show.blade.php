@@ -86,6 +86,7 @@
     <p class="soft">To scale. Green is the last season's wood, brown the one before, grey older, dashed is dead; broken
         and rust is what you cut. The keys <kbd>[</kbd> and <kbd>]</kbd> take the branch before or after in hand, 1 to 3
         turn the plant, 4 steps back, <kbd>u</kbd> undoes.</p>
-    <ul class="cautions">@foreach (array_slice($exercise->task->cautions, 0, 2) as $caution)<li>{{ $caution }}</li>
+    <ul class="cautions">@foreach (array_slice($exercise->task->cautions, 0, 2) as $caution)<li>{{
+        Say::prose($caution) }}</li>
     @endforeach</ul>
 </x-layout>

@@ -16,18 +16,19 @@
     <x-amounts :amounts="$task->prescribed->amounts" />
     @if ($task->prescribed->cautions !== [])
         <ul class="cautions">
-            @foreach ($task->prescribed->cautions as $caution)<li>{{ $caution }}</li>@endforeach
+            @foreach ($task->prescribed->cautions as $caution)<li>{{ Say::prose($caution) }}</li>@endforeach
         </ul>
     @endif
     @if ($sheet->plan)
-        <x-bowl :bowl="$sheet->plan['bowl']" />
+        {{ $sheet->plan['bowl'] }}
         <x-cuts :cuts="$sheet->plan['judged']->cuts" />
         @foreach ($sheet->plan['judged']->told as $told)<p class="wrong-note mb-1">{{ $told }}</p>@endforeach
     @elseif ($sheet->drawn)
         {{ $sheet->drawn }}
     @endif
     <ol class="steps ticks">@foreach ($task->prescribed->steps as $step)<li><label><input type="checkbox"
-        data-step="step-{{ $task->id }}-{{ $loop->index }}"><span>{{ $step }}</span></label></li>@endforeach</ol>
+        data-step="step-{{ $task->id }}-{{ $loop->index }}"><span>{{
+            Say::prose($step) }}</span></label></li>@endforeach</ol>
     <p class="links no-print"><a href="{{ route('stems.show', $task->plant) }}">Judge its stems</a><a
         href="{{ route('plants.show', $task->plant) }}">The plant</a>@if ($sheet->looksAtBloom())<a
         href="{{ route('plants.show', $task->plant) }}#bloom">Note its bloom</a>@endif</p>
@@ -37,7 +38,7 @@
     <details><summary>Why</summary>
         <dl class="reasons">@foreach ($task->prescribed->reasons as $reason)
             <dt>{{ $reason->rule }}</dt>
-            <dd>{{ $reason->because }} <span class="from">Source: {{ $reason->source }}.</span></dd>
+            <dd>{{ Say::prose($reason->because) }} <span class="from">Source: {{ $reason->source }}.</span></dd>
         @endforeach</dl></details>
     @can('log', $task->visit)<x-take-photos :task="$task" />@endcan
     <div data-said><x-said :sheet="$sheet" /></div>

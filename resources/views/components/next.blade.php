@@ -11,9 +11,9 @@
     arborist's job: it {{ $task->handsOff }}.</b>@else{{ $task->method }}, about
     {{ Say::minutes($task->minutes) }}.@endif</p>
 <x-amounts :amounts="$task->amounts" />
-@foreach (array_slice($task->reasons, 0, 1) as $reason)<p class="mb-2">{{ $reason->because }} <span
+@foreach (array_slice($task->reasons, 0, 1) as $reason)<p class="mb-2">{{ Say::prose($reason->because) }} <span
     class="soft">({{ $reason->source }})</span></p>@endforeach
-<ul class="cautions">@foreach ($task->cautions as $caution)<li>{{ $caution }}</li>@endforeach</ul>
+<ul class="cautions">@foreach ($task->cautions as $caution)<li>{{ Say::prose($caution) }}</li>@endforeach</ul>
 <p class="mb-2">
     @if ($row->visit)
         Planned for <a href="{{ route('visits.show', $row->visit) }}">{{ Say::date($row->visit->on) }}</a>.
@@ -21,4 +21,3 @@
         Done on {{ Say::date($row->due->loggedOn) }}.
     @endif
 </p>
-<x-task-details :task="$task" />

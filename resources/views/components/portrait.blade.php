@@ -15,12 +15,13 @@
 <svg class="drawing portrait{{ $p->isNear() ? ' is-near' : '' }}"
     viewBox="{{ $r($left - 16 * $u) }} {{ -$top }} {{ $r($p->width + 16 * $u + $right) }} {{ $r($p->height
     + ($isAbove ? 0 : 4 * $u)) }}"
-    role="{{ $pick ? 'group' : 'img' }}" aria-label="{{ $name }}: {{ $p->says }}" font-size="{{ round($u, 2) }}">
+    role="{{ $pick ? 'group' : 'img' }}" aria-label="{{ $name }}: {{
+        Say::prose($p->says) }}" font-size="{{ round($u, 2) }}">
     @foreach ($p->measure as $mark)
         <line class="e-scale" x1="{{ $r($left - 4 * $u) }}" x2="{{ $r($left - 2 * $u) }}" y1="{{ -$mark->at }}"
             y2="{{ -$mark->at }}"/>
         @if ($mark->at > 0)<text class="e-text e-end" x="{{ $r($left - 5 * $u) }}"
-            y="{{ -$mark->at }}">{{ $mark->says }}</text>@endif
+            y="{{ -$mark->at }}">{{ Say::prose($mark->says) }}</text>@endif
     @endforeach
     @foreach ($p->trained->wires as $wire)<line class="p-wire" x1="{{ $r($left - 2 * $u) }}"
         x2="{{ $r($half + 2 * $u) }}" y1="{{ -$wire }}" y2="{{ -$wire }}"/>@endforeach
@@ -60,7 +61,7 @@
             -1220L110 -840L80 0L10 0L0 -780L-10 0L-80 0L-110 -840L-110 -1220L-160 -900L-220 -920L-170 -1380Z"/>
         @else<path class="p-rule" d="M{{ $r($half + 4 * $u) }} 0v{{ -Portrait::RULE_MM }}m{{ $r(-$u) }} 0h{{ $r(2 * $u)
             }}m{{ $r(-$u) }} 100h{{ $r($u) }}m{{ $r(-$u) }} 100h{{ $r($u) }}"/><text class="e-text"
-            x="{{ $r($half + 6 * $u) }}" y="{{ -Portrait::RULE_MM / 2 }}">30 cm</text>@endif
+            x="{{ $r($half + 6 * $u) }}" y="{{ -Portrait::RULE_MM / 2 }}">{{ Say::prose('30 cm') }}</text>@endif
         <line class="e-ground" x1="{{ $r($left - 6 * $u) }}" x2="{{ $r($half + $right - $u) }}" y1="0" y2="0"/>
     @endif
 </svg>

@@ -22,7 +22,7 @@
 </p>
 <details class="load"><summary>To load: {{ count($day->tools) }} tools, room for {{ $day->litres }} litres of
     cuttings</summary>
-    <ul>@foreach ([...$day->tools, ...$day->materials] as $each)<li>{{ $each }}</li>@endforeach</ul>
+    <ul>@foreach ([...$day->tools, ...$day->materials] as $each)<li>{{ Say::prose($each) }}</li>@endforeach</ul>
 </details>
 @if ($day->hazards !== [])
     <details class="load"><summary>To look out for</summary>

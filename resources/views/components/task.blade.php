@@ -9,7 +9,7 @@
         @if ($task->handsOff)<b>An arborist's job: it {{ $task->handsOff }}.</b>@else{{ $task->method }}, about
         {{ Say::minutes($task->minutes) }}.@endif</p>
     <x-amounts :amounts="$task->amounts" />
-    <ul class="cautions">@foreach ($task->cautions as $caution)<li>{{ $caution }}</li>@endforeach</ul>
+    <ul class="cautions">@foreach ($task->cautions as $caution)<li>{{ Say::prose($caution) }}</li>@endforeach</ul>
     <x-task-details :task="$task" />
     <p class="mb-0 mt-2">
         @if ($row->visit)

@@ -20,14 +20,15 @@
         </section>
         <section class="col-lg-6" aria-labelledby="in">
             <h2 id="in">In</h2>
-            <p>A table from any spreadsheet, or gardens from a map. It is read first and shown line by line; nothing is
-                kept until you say so.</p>
+            <p>A table from any spreadsheet, gardens or plants from a map, or a calendar whose visits stand on other
+                days. It is read first and shown line by line; nothing is kept until you say so.</p>
             <form method="post" action="{{ route('files.store') }}" enctype="multipart/form-data" novalidate>
                 @csrf<x-once />
-                <x-field name="of" label="It holds" :options="['plants' => 'plants', 'gardens' => 'gardens']"
-                    value="plants" />
-                <x-field name="file" label="File" type="file" accept=".csv,.txt,.tsv,.json,.geojson" required
-                    help="CSV with the columns of the tables under Out; plants need only garden and kind." />
+                <x-field name="of" label="It holds" :options="['plants' => 'plants', 'gardens' => 'gardens',
+                    'visits' => 'visits that moved', 'logs' => 'the record of years before']" value="plants" />
+                <x-field name="file" label="File" type="file" accept=".csv,.txt,.tsv,.json,.geojson,.ics" required
+                    help="CSV with the columns of the tables under Out; plants need only garden and kind, the record
+                    only on, garden, plant and task." />
                 <button class="btn btn-primary">Read it</button>
             </form>
             @if ($imports->isNotEmpty())

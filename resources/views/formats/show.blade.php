@@ -1,5 +1,6 @@
 @use('App\Formats\RowSort')
 @use('App\Models\Import')
+@php($thing = ['plants' => 'Plant', 'gardens' => 'Garden', 'visits' => 'Visit', 'logs' => 'Plant'][$import->of])
 <x-layout :title="$import->name">
     <p class="crumbs"><a href="{{ route('files') }}">Files</a></p>
     <h1>{{ $import->name }}</h1>
@@ -37,10 +38,10 @@
         @endif
         @if ($rows !== [])
             <table class="ledger">
-                <thead><tr><th scope="col">Line</th><th scope="col">{{ $import->of === 'plants' ? 'Plant'
-                    : 'Garden' }}</th><th scope="col">It is</th><th scope="col">Says</th></tr></thead>
+                <thead><tr><th scope="col">Line</th><th scope="col">{{ $thing }}</th><th scope="col">It is</th><th
+                    scope="col">Says</th></tr></thead>
                 <tbody>@foreach ($rows as $row)<tr><td data-th="Line">{{ $row['line'] }}</td><td
-                    data-th="{{ $import->of === 'plants' ? 'Plant' : 'Garden' }}">{{ $row['label'] }}</td><td
+                    data-th="{{ $thing }}">{{ $row['label'] }}</td><td
                     data-th="It is">@if ($row['does'] === RowSort::Wrong)<b class="wrong-note">wrong</b>@else{{
                     $row['does']->value }}@endif</td><td data-th="Says">{{ implode('; ', $row['says']) }}</td></tr>
                 @endforeach</tbody>

@@ -1,4 +1,3 @@
-@use('App\Support\Asked')
 @php($title = $garden->exists ? 'Edit '.$garden->name : 'Add a garden')
 <x-layout :title="$title">
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a></p>
@@ -71,16 +70,9 @@
         <fieldset><legend>For the plan</legend>
             <x-field name="setup_minutes" label="Set-up of each visit, minutes" :value="$garden->setup_minutes" required
                 inputmode="numeric" width="to-18" help="Unloading, sweeping up, a word with the client." />
-            <p class="form-label mb-1" id="closed-days">Weekdays on which nobody may come</p>
-            <div role="group" aria-labelledby="closed-days"><input type="hidden" name="closed_days[]" value="0">
-                @foreach (['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as $index => $weekday)
-                    <div class="form-check form-check-inline"><input class="form-check-input" type="checkbox"
-                        id="closed-{{ $index + 1 }}" name="closed_days[]" value="{{ $index + 1 }}"
-                        @checked(in_array($index + 1, array_map(intval(...), Asked::listBefore('closed_days',
-                        $garden->closed_days)), true))><label class="form-check-label"
-                        for="closed-{{ $index + 1 }}">{{ $weekday }}</label></div>
-                @endforeach
-            </div>
+            <x-weekdays name="closed_days" label="Weekdays on which nobody may come" :value="$garden->closed_days" />
+            <x-weekdays name="wished_days" label="Weekdays asked for, where any"
+                :value="$garden->wished_days" />
         </fieldset>
         <fieldset><legend>For the crew</legend>
             <x-field name="notes" label="Notes: keys, dogs, water, wishes" type="textarea" :value="$garden->notes" />

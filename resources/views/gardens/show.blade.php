@@ -52,6 +52,8 @@
             </dl>
             @foreach ($putAside as $says)<p class="wrong-note mt-2 mb-0">{{ $says }}</p>@endforeach
             @if ($garden->notes)<p class="mt-2"><em>{{ $garden->notes }}</em></p>@endif
+            @if ($garden->wished_days !== [])<p class="mt-2 mb-0"><b>Asked for:</b> {{ $garden->wishedInWords()
+                }}</p>@endif
             @if ($garden->wishes)<p class="mt-2"><b>{{ $garden->client }} wishes:</b> {{ $garden->wishes }}</p>@endif
 
             <h2>Due here</h2>

@@ -14,6 +14,7 @@
     @vite(['resources/sass/app.scss', 'resources/js/app.js'])
 </head>
 <body x-data="keys" @keydown.window="press($event)" data-user="{{ auth()->id() }}"
+    @if (auth()->user()?->units === 'imperial') data-units="imperial" @endif
     @if (auth()->user()?->keys === false) data-keys="off" @endif>
 <a class="skip" href="#main">To the page</a>
 <x-patterns />

@@ -1,3 +1,5 @@
+@use('App\Support\Say')
+@use('App\Support\Today')
 <x-layout title="Your account">
     <h1>{{ $person->name }}</h1>
     <p class="soft">{{ $person->email }}, {{ $person->role->value }}{{ $person->crew ? ' of '.$person->crew->name
@@ -24,8 +26,18 @@
             <button class="btn btn-primary">Set the new password</button>
         </form>
         <h2>Devices</h2>
-        <p>A lost phone is shut out by this. What was logged on it and not sent yet stays on it until you sign in there
+        <p>A lost phone is shut out here. What was logged on it and not sent yet stays on it until you sign in there
             again.</p>
+        <ul class="due mb-3">
+            @if ($here)<li><span class="what">{{ ucfirst($here->kind) }}, this one</span><span class="where">since
+                {{ Say::date(Today::of($here->created_at)) }}</span></li>@endif
+            @foreach ($others as $device)
+                <li><span class="what">{{ ucfirst($device->kind) }}</span><span class="where">since {{
+                    Say::date(Today::of($device->created_at)) }}, last seen {{ Say::date(Today::of($device->seen_at))
+                    }}</span><form class="act" method="post" action="{{ route('account.end', $device) }}">@csrf
+                    @method('delete')<button class="btn btn-quiet">Sign it out</button></form></li>
+            @endforeach
+        </ul>
         <form method="post" action="{{ route('account.everywhere') }}">@csrf<button class="btn btn-quiet">Sign out
             everywhere</button></form>
         <h2>Keys</h2>

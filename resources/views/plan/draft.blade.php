@@ -30,10 +30,10 @@
                 plan</th></tr></thead>
             <tbody>
                 @foreach (['travel' => 'On the road', 'setup' => 'Set-up', 'outside_best' => 'Outside the best windows',
-                    'overtime' => 'Overtime', 'unplaced' => 'Left without a day', 'total' => 'In all'] as $part =>
-                        $name)
-                    <tr><th scope="row">{{ $name }}</th><td>{{ number_format($result['present'][$part]) }}</td>
-                        <td>{{ number_format($result['cost'][$part]) }}</td></tr>
+                    'unasked' => 'On weekdays nobody asked for', 'overtime' => 'Overtime',
+                    'unplaced' => 'Left without a day', 'total' => 'In all'] as $part => $name)
+                    <tr><th scope="row">{{ $name }}</th><td>{{ number_format($result['present'][$part] ?? 0) }}</td>
+                        <td>{{ number_format($result['cost'][$part] ?? 0) }}</td></tr>
                 @endforeach
             </tbody></table>
         <p>{{ $result['same'] }} {{ $result['same'] === 1 ? 'visit stays' : 'visits stay' }} as they are;

@@ -5,6 +5,7 @@
         <div><p class="crumbs">Plan</p><h1>Week of {{ Say::date($monday) }}</h1></div>
         <p class="mb-0"><a class="btn btn-quiet" href="{{ route('crews.index') }}">Crews and depot</a></p>
     </div>
+    <a class="skip" href="#closing">To what closes soon</a>
     @error('move')<div class="said wrong" role="alert">{{ $message }}</div>@enderror
     @if ($draft?->status->isUnderWay())
         <div class="said" role="status"><span>A plan is being made, or made true.</span>
@@ -137,7 +138,7 @@
         </ul>
         <p class="soft">A plan gives them one.</p>
     @endif
-    <h2 id="closing">Closing within six weeks, on no visit: {{ $counts['unplanned'] > count($waiting)
+    <h2 id="closing" tabindex="-1">Closing within six weeks, on no visit: {{ $counts['unplanned'] > count($waiting)
         ? 'more than '.count($waiting) : $counts['unplanned'] }}</h2>
     @if ($waiting === [])<p>All that closes soon is planned.</p>@endif
     <ul class="due to-56">

@@ -1,3 +1,4 @@
+@use('App\Support\Say')
 <x-layout :title="$kind->name">
     <p class="crumbs"><a href="{{ route('plant-book.index') }}">Plant book</a></p>
     <div class="head"><h1>{{ $kind->name }}@if ($own->isNotEmpty()) <span class="tag press">the firm's
@@ -80,18 +81,21 @@
                         {{ \App\Support\Say::date($task->window->opens) }} to
                         {{ \App\Support\Say::date($task->window->closes) }}. {{ $task->method }}.</p>
                     <x-amounts :amounts="$task->amounts" />
-                    <ul class="cautions">@foreach ($task->cautions as $caution)<li>{{ $caution }}</li>@endforeach</ul>
+                    <ul class="cautions">@foreach ($task->cautions as $caution)<li>{{
+                        Say::prose($caution) }}</li>@endforeach</ul>
                     <details><summary>What to bring, and after</summary><x-kit :kit="$task->kit" /></details>
                     <details><summary>Steps</summary>
-                        <ol class="steps">@foreach ($task->steps as $step)<li>{{ $step }}</li>@endforeach</ol></details>
+                        <ol class="steps">@foreach ($task->steps as $step)<li>{{ Say::prose($step)
+                            }}</li>@endforeach</ol></details>
                     <dl class="reasons">@foreach ($task->reasons as $reason)
                         <dt>{{ $reason->rule }}</dt>
-                        <dd>{{ $reason->because }} <span class="from">Source: {{ $reason->source }}.</span></dd>
+                        <dd>{{ Say::prose($reason->because) }} <span class="from">Source: {{ $reason->source
+                            }}.</span></dd>
                     @endforeach</dl>
                     @foreach (['Too early' => $kind->tasks[$task->key]->early, 'Too late' =>
                         $kind->tasks[$task->key]->late] as $name => $outside)
                         @if ($outside)<p class="mb-1"><b>{{ $name }}{{ $outside->closed ? ', closed' : '' }}:</b>
-                            {{ $outside->because }}</p>@endif
+                            {{ Say::prose($outside->because) }}</p>@endif
                     @endforeach
                 </article>
             @endforeach

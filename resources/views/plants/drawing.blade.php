@@ -1,9 +1,10 @@
+@use('App\Support\Say')
 @if ($task === null)
     <p>There is nothing to draw: no task is open to it this season.</p>
 @else
     <x-drawn :drawn="$drawn" :name="'For '.lcfirst($task->name)" />
     @foreach ($task->reasons as $reason)@if ($reason->rule === 'The wish cannot be met')<p
-        class="wrong-note mb-1"><b>{{ $reason->rule }}:</b> {{ $reason->because }}.</p>@endif @endforeach
+        class="wrong-note mb-1"><b>{{ $reason->rule }}:</b> {{ Say::prose($reason->because) }}.</p>@endif @endforeach
     <details class="workings"><summary>Workings</summary>
         <table class="ledger">
             <thead><tr><th scope="col">What</th><th scope="col">How</th><th scope="col">With its figures</th><th

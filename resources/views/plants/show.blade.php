@@ -68,6 +68,8 @@
             @else<h2 id="next-title">What comes next</h2>
                 <p>Nothing is to be done to it in the coming year.</p>@endif
         </section>
+        @if ($next)<section class="how" aria-label="How and why"><x-task-details
+            :task="$tasks[(string) $next->choice()]" /></section>@endif
         <section class="year" aria-label="Its year">
             <x-ring :ring="$ring"
                 :label="'The year of '.$plant->label.': '
@@ -87,7 +89,8 @@
                 <summary>{{ $verdict->day->equals($today) ? 'If it is cut today'
                     : 'If it is cut on '.Say::date($verdict->day) }}: {{ $verdict->state->inWords() }}</summary>
                 <dl class="reasons">
-                    @foreach ($verdict->reasons as $reason)<dt>{{ $reason->rule }}</dt><dd>{{ $reason->because }}
+                    @foreach ($verdict->reasons as $reason)<dt>{{ $reason->rule }}</dt><dd>{{
+                        Say::prose($reason->because) }}
                         <span class="from">Source: {{ $reason->source }}.</span></dd>@endforeach
                 </dl>
                 @if ($verdict->next)<p class="mb-2">Wait instead for: {{ lcfirst($verdict->next->name) }}, best from

@@ -66,7 +66,7 @@
                 </section>
             @endforeach
         </div>
-        <h2>Findings</h2>
+        <h2 id="findings">Findings{{ $finding === null ? '' : ': '.lcfirst($finding) }}</h2>
         @if ($findings === [])<p>Nothing was found but that all is well.</p>
         @else
             <div class="row">
@@ -76,10 +76,14 @@
                     @foreach ($map->dots as $dot)<circle class="r-dot" cx="{{ $dot['at']->x }}" cy="{{ $dot['at']->y }}"
                         r="{{ $dot['radius'] }}"><title>{{ $dot['label'] }}</title></circle>@endforeach
                     @foreach ($map->dots as $dot)@if ($dot['name'])<text class="r-place" x="{{ $dot['at']->x }}"
-                        y="{{ $dot['at']->y + 9 }}">{{ $dot['name'] }}</text>@endif @endforeach</svg></div>
+                        y="{{ $dot['at']->y + $dot['below'] }}">{{ $dot['name'] }}</text>@endif @endforeach</svg></div>
                 <div class="col-lg-6"><table class="ledger"><thead><tr><th scope="col">Finding</th><th scope="col">Times
-                    </th></tr></thead><tbody>@foreach ($findings as [$name, $many])<tr><td>{{ $name }}</td><td
+                    </th></tr></thead><tbody>@foreach ($findings as [$key, $name, $many])<tr><td><a
+                    href="{{ route('reports', ['season' => $season, 'finding' => $key]) }}#findings"
+                    @if ($name === $finding) aria-current="true" @endif>{{ $name }}</a></td><td
                     data-th="Times">{{ $many }}</td></tr>@endforeach</tbody></table>
+                    @if ($finding !== null)<p class="no-print"><a href="{{ route('reports', ['season' => $season])
+                        }}#findings">All on the map</a></p>@endif
                     <p class="no-print"><a href="{{ route('reports.table', [$season, 'findings']) }}">As CSV, by
                         garden</a></p></div>
             </div>

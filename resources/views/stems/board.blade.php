@@ -1,3 +1,4 @@
+@use('App\Support\Say')
 @php($may = auth()->user()?->can('survey', $plant))
 <div class="board">
     <div>
@@ -23,12 +24,13 @@
             above</a></p>@endif
         <div class="signs">
         <ul class="legend" aria-label="Signs used in the drawing">
-            <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><line
-                class="b-stem b-keep" x1="1" x2="27" y1="6" y2="6" stroke-width="4"/></svg>stays</li>
-            <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><line
-                class="b-stem b-next" x1="1" x2="27" y1="6" y2="6" stroke-width="4"/></svg>next year</li>
-            <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><line
-                class="b-stem b-cut" x1="1" x2="27" y1="6" y2="6" stroke-width="4"/></svg>goes, in this order</li>
+            <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><path
+                class="p-old" d="M1 3L27 5V7L1 9Z"/></svg>stays</li>
+            <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><path
+                class="p-old" d="M1 3L27 5V7L1 9Z"/><path class="b-notch" d="M1 6H27"/></svg>next year</li>
+            <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><g class="b-stem"><path
+                class="p-goes" d="M1 3L27 5V7L1 9Z"/><path class="b-break" d="M1 6H27"/></g></svg>goes, in this
+                order</li>
             <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><circle
                 class="b-tip b-keep is-young" cx="14" cy="6" r="4"/></svg>this or last year's</li>
             <li><svg viewBox="0 0 28 12" font-size="1" aria-hidden="true"><circle
@@ -123,7 +125,8 @@
             <ul class="stays">
                 @foreach ($judged->kept as $kept)
                     <li><a data-stem="{{ $kept->stem->ref }}" href="{{ route('stems.show', [$plant, 'stem' =>
-                        $kept->stem->ref]) }}">Stem {{ $kept->stem->ref }}</a>: {{ $kept->because }}.@if ($kept->treat)
+                        $kept->stem->ref]) }}">Stem {{ $kept->stem->ref }}</a>: {{
+                            Say::prose($kept->because) }}.@if ($kept->treat)
                         {{ $kept->treat }}@endif @if ($kept->replacedBy)<b>Stem {{ $kept->replacedBy }} takes its
                         place.</b>@endif</li>
                 @endforeach

@@ -1,3 +1,4 @@
+@use('App\Support\Say')
 <x-layout :title="'Stems of '.$plant->label.' as a plant'">
     <p class="crumbs"><a href="{{ route('gardens.show', $plant->garden) }}">{{ $plant->garden->name }}</a> /
         <a href="{{ route('plants.show', $plant) }}">{{ $plant->label }}</a> /
@@ -7,7 +8,8 @@
         <section class="drawn" aria-labelledby="view-{{ $portrait->view->value }}">
             <h2 class="mt-0" id="view-{{ $portrait->view->value }}">{{ ucfirst($portrait->view->inWords()) }}</h2>
             <x-portrait :p="$portrait" :name="$plant->label.', '.$portrait->view->inWords()" />
-            @if ($loop->first)<p class="soft mb-0">{{ $portrait->says }}. Each stem where it was surveyed, as long
+            @if ($loop->first)<p class="soft mb-0">{{
+                Say::prose($portrait->says) }}. Each stem where it was surveyed, as long
                 and as old as it was said to be, with branches as its kind makes them; broken and rust is what the
                 judge takes out, in its order.</p>@endif
         </section>

@@ -8,6 +8,7 @@
         @csrf<x-once />
         <section aria-labelledby="choose">
             <h2 id="choose" class="mt-0">Choose tasks</h2>
+            <a class="skip" href="#day">To the day</a>
             @error('tasks')<p class="invalid-feedback d-block">{{ $message }}</p>@enderror
             @if ($rows === [])
                 <p>Nothing is due here in the next six months, or all of it is planned.
@@ -29,7 +30,7 @@
                 @endforeach
             </ul>
         </section>
-        <div class="aside">
+        <div class="aside" id="day" tabindex="-1">
             <div x-ref="common" aria-live="polite">@include('visits.common')</div>
             <p x-show="busy" x-cloak class="soft">Working out the common days…</p>
             <p x-show="failed" x-cloak class="wrong-note">The common days could not be worked out just now. Your choice

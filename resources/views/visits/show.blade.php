@@ -20,7 +20,7 @@
                 {{ $weather->rainMm > 0 ? round($weather->rainMm, 1).' mm of rain' : 'dry' }}
                 <span class="soft">(simulated station)</span>.@endif</p>
             @if ($advice !== [])<ul class="cautions">@foreach ($advice as $each)<li><b>{{ $each->reason->rule }}.</b>
-                {{ ucfirst($each->reason->because) }}.</li>@endforeach</ul>@endif
+                {{ Say::prose(ucfirst($each->reason->because)) }}.</li>@endforeach</ul>@endif
             <x-arrive :visit="$visit" :hazards="$hazards" :tools="$tools" :word="$words['arrive'] ?? null" />
         </section>
         @foreach ($sheets as $sheet)<x-job :sheet="$sheet" :number="$loop->iteration" />@endforeach

@@ -4,19 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Drawing;
 
-use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\DayState;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
-use PruningHook\Core\Drawing\Bowl;
-use PruningHook\Core\Drawing\Line;
 use PruningHook\Core\Drawing\Pressure;
 use PruningHook\Core\Drawing\Ring;
 use PruningHook\Core\Drawing\Sector;
-use PruningHook\Core\Drawing\Spoke;
-use PruningHook\Core\Drawing\Spot;
 use PruningHook\Core\Drawing\Strip;
 use PruningHook\Core\Planning\PlantYear;
 use PruningHook\Core\Plant\LoggedWork;
@@ -24,79 +19,14 @@ use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Prescription\CutVerdict;
 use PruningHook\Core\Prescription\DayRun;
-use PruningHook\Core\Structure\Clearance;
-use PruningHook\Core\Structure\Stem;
-use PruningHook\Core\Structure\StemFault;
-use PruningHook\Core\Structure\StemJudge;
-use PruningHook\Core\Structure\StemPlan;
-use PruningHook\Core\Structure\Survey;
 use Tests\Support\Prescribing;
 use Tests\Support\Sites;
-use Tests\Support\TestAim;
 use Tests\Support\TestBook;
 
 /** Where things stand in the pictures, in mm, worked out by hand: a picture to scale is a measure. */
 final class MeasuresTest extends TestCase
 {
     use Prescribing;
-
-    public function test_a_line_has_a_length_and_places_along_it(): void
-    {
-        $line = new Line(10, 20, 310, 420);
-        self::assertSame(500.0, $line->length());
-        self::assertEquals(new Spot(10, 20), $line->at(0));
-        self::assertEquals(new Spot(85, 120), $line->at(0.25));
-        self::assertEquals(new Spot(310, 420), $line->at(1));
-    }
-
-    public function test_a_spokes_name_stands_beyond_its_tip_and_its_number_on_it(): void
-    {
-        $spoke = new Spoke('a', 'cut', new Line(0, 100, 0, 600), 15, 'old', 1, 'says');
-        self::assertEqualsWithDelta(600 + 0.09 * 700, $spoke->label(700)->y, 0.01);
-        self::assertEqualsWithDelta(100 + 0.62 * 500, $spoke->seal()->y, 0.01);
-    }
-
-    public function test_the_bowl_says_of_each_stem_what_it_is_and_what_becomes_of_it(): void
-    {
-        $survey = Survey::of([
-            Stem::of('n', 0, 30, 1000, 15, 1), Stem::of('e', 90, 30, 1000, 15, 2),
-            Stem::of('s', 180, 30, 1000, 15, 6, [StemFault::Dead, StemFault::Weak]), Stem::of('w', 270, 30, 1000, 15),
-            Stem::of('x', 225, 30, 1000, 15, 7),
-        ], ['x']);
-        $judge = StemJudge::with(new Clearance(110, 300, .12));
-        $bowl = Bowl::of($survey, $judge->judge($survey, TestAim::of(StemPlan::Bowl, 3, 4, 5, 75, 'x')));
-        self::assertSame(['young', 'last', 'old', 'unknown', 'old'], array_column($bowl->spokes, 'age'));
-        self::assertSame(['keep', 'keep', 'cut', 'keep', 'gone'], array_column($bowl->spokes, 'kind'));
-        $says = array_column($bowl->spokes, 'says');
-        self::assertSame('n, 15 mm thick, 1 year: stays', $says[0]);
-        self::assertSame('e, 15 mm thick, 2 years: stays', $says[1]);
-        self::assertSame('s, 15 mm thick, 6 years, dead, weak: cut 1, dead', $says[2]);
-        self::assertSame('w, 15 mm thick, age unknown: stays', $says[3]);
-        self::assertSame('x, 15 mm thick, 7 years: already out', $says[4]);
-        // Five stems of 15 mm make a crown of 33.5 mm; each reaches half its length out.
-        $reach = 500 + sqrt(5) * 15;
-        self::assertEqualsWithDelta($reach * 1.3, $bowl->reach, 0.01);
-        self::assertEqualsWithDelta($reach * 0.3, $bowl->middle, 0.01);
-        self::assertSame(250, $bowl->measure, 'a round length of no more than half the reach');
-    }
-
-    #[DataProvider('lengths')]
-    public function test_a_bowls_measure_is_round_and_no_more_than_half_its_reach(int $length, int $measure): void
-    {
-        $survey = Survey::of([Stem::of('n', 0, 90, $length, 4, 1)]);
-        $aim = TestAim::of(StemPlan::Tidy, null, null, null, 33, 'x');
-        $bowl = Bowl::of($survey, StemJudge::with(new Clearance(110, 300, .12))->judge($survey, $aim));
-        self::assertSame($measure, $bowl->measure);
-    }
-
-    /** @return array<string, array{int, int}> */
-    public static function lengths(): array
-    {
-        return [
-            'a tuft' => [60, 25], 'a subshrub' => [96, 50], 'a low shrub' => [196, 100], 'a shrub' => [996, 500],
-            'a big one' => [1996, 1000], 'a small tree' => [3996, 2000],
-        ];
-    }
 
     public function test_the_ring_has_a_lane_a_task_then_the_bloom_then_the_closed_days(): void
     {

@@ -38,6 +38,10 @@ final class ReportChartsTest extends TestCase
         foreach ($map->dots as $dot) {
             self::assertTrue($dot['at']->x >= 10 && $dot['at']->x <= 90 && $dot['at']->y >= 10 && $dot['at']->y <= 90);
         }
+        // Of two that lie side by side one is named below and one above.
+        $beside = DotMap::of([[60.0, 10.0, 1, 'a', 'A'], [60.0, 10.4, 1, 'b', 'B'], [60.0, 12.0, 1, 'c', 'C'],
+            [61.0, 10.0, 1, 'd', 'D']])->dots;
+        self::assertSame([9.0, -7.0, 9.0, 9.0], array_column($beside, 'below'));
         self::assertSame([], DotMap::of([])->dots);
         self::assertEquals(50.0, DotMap::of([[52.0, -2.0, 1, 'One', 'One']])->dots[0]['at']->x);
     }

@@ -6,9 +6,13 @@ namespace Tests\Core\Regrowth;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Growth\Cut;
+use PruningHook\Core\Growth\Laid;
 use PruningHook\Core\Plant\Plant;
+use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\Regrowth\Course;
 use PruningHook\Core\Regrowth\Courses;
@@ -56,6 +60,56 @@ final class CoursesTest extends TestCase
         self::assertSame('about as many as left alone', $hard->flowersAgainst($leave, 'bloom'));
         self::assertSame('', $hard->flowersAgainst($leave, 'now'), 'it is not in flower');
         self::assertNotSame('', $usual->flowersAgainst($leave, 'three'));
+    }
+
+    /** How many stay and how many go are two words for one cut: it is not made twice. */
+    public function test_a_plant_kept_to_a_number_of_stems_is_left_as_many(): void
+    {
+        foreach (['bush-rose' => 'main-pruning', 'crape-myrtle' => 'winter-structure'] as $kind => $key) {
+            foreach ([[2, 3], [4, 3], [6, 6]] as [$old, $young]) {
+                $plant = new Plant('p', $kind, stems: StemCount::of($old, $young));
+                $task = $this->task($plant, $key);
+                $keep = $task->amount(Effect::StemsKept) ?? self::fail("$kind is kept to no number");
+                $out = $task->amount(Effect::StemsOut) ?? self::fail("$kind has no number out");
+                $stems = array_map(static fn (int $number): array => [
+                    'azimuth_deg' => 29.0 * $number, 'lean_deg' => 25.0, 'length_mm' => 900,
+                    'age_years' => $number < $old ? 5 : 2,
+                ], range(0, $old + $young - 1));
+                $living = Laid::of($this->grown($kind, 8), $stems);
+                $left = count(TaskCuts::of($living, $task)->left->stems());
+                $which = "$kind, $old and $young";
+                self::assertGreaterThanOrEqual($keep->min, $left, $which);
+                self::assertLessThanOrEqual(max($keep->max, $old + $young - $out->min), $left, $which);
+                self::assertLessThanOrEqual($out->max, $old + $young - $left, $which);
+            }
+        }
+        $plant = new Plant('p', 'raspberry-summer', stems: StemCount::of(6, 9));
+        $living = $this->grown('raspberry-summer', 5);
+        $canes = count($living->stems());
+        $task = $this->task($plant, 'fruited-canes');
+        self::assertGreaterThanOrEqual(
+            min($canes - 1, $task->amount(Effect::StemsKept)->min ?? 0),
+            count(TaskCuts::of($living, $task)->left->stems()),
+        );
+    }
+
+    public function test_where_stems_were_judged_one_by_one_those_go_and_no_others(): void
+    {
+        $task = $this->task(new Plant('p', 'bush-rose', stems: StemCount::of(4, 3)), 'main-pruning');
+        $living = Laid::of($this->grown('bush-rose', 8), array_map(static fn (int $number): array => [
+            'azimuth_deg' => 50.0 * $number, 'lean_deg' => 25.0, 'length_mm' => 900, 'age_years' => 1 + $number % 4,
+        ], range(0, 6)));
+        $stems = array_keys($living->stems());
+        foreach ([[$stems[5], $stems[0]], [$stems[2]], []] as $judged) {
+            $cuts = TaskCuts::of($living, $task, judged: $judged);
+            $whole = array_values(array_filter(
+                $cuts->cuts, static fn (Cut $cut): bool => $cut->does === 'thin' && in_array($cut->axis, $stems, true),
+            ));
+            self::assertSame($judged, array_map(static fn (Cut $cut): ?int => $cut->axis, $whole));
+            self::assertSame(
+                array_values(array_diff($stems, $judged)), array_keys($cuts->left->stems()), 'the others stay',
+            );
+        }
     }
 
     public function test_how_it_answers_hard_cutting_is_told(): void

@@ -276,8 +276,8 @@ final class ThresholdsTest extends TestCase
     public function test_a_length_is_said_in_its_unit_from_its_first_millimetre(): void
     {
         $say = static fn (int $mm): string => Length::ofMm($mm)->metric().', '.Length::ofMm($mm)->imperial();
-        self::assertSame('19 mm, 1 in', $say(19));
-        self::assertSame('2 cm, 1 in', $say(20));
+        self::assertSame('19 mm, 3/4 in', $say(19));
+        self::assertSame('2 cm, 3/4 in', $say(20));
         self::assertSame('1 m, 3 ft 3 in', $say(1000));
         self::assertSame('60 cm, 2 ft', $say(600));
         self::assertSame('58 cm, 23 in', $say(580));

@@ -196,6 +196,7 @@ final class BoardTest extends TestCase
         for ($garden = 0; $garden < 9; $garden++) {
             $gardens[] = TestBrief::garden(
                 "g$garden", $chance->getInt(-20, 20), $chance->getInt(0, 25), $chance->getInt(0, 2) === 0 ? [3] : [],
+                $garden % 3 === 0 ? [1 + $garden % 5, 5] : [],
             );
         }
         for ($task = 0; $task < 45; $task++) {

@@ -47,11 +47,45 @@ final class PlannerTest extends TestCase
             Visit::clock((int) $plan->visits[0]->start), Visit::clock((int) $plan->visits[0]->end),
         ]);
         self::assertSame(
-            ['travel' => 48, 'setup' => 15, 'outside_best' => 0, 'overtime' => 0, 'unplaced' => 0, 'total' => 63],
+            ['travel' => 48, 'setup' => 15, 'outside_best' => 0, 'unasked' => 0, 'overtime' => 0,
+                'unplaced' => 0, 'total' => 63],
             $plan->cost->toArray(),
         );
         self::assertSame(63.0, $plan->lowerBound, 'a single visit cannot be cheaper, and the bound says so');
         self::assertSame(0.0, $plan->gap());
+    }
+
+    /**
+     * Where an hour's work that is best from Monday the 4th ends up.
+     *
+     * @param  list<int>  $wished
+     * @return list<string>
+     */
+    private static function told(array $wished, int $bestTo): array
+    {
+        return TestBrief::told(TestBrief::plan(TestBrief::of(
+            [TestBrief::crew()], [TestBrief::garden('g', 10, wished: $wished)],
+            [TestBrief::work('t', 'g', 60, 4, 4, $bestTo, 12)],
+        )));
+    }
+
+    public function test_a_weekday_the_client_asked_for_is_kept_while_that_costs_less(): void
+    {
+        $day = self::told(...);
+        // Best on Monday the 4th. Wednesday is two days out of it, 8 min, and as dear as a day nobody asked for.
+        self::assertSame(['g c 4 t'], $day([], 4));
+        self::assertSame(['g c 5 t'], $day([2], 4));
+        self::assertSame(['g c 4 t'], $day([4], 4));
+        self::assertSame(['g c 7 t'], $day([4], 6));
+        // Of two that were asked for, the one in the best window.
+        self::assertSame(['g c 6 t'], $day([3, 5], 6));
+        // Nobody works on Sundays: it is done all the same, and told.
+        $plan = TestBrief::plan(TestBrief::of([TestBrief::crew()], [TestBrief::garden('g', 10, wished: [7])], [
+            TestBrief::work('t', 'g', 60, weight: 3.0),
+        ]));
+        self::assertSame([24.0, 0.0], [$plan->cost->unasked, $plan->cost->outsideBest]);
+        self::assertSame(24, $plan->cost->toArray()['unasked']);
+        self::assertSame($plan->cost->total(), 48.0 + 15 + 24);
     }
 
     public function test_tasks_of_a_garden_share_a_visit_while_that_costs_less_than_another(): void

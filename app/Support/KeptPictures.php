@@ -2,10 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Plants;
+namespace App\Support;
 
 use Closure;
-use Illuminate\Contracts\View\Factory;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\HtmlString;
 use Throwable;
@@ -22,15 +21,16 @@ final class KeptPictures
 
     /** What draws: a picture of an earlier version of it is none. */
     private const DRAWN_BY = [
-        'core/Drawing/*.php', 'core/Growth/*.php', 'core/Regrowth/*.php', 'app/Plants/Drawings.php',
-        'app/Support/Say.php', 'resources/views/components/drawn.blade.php',
-        'resources/views/components/portrait.blade.php',
+        'core/Drawing/*.php', 'core/Growth/*.php', 'core/Regrowth/*.php', 'core/Structure/*.php',
+        'core/Units/*.php',
+        'app/Plants/Drawings.php', 'app/Stems/SurveyedPlants.php', 'app/Support/Say.php',
+        'resources/views/components/drawn.blade.php', 'resources/views/components/portrait.blade.php',
+        'resources/views/components/bowl.blade.php',
     ];
 
     private ?string $drawnBy = null;
 
     public function __construct(
-        private readonly Factory $views,
         private readonly Filesystem $files,
         private readonly string $folder,
     ) {
@@ -39,16 +39,15 @@ final class KeptPictures
     /**
      * @param  string  $of  what it is a picture of: there is one of each
      * @param  array<mixed>  $facts  all it is drawn from
-     * @param  string  $name  it is called, for who cannot see it
-     * @param  Closure(): Drawn  $draw
+     * @param  Closure(): string  $draw
      */
-    public function show(string $of, array $facts, string $name, Closure $draw): HtmlString
+    public function show(string $of, array $facts, Closure $draw): HtmlString
     {
         $file = "$this->folder/".hash('xxh128', $of);
-        $mark = hash('sha256', serialize([$facts, $name, $this->drawnBy ??= $this->drawnBy()]));
+        $mark = hash('sha256', serialize([$facts, $this->drawnBy ??= $this->drawnBy()]));
         $kept = $this->kept($file, $mark);
         if ($kept === null) {
-            $kept = $this->views->make('components.drawn', ['drawn' => $draw(), 'name' => $name])->render();
+            $kept = $draw();
             $this->keep($file, $mark.$kept);
         }
 

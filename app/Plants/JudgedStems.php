@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plants;
+
+use App\Models\Plant;
+use App\Models\StemSurvey;
+use App\Stems\StemBoard;
+use App\Support\Today;
+use PruningHook\Core\Structure\Stem;
+
+/** Which stems the judge takes out of a plant that was surveyed this season: its pictures show those and no others. */
+final readonly class JudgedStems
+{
+    public function __construct(private StemBoard $board)
+    {
+    }
+
+    /** @return ?list<int> places among the stems that stand, in the order of the cuts; null where none was surveyed */
+    public function of(Plant $row, int $season): ?array
+    {
+        $query = StemSurvey::query()->where('plant_id', $row->id);
+        $survey = $row->exists ? $query->where('season', $season)->first() : null;
+        if ($survey === null) {
+            return null;
+        }
+        $surveyed = StemBoard::core($survey->state);
+        $places = array_flip(array_map(static fn (Stem $stem): string => $stem->ref, array_values(array_filter(
+            $surveyed->stems, $surveyed->stands(...),
+        ))));
+        $go = [];
+        foreach ($places === [] ? [] : $this->board->judge($row, $survey, Today::day())->cuts as $cut) {
+            if (isset($places[$cut->stem->ref])) {
+                $go[] = $places[$cut->stem->ref];
+            }
+        }
+
+        return $places === [] ? null : $go;
+    }
+}
