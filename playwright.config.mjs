@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test';
 /** The real interface in Debian's Chromium, on a day of its own; each worker has a server and a database of its own. */
 export const TODAY = '2027-03-08';
 export const FIRST_PORT = 8189;
-const WORKERS = 2;
+export const WORKERS = 2;
+export const database = worker => `${process.cwd()}/database/browser-${worker}.sqlite`;
 
 export const chromium = {
     executablePath: '/usr/bin/chromium',
@@ -14,6 +15,7 @@ export const chromium = {
 export default defineConfig({
     testDir: 'tests/Browser',
     testMatch: '*.spec.mjs',
+    globalSetup: './tests/Browser/seeded.mjs',
     outputDir: 'storage/framework/browser',
     workers: WORKERS,
     timeout: 60_000,
@@ -29,8 +31,7 @@ export default defineConfig({
     webServer: Array.from({ length: WORKERS }, (_, worker) => ({
         command: `./hook demo --fresh --port ${FIRST_PORT + worker} --today ${TODAY}`,
         env: {
-            DB_DATABASE: `${process.cwd()}/database/browser-${worker}.sqlite`, PHP_CLI_SERVER_WORKERS: '2',
-            MAIL_MAILER: 'post',
+            DB_DATABASE: database(worker), PHP_CLI_SERVER_WORKERS: '2', MAIL_MAILER: 'post',
         },
         url: `http://127.0.0.1:${FIRST_PORT + worker}/up`,
         timeout: 180_000,
