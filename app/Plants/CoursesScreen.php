@@ -21,6 +21,7 @@ final readonly class CoursesScreen
         private PlantBook $book,
         private CorePlants $bridge,
         private Likenesses $likenesses,
+        private JudgedStems $judged,
     ) {
     }
 
@@ -37,8 +38,13 @@ final readonly class CoursesScreen
         $courses = Courses::of(
             $likeness->living, $kind, $this->book->figures, $this->likenesses->time($core, $year, $task),
         );
-        $ways = $courses->for($task);
-        $schools = $task === null ? [] : $courses->bySchool($this->schools($plant, $year, $task, $today));
+        $judged = fn (Plant $row): ?array => $this->judged->axes($row, $year->season, $likeness->living);
+        $ways = $courses->for($task, $judged($plant));
+        $under = $task === null ? [] : $this->schools($plant, $year, $task, $today);
+        $schools = $courses->bySchool(
+            array_map(static fn (array $school): Task => $school[1], $under),
+            array_map(static fn (array $school): ?array => $judged($school[0]), $under),
+        );
         $drawn = SideBySide::of([...$ways, ...$schools], $at);
 
         return new CoursesPage(
@@ -49,9 +55,9 @@ final readonly class CoursesScreen
     }
 
     /**
-     * The task under each answer of the first school it depends on; empty where practitioners agree.
+     * The plant and its task under each answer of the first school it depends on; empty where practitioners agree.
      *
-     * @return array<string, Task> by the school in words
+     * @return array<string, array{Plant, Task}> by the school in words
      */
     private function schools(Plant $row, SiteYear $year, Task $task, Day $today): array
     {
@@ -67,7 +73,7 @@ final readonly class CoursesScreen
                 ->prescribe($this->bridge->plant($other, $today), $year, $this->bridge->practice($row->garden))
                 ->task($task->key);
             if ($under !== null) {
-                $tasks[$words] = $under;
+                $tasks[$words] = [$other, $under];
             }
         }
 

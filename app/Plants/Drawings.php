@@ -9,10 +9,8 @@ use App\Support\Say;
 use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Drawing\Portrait;
-use PruningHook\Core\Growth\Axis;
 use PruningHook\Core\Growth\Cut;
 use PruningHook\Core\Growth\Cutting;
-use PruningHook\Core\Growth\LivingPlant;
 use PruningHook\Core\Plant\Plant as CorePlant;
 use PruningHook\Core\Plant\Taken;
 use PruningHook\Core\Prescription\Task;
@@ -61,7 +59,7 @@ final readonly class Drawings
         }
         $stage = $isDone
             ? new Stage($living, null, null, 0)
-            : Future::cut($living, $task, $time, $this->judged($row, $year->season, $likeness->living));
+            : Future::cut($living, $task, $time, $this->judged->axes($row, $year->season, $likeness->living));
         $cut = ($task->amount(Effect::CutHeight) ?? $task->amount(Effect::HeightAfter))?->target;
         $cut = ! $isDone && $cut !== null && $cut < $stage->plant->heightMm() ? $cut : null;
         $flowers = $task->amount(Effect::FloweringHeight)?->target;
@@ -74,16 +72,6 @@ final readonly class Drawings
             $cut, $flowers, self::inWords($stage, $cut, $flowers, 'as it stands'), $likeness->restsOn,
             $stage->cuts !== [],
         );
-    }
-
-    /** @return ?list<int> the axes of the stems that were judged to go; null where none was surveyed this season */
-    private function judged(Plant $row, int $season, LivingPlant $living): ?array
-    {
-        // Surveyed stems are laid in in their order.
-        $stems = array_keys(array_filter($living->axes, static fn (Axis $axis): bool => $axis->parent === null));
-        $places = $this->judged->of($row, $season);
-
-        return $places === null ? null : array_map(static fn (int $place): int => $stems[$place], $places);
     }
 
     /**

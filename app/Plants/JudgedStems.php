@@ -8,6 +8,8 @@ use App\Models\Plant;
 use App\Models\StemSurvey;
 use App\Stems\StemBoard;
 use App\Support\Today;
+use PruningHook\Core\Growth\Axis;
+use PruningHook\Core\Growth\LivingPlant;
 use PruningHook\Core\Structure\Stem;
 
 /** Which stems the judge takes out of a plant that was surveyed this season: its pictures show those and no others. */
@@ -15,6 +17,20 @@ final readonly class JudgedStems
 {
     public function __construct(private StemBoard $board)
     {
+    }
+
+    /**
+     * In the likeness the survey was laid into.
+     *
+     * @return ?list<int> axes, in the order of the cuts; null where none was surveyed this season
+     */
+    public function axes(Plant $row, int $season, LivingPlant $living): ?array
+    {
+        // Surveyed stems are laid in in their order.
+        $stems = array_keys(array_filter($living->axes, static fn (Axis $axis): bool => $axis->parent === null));
+        $places = $this->of($row, $season);
+
+        return $places === null ? null : array_map(static fn (int $place): int => $stems[$place], $places);
     }
 
     /** @return ?list<int> places among the stems that stand, in the order of the cuts; null where none was surveyed */

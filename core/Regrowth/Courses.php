@@ -37,9 +37,10 @@ final readonly class Courses
 
     /**
      * @param  ?Task  $task  null where nothing of the crew's is to be drawn
+     * @param  ?list<int>  $judged  stems that were judged to go this season, in their order
      * @return non-empty-list<Course> leaving it first
      */
-    public function for(?Task $task): array
+    public function for(?Task $task, ?array $judged = null): array
     {
         $next = $task === null ? 0 : $this->times($task->minutes, Figure::LeftOutTime);
         $courses = [new Course(
@@ -50,7 +51,7 @@ final readonly class Courses
         if ($task === null) {
             return $courses;
         }
-        $courses[] = $this->task('usual', $task->name, $task);
+        $courses[] = $this->task('usual', $task->name, $task, $judged);
 
         $hard = $this->mayBeCutHard($task) ? $this->hard($task) : null;
         // Where all of it is cut down each year as it is, there is no cut that is harder.
@@ -65,22 +66,24 @@ final readonly class Courses
      * The task as two or three schools do it.
      *
      * @param  array<string, Task>  $tasks  the same task under each school, by the school in words
+     * @param  array<string, ?list<int>>  $judged  stems that each school's rules take out this season
      * @return list<Course>
      */
-    public function bySchool(array $tasks): array
+    public function bySchool(array $tasks, array $judged = []): array
     {
         $courses = [];
         foreach (array_slice($tasks, 0, 3, true) as $school => $task) {
-            $courses[] = $this->task('school', ucfirst($school), $task);
+            $courses[] = $this->task('school', ucfirst($school), $task, $judged[$school] ?? null);
         }
 
         return $courses;
     }
 
-    private function task(string $key, string $name, Task $task): Course
+    /** @param  ?list<int>  $judged */
+    private function task(string $key, string $name, Task $task, ?array $judged): Course
     {
         return new Course(
-            $key, $name, Future::withTask($this->plant, $task, $this->time, $name), $task->minutes,
+            $key, $name, Future::withTask($this->plant, $task, $this->time, $name, $judged), $task->minutes,
             'Little, in its window.',
         );
     }

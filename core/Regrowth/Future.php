@@ -25,12 +25,23 @@ final readonly class Future
         return self::run('Left alone', $plant, static fn (): array => [], $time);
     }
 
-    /** The task is done this season and in each that follows. */
-    public static function withTask(LivingPlant $plant, Task $task, CutTime $time, ?string $name = null): self
-    {
+    /**
+     * The task is done this season and in each that follows.
+     *
+     * @param  ?list<int>  $judged  stems that were judged to go this season, in their order
+     */
+    public static function withTask(
+        LivingPlant $plant,
+        Task $task,
+        CutTime $time,
+        ?string $name = null,
+        ?array $judged = null,
+    ): self {
         return self::run(
             $name ?? $task->name, $plant,
-            static fn (LivingPlant $stands): array => TaskCuts::of($stands, $task)->cuts, $time,
+            static fn (LivingPlant $stands, int $year): array => TaskCuts::of(
+                $stands, $task, judged: $year === 0 ? $judged : null,
+            )->cuts, $time,
         );
     }
 

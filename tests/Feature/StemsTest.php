@@ -7,13 +7,17 @@ namespace Tests\Feature;
 use App\Models\Plant;
 use App\Models\StemSurvey;
 use App\Models\VisitTask;
+use App\Plants\CoursesScreen;
+use App\Plants\JudgedStems;
 use App\Stems\SurveyChange;
 use App\Stems\Taps;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Portrait;
 use PruningHook\Core\Drawing\View;
+use PruningHook\Core\Growth\Cut;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Prescription\Snapshot;
 
@@ -316,6 +320,35 @@ final class StemsTest extends FeatureTestCase
         self::assertSame(3, $judged());
         $this->tap(['op' => 'word', 'ref' => 'D', 'word' => 'keep']);
         self::assertStringContainsString($judged().' stems out at the base', $picture());
+    }
+
+    public function test_courses_begin_with_what_the_judge_takes_out(): void
+    {
+        $this->actingAs($this->lead());
+        foreach ([0, 40, 80, 120, 160, 200, 240, 280] as $way) {
+            $this->tap(['op' => 'add', 'azimuth_deg' => $way]);
+        }
+        foreach ([6 => 2, 4 => 4] as $kept => $out) {
+            $this->tap(['op' => 'aim', 'keep' => $kept]);
+            $page = $this->app->make(CoursesScreen::class)->show(
+                $this->rose->refresh(), 'main-pruning', 'now', Day::parse('2027-02-20'),
+            );
+            // The school in force does the same; one that takes no whole stems takes none.
+            foreach ([$page->courses[1], $page->schools[0]] as [$course]) {
+                $now = $course->future->stages['now'];
+                $judged = $this->app->make(JudgedStems::class)->axes($this->rose, 2027, $now->plant);
+                self::assertCount($out, $judged ?? []);
+                self::assertSame($judged, array_values(array_filter(
+                    array_map(static fn (Cut $cut): ?int => $cut->does === 'thin' ? $cut->axis : null, $now->cuts),
+                    static fn (?int $axis): bool => $axis !== null && $now->plant->axes[$axis]->parent === null,
+                )), $course->name);
+            }
+            self::assertSame('usual', $page->courses[1][0]->key);
+            self::assertSame([], array_filter(
+                $page->schools[1][0]->future->stages['now']->cuts,
+                static fn (Cut $cut): bool => $cut->does === 'thin',
+            ));
+        }
     }
 
     public function test_a_cut_plan_goes_on_the_sheet_of_a_cut_and_not_of_a_look(): void
