@@ -29,7 +29,10 @@ final readonly class ExerciseScreen
         $written = CutCode::read($code, $plant);
         $stage = $stepped
             ? new Stage($written->left, null, null, 0)
-            : new Stage($plant, $written->steps === [] ? null : $written->left, null, 0, $written->cuts());
+            : new Stage(
+                $plant, $written->steps === [] ? null : $written->left, null, 0, $written->cuts(),
+                numbers: $written->numbers(),
+            );
         $standing = self::walk($written->left);
         $picked = $picked !== null && isset($written->left->axes[$picked]) ? $picked : null;
         $at = $picked === null ? false : array_search($picked, $standing, true);

@@ -29,4 +29,15 @@ final readonly class Written
     {
         return implode('.', array_column($this->steps, 0));
     }
+
+    /** @return list<int> of each cut the step it belongs to, counted from 1 */
+    public function numbers(): array
+    {
+        $numbers = [];
+        foreach ($this->steps as $index => [, $cuts]) {
+            array_push($numbers, ...array_fill(0, count($cuts), $index + 1));
+        }
+
+        return $numbers;
+    }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Drawing;
 
 use PruningHook\Core\Growth\Cut;
-use PruningHook\Core\Growth\LivingPlant;
+use PruningHook\Core\Regrowth\Stage;
 
 /**
  * What is drawn of the cuts on a plant: a slanted tick where wood is shortened, with the bud it is made above, and the
@@ -37,12 +37,10 @@ final readonly class CutMarks
     {
     }
 
-    /**
-     * @param  list<Cut>  $cuts  in their order
-     * @param  float  $apartMm  two numbers stand at the least
-     */
-    public static function of(LivingPlant $plant, ?LivingPlant $left, array $cuts, View $view, float $apartMm): self
+    /** @param  float  $apartMm  two numbers stand at the least */
+    public static function of(Stage $stage, View $view, float $apartMm): self
     {
+        [$plant, $left] = [$stage->plant, $stage->left];
         if ($left === null) {
             return new self([], [], []);
         }
@@ -63,7 +61,7 @@ final readonly class CutMarks
             }
         }
 
-        return new self($ticks, $buds, self::seals($plant, $cuts, $view, $apartMm));
+        return new self($ticks, $buds, self::seals($stage, $view, $apartMm));
     }
 
     /** @param  callable(Spot): bool  $isIn */
@@ -82,20 +80,13 @@ final readonly class CutMarks
         return round(90 - rad2deg(atan2($up, $right)) + $aslant, 1);
     }
 
-    /**
-     * @param  list<Cut>  $cuts
-     * @return list<Seal>
-     */
-    private static function seals(LivingPlant $plant, array $cuts, View $view, float $apartMm): array
+    /** @return list<Seal> */
+    private static function seals(Stage $stage, View $view, float $apartMm): array
     {
-        $places = $plant->places();
+        $places = $stage->plant->places();
         $seals = [];
-        foreach ($cuts as $index => $cut) {
-            $axis = $plant->axes[$cut->axis ?? -1] ?? null;
-            $isWhole = $cut->does === 'thin' && $axis?->parent === null;
-            if ($axis === null || (count($cuts) > self::NUMBERED && ! $isWhole)) {
-                continue;
-            }
+        foreach (self::numbered($stage) as $number => $cut) {
+            $axis = $stage->plant->axes[(int) $cut->axis];
             $best = null;
             foreach ($cut->node === null ? self::ALONG : [$cut->node / max(1, $axis->nodes() - 1)] as $share) {
                 [$x, $y] = $view->project($places[$axis->id]->node(($axis->nodes() - 1) * $share));
@@ -108,10 +99,27 @@ final readonly class CutMarks
             }
             // Where there is no room the list of cuts tells it.
             if ($best[0] > 0.4 * $apartMm) {
-                $seals[] = new Seal($best[1], $index + 1);
+                $seals[] = new Seal($best[1], $number);
             }
         }
 
         return $seals;
+    }
+
+    /** @return array<int, Cut> those that carry a number, by it */
+    private static function numbered(Stage $stage): array
+    {
+        $numbered = [];
+        $isFew = count(array_unique($stage->numbers ?? array_keys($stage->cuts))) <= self::NUMBERED;
+        foreach ($stage->cuts as $index => $cut) {
+            $axis = $stage->plant->axes[$cut->axis ?? -1] ?? null;
+            $isWhole = $cut->does === 'thin' && $axis?->parent === null;
+            if ($axis !== null && ($isWhole || $isFew)) {
+                // A step that comes to many cuts is marked at the first of them.
+                $numbered += [$stage->numbers[$index] ?? count($numbered) + 1 => $cut];
+            }
+        }
+
+        return $numbered;
     }
 }

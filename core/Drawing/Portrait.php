@@ -74,7 +74,7 @@ final readonly class Portrait
             ),
             $plant->kind->habit->dense ? Mass::of($stage->left ?? $plant, $view) : [], self::flowers($stage, $view),
             $view === View::Above ? null : $flowersMm,
-            CutMarks::of($plant, $stage->left, $stage->cuts, $view, max($widthMm, $heightMm) / self::SEALS),
+            CutMarks::of($stage, $view, max($widthMm, $heightMm) / self::SEALS),
             Trained::of($plant, $view, $heightMm),
             $view === View::Above ? [] : self::measure($heightMm), $heightMm >= self::PERSON_MM,
             self::inWords($stage, $flowersMm),

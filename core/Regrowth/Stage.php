@@ -23,6 +23,8 @@ final readonly class Stage
      * @param  int  $removedPercent  of its live wood, in the cut of that season
      * @param  list<Cut>  $cuts  that are about to be made, in their order
      * @param  list<int>  $insurance  axes that stay in case others die
+     * @param  ?list<int>  $numbers  of the cuts, as a list beside the picture has them; null where there is none: then
+     *     those that carry a number are counted
      */
     public function __construct(
         public LivingPlant $plant,
@@ -31,6 +33,7 @@ final readonly class Stage
         public int $removedPercent,
         public array $cuts = [],
         public array $insurance = [],
+        public ?array $numbers = null,
     ) {
     }
 }

@@ -29,7 +29,11 @@ final class CutCodeTest extends TestCase
         self::assertEquals(Cutting::of($plant, $written->cuts())->plant->axes, $written->left->axes);
         self::assertArrayNotHasKey($stems[0], $written->left->axes);
         self::assertSame(4, $written->left->axes[$stems[1]]->nodes());
+        $dead = count($written->steps[0][1]);
+        self::assertGreaterThan(1, $dead);
+        self::assertSame([...array_fill(0, $dead, 1), 2, 3, 4, 5], $written->numbers(), 'a step has one number');
         self::assertSame([], CutCode::read('', $plant)->steps);
+        self::assertSame([], CutCode::read('', $plant)->numbers());
         self::assertSame(
             "t$stems[0].h$stems[1]-3.s$stems[2]-2.d1500",
             CutCode::of(array_slice($written->cuts(), count($written->steps[0][1]))),

@@ -123,7 +123,24 @@ final class PortraitTest extends TestCase
             Cut::thin((int) array_key_first($plant->stems())),
         ];
         $marks = Portrait::alone(new Stage($plant, Cutting::of($plant, $cuts)->plant, null, 0, $cuts))->marks;
-        self::assertSame([21], array_map(static fn (Seal $seal): int => $seal->number, $marks->seals));
+        self::assertSame([1], array_map(static fn (Seal $seal): int => $seal->number, $marks->seals), 'no gap');
+    }
+
+    public function test_numbers_are_those_of_the_list_beside(): void
+    {
+        $plant = $this->grown('forsythia', 8);
+        $branches = array_keys(array_filter($plant->axes, static fn ($axis): bool => $axis->parent !== null));
+        $stems = array_keys($plant->stems());
+        $cuts = array_map(Cut::thin(...), [...array_slice(array_reverse($branches), 0, 20), $stems[0], $stems[1]]);
+        $left = Cutting::of($plant, $cuts)->plant;
+        $numbers = static fn (?array $listed): array => array_map(
+            static fn (Seal $seal): int => $seal->number,
+            Portrait::alone(new Stage($plant, $left, null, 0, $cuts, numbers: $listed))->marks->seals,
+        );
+        // Twenty in one step, which stands at the first of them, and two more: three are few.
+        self::assertSame([1, 2, 3], $numbers([...array_fill(0, 20, 1), 2, 3]));
+        self::assertSame([21, 22], $numbers(range(1, 22)));
+        self::assertSame([1, 2], $numbers(null));
     }
 
     public function test_trained_plants_have_their_wires_and_are_tied_where_a_main_crosses_one(): void
