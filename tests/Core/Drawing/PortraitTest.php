@@ -133,14 +133,15 @@ final class PortraitTest extends TestCase
         $stems = array_keys($plant->stems());
         $cuts = array_map(Cut::thin(...), [...array_slice(array_reverse($branches), 0, 20), $stems[0], $stems[1]]);
         $left = Cutting::of($plant, $cuts)->plant;
-        $numbers = static fn (?array $listed): array => array_map(
-            static fn (Seal $seal): int => $seal->number,
-            Portrait::alone(new Stage($plant, $left, null, 0, $cuts, numbers: $listed))->marks->seals,
+        $numbers = static fn (Stage $stage): array => array_map(
+            static fn (Seal $seal): int => $seal->number, Portrait::alone($stage)->marks->seals,
         );
         // Twenty in one step, which stands at the first of them, and two more: three are few.
-        self::assertSame([1, 2, 3], $numbers([...array_fill(0, 20, 1), 2, 3]));
-        self::assertSame([21, 22], $numbers(range(1, 22)));
-        self::assertSame([1, 2], $numbers(null));
+        self::assertSame([1, 2, 3], $numbers(
+            new Stage($plant, $left, null, 0, $cuts, numbers: [...array_fill(0, 20, 1), 2, 3]),
+        ));
+        self::assertSame([21, 22], $numbers(new Stage($plant, $left, null, 0, $cuts, numbers: range(1, 22))));
+        self::assertSame([1, 2], $numbers(new Stage($plant, $left, null, 0, $cuts)));
     }
 
     public function test_trained_plants_have_their_wires_and_are_tied_where_a_main_crosses_one(): void
