@@ -238,6 +238,7 @@ final class DrawingTest extends FeatureTestCase
         $show(['height' => 960]);
         self::assertSame(2, $drawn, 'another height is another picture');
         self::assertCount(1, (array) glob("$folder/*"), 'and takes the place of the first');
+        self::assertSame('40700', sprintf('%o', (int) fileperms($folder)), 'for its owner alone');
         [$file] = (array) glob("$folder/*");
         self::assertSame('0600', substr(sprintf('%o', (int) fileperms((string) $file)), -4));
         file_put_contents((string) $file, 'half a');

@@ -32,8 +32,10 @@ final class UpkeepTest extends TestCase
     public function test_as_many_backups_as_are_asked_for_are_kept_the_latest_first(): void
     {
         $storage = "$this->folder/storage";
-        mkdir("$storage/backups", recursive: true);
         mkdir("$storage/framework/views", recursive: true);
+        $this->artisan(['backup'], ['LARAVEL_STORAGE_PATH' => $storage]);
+        self::assertSame('40700', sprintf('%o', fileperms("$storage/backups")), 'for its owner alone');
+        array_map(unlink(...), (array) glob("$storage/backups/*"));
         foreach (['20200101-000000', '20200102-000000', '20200103-000000'] as $old) {
             touch("$storage/backups/hook-$old.zip");
         }
