@@ -9,6 +9,7 @@ use App\Due\Watch;
 use App\Models\Did;
 use App\Models\Plant;
 use App\Models\User;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -41,7 +42,7 @@ final readonly class NewPlants
             $versions[] = [
                 'of' => 'plant', 'row_id' => $next, 'did' => Did::Made->value,
                 'label' => mb_substr($plant->versionLabel(), 0, 200), 'before' => '[]',
-                'after' => json_encode(array_diff_key($attributes, ['own_practice' => 0]), JSON_THROW_ON_ERROR),
+                'after' => json_encode(Arr::except($attributes, 'own_practice'), JSON_THROW_ON_ERROR),
                 'user_id' => $by?->id, 'at' => $now,
             ];
         }

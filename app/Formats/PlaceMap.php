@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Formats;
 
+use Illuminate\Support\Arr;
+
 /** Gardens as places on a map, each with its plants (GeoJSON, RFC 7946: longitude before latitude). */
 final readonly class PlaceMap
 {
@@ -35,7 +37,7 @@ final readonly class PlaceMap
     {
         $plants = PlantTable::within(array_map(intval(...), array_column($gardens, 'id')));
         foreach ($gardens as $garden) {
-            $facts = array_diff_key($garden, ['latitude' => 0, 'longitude' => 0, 'id' => 0]);
+            $facts = Arr::except($garden, ['latitude', 'longitude', 'id']);
             echo $isFirst ? '' : ',', json_encode([
                 'type' => 'Feature', 'id' => $garden['id'],
                 'geometry' => ['type' => 'Point', 'coordinates' => [$garden['longitude'], $garden['latitude']]],

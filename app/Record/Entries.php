@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Support\Today;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -64,7 +65,7 @@ final readonly class Entries
             return self::refused($id, 'It is no word of a visit: '.$form->errors()->first());
         }
         $digest = hash('sha256', json_encode(
-            [array_diff_key($sent, ['v' => 0]), $by->id], JSON_THROW_ON_ERROR,
+            [Arr::except($sent, 'v'), $by->id], JSON_THROW_ON_ERROR,
         ));
         $kept = Entry::query()->where('uuid', $id)->first();
         if ($kept !== null) {

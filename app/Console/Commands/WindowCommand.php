@@ -9,6 +9,7 @@ use App\Exchange\JsonSchema;
 use App\Exchange\PrescribeInput;
 use App\PlantBook\PlantBookFiles;
 use Illuminate\Console\Command;
+use Illuminate\Support\Arr;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\SiteYears;
@@ -113,7 +114,7 @@ final class WindowCommand extends Command
             ]);
         }
 
-        return isset($data['latitude']) ? ['site' => $data] : array_diff_key($data, ['season' => 0, 'plants' => 0]);
+        return isset($data['latitude']) ? ['site' => $data] : Arr::except($data, ['season', 'plants']);
     }
 
     /** @return array<string, mixed> the shape of docs/formats/README.md */
