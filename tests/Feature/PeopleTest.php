@@ -117,18 +117,6 @@ final class PeopleTest extends FeatureTestCase
 
     /** @param  array<string, string>  $facts */
     #[DataProvider('wrong')]
-    public function test_only_a_lead_needs_a_crew(): void
-    {
-        $this->actingAs($this->planner());
-        foreach (['hand' => '', 'lead' => (string) $this->crew->id, 'planner' => ''] as $role => $crew) {
-            $email = "$role@weir.example";
-            $this->post('/people', ['name' => 'Ada Brook', 'email' => $email, 'role' => $role, 'crew_id' => $crew])
-                ->assertSessionHasNoErrors();
-            $person = User::query()->where('email', $email)->firstOrFail();
-            self::assertSame([$role, $crew], [$person->role->value, (string) $person->crew_id]);
-        }
-    }
-
     public function test_what_is_wrong_is_told_beside_its_field_and_nobody_is_invited(array $facts, string $field): void
     {
         User::factory()->create(['email' => 'taken@hollow.test']);
@@ -140,6 +128,18 @@ final class PeopleTest extends FeatureTestCase
         self::assertSame($before, User::query()->count());
         self::assertGreaterThan($count - 1, $before);
         self::assertSame(0, Letter::query()->count());
+    }
+
+    public function test_only_a_lead_needs_a_crew(): void
+    {
+        $this->actingAs($this->planner());
+        foreach (['hand' => '', 'lead' => (string) $this->crew->id, 'planner' => ''] as $role => $crew) {
+            $email = "$role@weir.example";
+            $this->post('/people', ['name' => 'Ada Brook', 'email' => $email, 'role' => $role, 'crew_id' => $crew])
+                ->assertSessionHasNoErrors();
+            $person = User::query()->where('email', $email)->firstOrFail();
+            self::assertSame([$role, $crew], [$person->role->value, (string) $person->crew_id]);
+        }
     }
 
     public function test_a_person_changes_the_own_name_and_units(): void
