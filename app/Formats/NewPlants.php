@@ -41,7 +41,7 @@ final readonly class NewPlants
             $gardens[$plant->garden_id] = $plant->garden_id;
             $versions[] = [
                 'of' => 'plant', 'row_id' => $next, 'did' => Did::Made->value,
-                'label' => mb_substr($plant->versionLabel(), 0, 200), 'before' => '[]',
+                'label' => $plant->versionLabel(), 'before' => '[]',
                 'after' => json_encode(Arr::except($attributes, 'own_practice'), JSON_THROW_ON_ERROR),
                 'user_id' => $by?->id, 'at' => $now,
             ];

@@ -120,6 +120,39 @@ final class BenchTest extends FeatureTestCase
         $this->actingAs($this->lead(false))->get($at)->assertForbidden();
     }
 
+    public function test_an_answer_to_another_plant_of_a_case_is_marked_on_that_plant(): void
+    {
+        [$cuts, $day] = $this->right('first-forsythia', 7);
+        $this->actingAs($this->hand())
+            ->post('/bench/first-forsythia', ['cuts' => $cuts, 'day' => $day, 'seed' => 7])->assertSessionHasNoErrors();
+        $answer = BenchAnswer::query()->sole();
+        self::assertSame([100, 7], [$answer->score, $answer->seed]);
+        // Where none is named it is the first.
+        [$cuts, $day] = $this->right('first-forsythia');
+        $this->post('/bench/first-forsythia', ['cuts' => $cuts, 'day' => $day])->assertSessionHasNoErrors();
+        self::assertSame([100, 1], [
+            BenchAnswer::query()->latest('id')->firstOrFail()->score,
+            BenchAnswer::query()->latest('id')->firstOrFail()->seed,
+        ]);
+    }
+
+    public function test_a_method_is_begun_by_a_case_or_by_a_visit(): void
+    {
+        $hand = $this->hand();
+        $begun = fn (): array => array_map(
+            static fn (array $of): array => [$of['tried'], $of['visits']],
+            $this->actingAs($hand)->get('/bench')->assertOk()->viewData('begun'),
+        );
+        self::assertSame([], $begun());
+        [$cuts, $day] = $this->right('first-forsythia');
+        $this->post('/bench/first-forsythia', ['cuts' => $cuts, 'day' => $day])->assertSessionHasNoErrors();
+        self::assertSame(['renew-by-thirds' => [1, 0]], $begun());
+        $this->logged($hand, 'renew-by-thirds', 1);
+        self::assertSame(['renew-by-thirds' => [1, 1]], $begun());
+        $this->logged($hand, 'open-bowl', 2);
+        self::assertEquals(['renew-by-thirds' => [1, 1], 'open-bowl' => [0, 2]], $begun());
+    }
+
     public function test_two_taps_hand_it_in_once(): void
     {
         [$cuts, $day] = $this->right('first-grass');
@@ -223,10 +256,10 @@ final class BenchTest extends FeatureTestCase
     }
 
     /** @return array{string, string} the judge's cuts as the bench writes them, and the right day */
-    private function right(string $case): array
+    private function right(string $case, int $seed = 1): array
     {
         $exercises = $this->app->make(Exercises::class);
-        $exercise = $exercises->of($case, 1, Today::day())->exercise;
+        $exercise = $exercises->of($case, $seed, Today::day())->exercise;
         $answer = Judge::of($exercise, $exercises->cases()->marking)->answer();
         $code = CutCode::of($answer->cuts);
         self::assertSame([], CutCode::read($code, $exercise->plant)->faults);

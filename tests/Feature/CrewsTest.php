@@ -24,7 +24,9 @@ final class CrewsTest extends FeatureTestCase
         self::assertSame([3, ['ladder'], true, [1 => [450, 900]]], [
             $rook->people, $rook->skills, $rook->overtime, $rook->week,
         ]);
-        $this->get("/crews/$rook->id/edit")->assertOk()->assertSee('07:30')->assertSee('None ahead');
+        $this->get("/crews/$rook->id/edit")->assertOk()->assertSee('07:30')->assertSee('None ahead')->assertSeeInOrder([
+            'Their week', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday',
+        ]);
         $this->put("/crews/$rook->id", [...self::FACTS, 'people' => 2, 'skills' => []])->assertSessionHasNoErrors();
         self::assertSame([2, []], [$rook->fresh()?->people, $rook->fresh()?->skills]);
         $this->get('/crews')->assertOk()->assertSee('Rook crew')->assertSee('no ladder, saw or shears');

@@ -108,6 +108,8 @@ final class ReportsTest extends FeatureTestCase
     {
         $this->logged('2027-02-20', 2027, 60, 90, ['findings' => '["disease"]']);
         $this->actingAs($this->planner())->get('/reports')->assertOk()->assertSee('It is being reckoned');
+        // Before it is reckoned there is no table.
+        $this->get('/reports/2027/garden')->assertNotFound();
         (new MakeReport(2027))->handle($this->app->make(Reckoning::class));
         $this->get('/record')->assertSee('What the season came to');
         $page = $this->get('/reports?season=2027')->assertOk()->assertDontSee('It is being reckoned')

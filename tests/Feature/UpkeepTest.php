@@ -144,14 +144,18 @@ final class UpkeepTest extends TestCase
         self::assertMatchesRegularExpression('/^its shape +ok: \d+ changes made, none waits$/m', $well);
         self::assertMatchesRegularExpression('/^its strokes +ok: WAL/m', $well);
         self::assertMatchesRegularExpression('/^settings +ok: .*Europe\/London, today \d{4}-/m', $well);
+        self::assertMatchesRegularExpression('/ok: nothing waits for long$/m', $well);
         $firm = $this->firm();
         $firm->exec('pragma foreign_keys = off');
+        $firm->exec("insert into failed_jobs (uuid, connection, queue, payload, exception)
+            values ('a', 'database', 'default', '{}', 'the disk was full')");
         $firm->exec("insert into plants (garden_id, kind, label, practice, hazards, state)
             values (99, 'yew', 'Lost', '[]', '[]', '[]')");
         $this->artisan(['migrate:rollback', '--step=1', '--force']);
         $ill = $this->hook(['doctor']);
         self::assertSame(1, $ill->getExitCode());
         self::assertStringContainsString('1 rows point at rows that are not there', $ill->getOutput());
+        self::assertStringContainsString('1 pieces of work failed: php artisan queue:failed', $ill->getOutput());
         self::assertStringContainsString('1 changes of its shape wait: php artisan migrate --force', $ill->getOutput());
     }
 
