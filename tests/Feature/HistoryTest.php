@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\History\Undo;
 use App\Models\BloomNote;
 use App\Models\Change;
 use App\Models\Did;
@@ -15,10 +16,21 @@ use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /** Every change is a version; undo brings the one before it back, and nobody saves over another unseen. */
 final class HistoryTest extends FeatureTestCase
 {
+    public function test_where_nothing_was_done_there_is_no_way_back(): void
+    {
+        DB::table('changes')->where(['of' => 'garden', 'row_id' => $this->garden->id])->delete();
+        self::assertNull(Undo::of($this->garden));
+        $this->actingAs($this->planner());
+        $this->garden->update(['name' => 'Changed']);
+        $change = Change::query()->where(['of' => 'garden', 'row_id' => $this->garden->id])->sole();
+        self::assertSame([route('changes.undo', $change->id), 'POST'], Undo::of($this->garden));
+    }
+
     public function test_undo_of_a_changed_note_sign_or_log_brings_back_what_was_there(): void
     {
         $this->actingAs($this->hand());

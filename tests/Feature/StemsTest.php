@@ -357,12 +357,14 @@ final class StemsTest extends FeatureTestCase
         $this->tap(['op' => 'add', 'azimuth_deg' => 0]);
         $visit = $this->visit();
         $cut = $visit->tasks()->firstOrFail()->prescribed->toArray();
+        $this->get("/visits/$visit->id")->assertOk()->assertDontSee('Note its bloom');
         $look = $visit->tasks()->create([
             'plant_id' => $this->rose->id, 'task' => 'follow-at-bloom', 'season' => 2027, 'position' => 1,
             'prescribed' => Snapshot::read([
                 ...$cut, 'name' => 'Look at the bloom', 'recipe' => LoggedWork::FOLLOW_UP,
             ]),
         ]);
+        $this->get("/visits/$visit->id")->assertOk()->assertSee('Note its bloom');
         $this->get("/plants/{$this->rose->id}/stems")->assertDontSee('Save as the cut plan');
         $this->post("/plants/{$this->rose->id}/stems/plan", ['task' => $look->id])
             ->assertSessionHasErrors(['task' => 'Look at the bloom: nothing is cut then. Put the plan on the sheet of '
