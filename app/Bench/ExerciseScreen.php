@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Support\Say;
 use PruningHook\Core\Bench\CutCode;
 use PruningHook\Core\Bench\Written;
 use PruningHook\Core\Drawing\Portrait;
@@ -12,7 +13,6 @@ use PruningHook\Core\Growth\Axis;
 use PruningHook\Core\Growth\Cut;
 use PruningHook\Core\Growth\LivingPlant;
 use PruningHook\Core\Regrowth\Stage;
-use PruningHook\Core\Units\Length;
 
 /** A plant on the bench with the cuts that are marked on it so far, and the branch in hand. */
 final readonly class ExerciseScreen
@@ -82,11 +82,11 @@ final readonly class ExerciseScreen
                 $axis->isDead() => 'dead',
                 $age <= 1 => "last season's",
                 default => "of $age seasons",
-            }, Length::ofMm((int) round($axis->nodes() * $axis->internodeMm))->metric(), $axis->nodes(),
+            }, Say::length((int) round($axis->nodes() * $axis->internodeMm)), $axis->nodes(),
             $laterals === 0 ? '' : sprintf(', %d %s from it', $laterals, $laterals === 1 ? 'branch' : 'branches'),
-            sprintf(', tip %s up', Length::ofMm((int) round(max(
+            sprintf(', tip %s up', Say::length((int) round(max(
                 0, $plant->places()[$id]->node($axis->nodes() - 1)[2],
-            )))->metric()),
+            )))),
         ));
     }
 
@@ -108,9 +108,9 @@ final readonly class ExerciseScreen
             'h' => sprintf('Cut %s above its %s bud', $called, self::ordinal(1 + (int) explode('-', $code)[1])),
             's' => sprintf('Shorten the laterals of %s to %d buds', $called, (int) explode('-', $code)[1]),
             'a' => "Shorten all laterals to $number buds",
-            'd' => 'Cut all down to '.Length::ofMm($number)->metric(),
-            'r' => 'Clear the stems to '.Length::ofMm($number)->metric(),
-            'c' => sprintf('Clip over to %s of new growth (%d shoots)', Length::ofMm($number)->metric(), count($cuts)),
+            'd' => 'Cut all down to '.Say::length($number),
+            'r' => 'Clear the stems to '.Say::length($number),
+            'c' => sprintf('Clip over to %s of new growth (%d shoots)', Say::length($number), count($cuts)),
             default => sprintf('Take out all that is dead (%d)', count($cuts)),
         };
     }

@@ -8,6 +8,7 @@ use App\Bridge\CorePlants;
 use App\Models\BloomNote;
 use App\Models\Plant;
 use App\Models\WorkLog;
+use App\Support\Say;
 use Illuminate\Support\Collection;
 use PruningHook\Core\Amount\Budget;
 use PruningHook\Core\Amount\Effect;
@@ -123,7 +124,7 @@ final readonly class PlantRecord
         foreach ($logs as $log) {
             $height = $log->visitTask->prescribed->amount(Effect::FloweringHeight);
             if ($height !== null) {
-                return $height->inWords();
+                return Say::amount($height);
             }
         }
 

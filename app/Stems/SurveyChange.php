@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Stems;
 
 use App\Models\StemSurvey;
+use App\Support\Say;
 use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Structure\Stem;
 use PruningHook\Core\Structure\StemFault;
-use PruningHook\Core\Units\Length;
 
 /**
  * One tap on a survey: a stem more, one stem otherwise, a fault marked, a stem out, the lead's word, the number wanted.
@@ -140,7 +140,7 @@ final readonly class SurveyChange
             if ($stem['ref'] === self::ref($said) && $reaches > self::ABOVE * $plantMm) {
                 throw ValidationException::withMessages(['length_mm' => sprintf(
                     'A stem that reaches %s up does not stand on a plant %s tall: one of them is measured wrong.',
-                    Length::ofMm($reaches)->metric(), Length::ofMm($plantMm)->metric(),
+                    Say::length($reaches), Say::length($plantMm),
                 )]);
             }
         }

@@ -77,7 +77,10 @@ final class FirmRecordTest extends FeatureTestCase
             $visit = $this->garden->visits()->create(['crew_id' => $this->crew->id, 'on' => "$season-03-20"]);
             $this->log($visit->tasks()->create([
                 'plant_id' => $bluebeard->id, 'task' => 'spring-cut', 'season' => $season, 'position' => 0,
-                'minutes' => 20, 'prescribed' => $this->prescription(),
+                'minutes' => 20, 'prescribed' => $this->prescription($season === 2025 ? ['amounts' => [[
+                    'what' => 'height at which it will flower', 'unit' => 'mm', 'min' => 1000, 'target' => 1100,
+                    'max' => 1200, 'effect' => 'flowering-height',
+                ]]] : []),
             ]), ['amounts' => $season === 2025 ? [
                 ['effect' => 'height-before', 'what' => 'height before', 'unit' => 'mm', 'value' => 950],
                 ['effect' => 'height-after', 'what' => 'height after', 'unit' => 'mm', 'value' => 350],
@@ -94,6 +97,7 @@ final class FirmRecordTest extends FeatureTestCase
             'Season 2026', '1.1 m tall as it stood; cut at 40 cm; flowers at about 90 cm',
             'Season 2025',
             '95 cm tall as it stood; cut at 35 cm; 2 stems out at the base; flowers at about 1.1 m',
+            'Flowers were foretold at 1 m to 1.2 m. It flowered at 1.1 m.',
         ]);
     }
 
@@ -134,7 +138,8 @@ final class FirmRecordTest extends FeatureTestCase
         $this->actingAs($this->hand())->get("/visits/$next->id")
             ->assertSee('<b>Left for this year:</b> stem C, at the back', false);
         $this->get("/plants/{$this->wisteria->id}/record")
-            ->assertSee('60 minutes in all; 40 % of its live growth taken')->assertSee('It flowered at 2.4 m, many.');
+            ->assertSee('60 minutes in all; 40 % of its live growth taken')->assertSee('It flowered at 2.4 m, many.')
+            ->assertDontSee('were foretold');
     }
 
     public function test_what_comes_after_a_cut_is_due_planned_put_on_a_sheet_and_logged(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\BloomNote;
 use App\Models\Change;
 use App\Models\Firm;
 use App\Models\Letter;
@@ -156,14 +157,27 @@ final class PeopleTest extends FeatureTestCase
         $this->wisteria->update(['height_mm' => 2400]);
         $this->get("/plants/{$this->wisteria->id}")->assertSee('7 ft 10 in');
         // So are the sentences of a sheet and of the plant book.
-        $sheet = '/visits/'.$this->visit()->id;
-        $lengths = '~\\d (mm|cm|m)\\b(?! of rain)~';
-        self::assertSame(0, preg_match($lengths, self::told($this->get($sheet)), $left), $left[0] ?? '');
-        $book = self::told($this->get('/plant-book/wisteria'));
-        self::assertSame(0, preg_match($lengths, $book, $left), $left[0] ?? '');
+        $visit = $this->visit();
+        $sheet = "/visits/$visit->id";
+        $lengths = '\\d (mm|cm|m)\\b(?! of rain)';
+        self::assertSame(0, preg_match("~$lengths~", self::told($this->get($sheet)), $left), $left[0] ?? '');
+        BloomNote::query()->create([
+            'plant_id' => $this->wisteria->id, 'season' => 2026, 'flowering_height_mm' => 2400, 'score' => 4,
+        ]);
+        $this->put("/plants/{$this->wisteria->id}/stems", ['op' => 'add', 'azimuth_deg' => 90]);
+        $garden = "/gardens/{$this->garden->id}";
+        $plant = "/plants/{$this->wisteria->id}";
+        foreach ([
+            '/plant-book/wisteria', $plant, "$plant/record", "$plant/courses", "$plant/stems", "$plant/stems?stem=A",
+            "$plant/stems?side=1", $garden, '/round', '/', '/bench/crowded-lilac?cuts=d1500&pick=1', '/bench/first-hedge?cuts=c30.r200',
+        ] as $page) {
+            $told = self::told($this->get($page)->assertOk());
+            // The working of an amount is reckoned as it is written down, and a place lies so many metres up.
+            self::assertSame(0, preg_match("~(?<! x \d\.\d|° W, \d)$lengths~", $told, $left), "$page: ".($left[0] ?? ''));
+        }
         auth()->logout();
         $this->actingAs($this->planner());
-        self::assertSame(1, preg_match($lengths, self::told($this->get($sheet))));
+        self::assertSame(1, preg_match("~$lengths~", self::told($this->get($sheet))));
         $this->actingAs($this->planner())->get("/plants/{$this->wisteria->id}")->assertDontSee('7 ft 10 in');
     }
 

@@ -1,4 +1,5 @@
 @props(['bowl', 'plant' => null, 'hand' => null, 'taps' => false])
+@use('App\Support\Say')
 @php($r = $bowl->reach)
 @php($path = static fn (array $points, string $end = 'Z') => 'M'.implode('L', array_map(static fn ($s): string =>
     round($s->x).' '.round(-$s->y), $points)).$end)
@@ -6,7 +7,7 @@
 {{-- The plant from above. Geometry from the core, in mm, y down; signs beside the colours: solid stays, broken goes,
     numbers give the order. --}}
 <svg class="drawing bowl" viewBox="{{ round(-$r, 1) }} {{ round(-$r, 1) }} {{ round(2 * $r, 1) }} {{ round(2 * $r,
-    1) }}" role="{{ $plant ? 'group' : 'img' }}" aria-label="The plant from above: {{ $bowl->says }}"
+    1) }}" role="{{ $plant ? 'group' : 'img' }}" aria-label="The plant from above: {{ Say::prose($bowl->says) }}"
     @if ($taps) x-on:click="rim($event)" @endif font-size="{{ round($r / 100, 3) }}">
     <circle class="b-rim" r="{{ round($r * .985, 1) }}"/>
     <g class="b-branches">@foreach ($bowl->branches as $limb)<path class="{{ $limb->goes ? 'p-goes'
@@ -19,11 +20,11 @@
     @foreach ($bowl->spokes as $spoke)
         @php([$spine, $inHand] = [$path($spoke->spine, ''), $hand === $spoke->ref])
         @if ($plant)<a data-stem="{{ $spoke->ref }}" data-focus="spoke-{{ $spoke->ref }}" href="{{ route('stems.show',
-            [$plant, 'stem' => $spoke->ref]) }}" aria-label="{{ $spoke->says }}" @if ($inHand) aria-current="true"
+            [$plant, 'stem' => $spoke->ref]) }}" aria-label="{{ Say::prose($spoke->says) }}" @if ($inHand) aria-current="true"
             @endif>@endif
             <path class="b-touch" d="{{ $spine }}"/>
             @if ($inHand)<path class="b-hand" d="{{ $spine }}"/>@endif
-            <g class="b-stem b-{{ $spoke->kind }}"><title>{{ $spoke->says }}</title>
+            <g class="b-stem b-{{ $spoke->kind }}"><title>{{ Say::prose($spoke->says) }}</title>
                 @forelse ($spoke->limbs as $limb)<path class="{{ $limb->goes ? 'p-goes' : $tones[$limb->wood] }}"
                     d="{{ $path($limb->outline) }}"/>
                 @empty<path class="b-spine" d="{{ $spine }}"/>
@@ -45,7 +46,7 @@
     @endforeach
     @foreach ($bowl->rubs as $rub)
         <path class="b-rub" transform="translate({{ round($rub->at->x, 1) }} {{ round(-$rub->at->y,
-            1) }}) scale({{ round($r / 100, 3) }})" d="M-4 -4L4 4M4 -4L-4 4"><title>{{ $rub->says }}</title></path>
+            1) }}) scale({{ round($r / 100, 3) }})" d="M-4 -4L4 4M4 -4L-4 4"><title>{{ Say::prose($rub->says) }}</title></path>
     @endforeach
     <path class="b-measure" d="M{{ round(-$r * .97, 1) }} {{ round($r * .95, 1) }}v{{ round(-$r * .025,
         1) }}m0 {{ round($r * .025, 1) }}h{{ $bowl->measure }}v{{ round(-$r * .025, 1) }}"/>
