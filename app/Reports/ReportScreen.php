@@ -87,14 +87,16 @@ final readonly class ReportScreen
         return $report->refresh();
     }
 
-    /** @return non-empty-list<int> that anything was done in, the last first */
+    /** @return non-empty-list<int> for which anything was planned, the last first */
     public static function seasons(): array
     {
         $now = Today::day()->year();
-        $first = DB::table('visit_tasks')->min('season');
-        $first = max($now - self::SEASONS, is_numeric($first) ? (int) $first : $now);
+        $tasks = DB::table('visit_tasks');
+        [$first, $last] = [(int) ($tasks->min('season') ?? $now), (int) ($tasks->max('season') ?? $now)];
+        // A season may begin in the year before.
+        $last = max($first, min($now + 1, $last));
 
-        return array_reverse(range(min($first, $now), $now + 1));
+        return array_reverse(range(min($last, max($now - self::SEASONS, $first)), $last));
     }
 
     /**

@@ -169,11 +169,13 @@ final class PeopleTest extends FeatureTestCase
         $plant = "/plants/{$this->wisteria->id}";
         foreach ([
             '/plant-book/wisteria', $plant, "$plant/record", "$plant/courses", "$plant/stems", "$plant/stems?stem=A",
-            "$plant/stems?side=1", $garden, '/round', '/', '/bench/crowded-lilac?cuts=d1500&pick=1', '/bench/first-hedge?cuts=c30.r200',
+            "$plant/stems?side=1", $garden, '/round', '/', '/bench/crowded-lilac?cuts=d1500&pick=1',
+            '/bench/first-hedge?cuts=c30.r200',
         ] as $page) {
             $told = self::told($this->get($page)->assertOk());
             // The working of an amount is reckoned as it is written down, and a place lies so many metres up.
-            self::assertSame(0, preg_match("~(?<! x \d\.\d|° W, \d)$lengths~", $told, $left), "$page: ".($left[0] ?? ''));
+            $unsaid = "~(?<! x \d\.\d|° W, \d)$lengths~";
+            self::assertSame(0, preg_match($unsaid, $told, $left), "$page: ".($left[0] ?? ''));
         }
         auth()->logout();
         $this->actingAs($this->planner());

@@ -18,13 +18,13 @@
             $r * .95, 1) }}">{{ $way }}</text>
     @endforeach
     @foreach ($bowl->spokes as $spoke)
-        @php([$spine, $inHand] = [$path($spoke->spine, ''), $hand === $spoke->ref])
+        @php([$spine, $inHand, $tells] = [$path($spoke->spine, ''), $hand === $spoke->ref, Say::prose($spoke->says)])
         @if ($plant)<a data-stem="{{ $spoke->ref }}" data-focus="spoke-{{ $spoke->ref }}" href="{{ route('stems.show',
-            [$plant, 'stem' => $spoke->ref]) }}" aria-label="{{ Say::prose($spoke->says) }}" @if ($inHand) aria-current="true"
+            [$plant, 'stem' => $spoke->ref]) }}" aria-label="{{ $tells }}" @if ($inHand) aria-current="true"
             @endif>@endif
             <path class="b-touch" d="{{ $spine }}"/>
             @if ($inHand)<path class="b-hand" d="{{ $spine }}"/>@endif
-            <g class="b-stem b-{{ $spoke->kind }}"><title>{{ Say::prose($spoke->says) }}</title>
+            <g class="b-stem b-{{ $spoke->kind }}"><title>{{ $tells }}</title>
                 @forelse ($spoke->limbs as $limb)<path class="{{ $limb->goes ? 'p-goes' : $tones[$limb->wood] }}"
                     d="{{ $path($limb->outline) }}"/>
                 @empty<path class="b-spine" d="{{ $spine }}"/>
@@ -46,7 +46,8 @@
     @endforeach
     @foreach ($bowl->rubs as $rub)
         <path class="b-rub" transform="translate({{ round($rub->at->x, 1) }} {{ round(-$rub->at->y,
-            1) }}) scale({{ round($r / 100, 3) }})" d="M-4 -4L4 4M4 -4L-4 4"><title>{{ Say::prose($rub->says) }}</title></path>
+            1) }}) scale({{ round($r / 100, 3) }})" d="M-4 -4L4 4M4 -4L-4 4"><title>{{
+            Say::prose($rub->says) }}</title></path>
     @endforeach
     <path class="b-measure" d="M{{ round(-$r * .97, 1) }} {{ round($r * .95, 1) }}v{{ round(-$r * .025,
         1) }}m0 {{ round($r * .025, 1) }}h{{ $bowl->measure }}v{{ round(-$r * .025, 1) }}"/>
