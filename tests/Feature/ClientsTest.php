@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Clients\AfterWords;
+use App\Clients\ReportLine;
 use App\Models\ClientLink;
 use App\Models\ClientWord;
 use App\Models\Garden;
@@ -12,6 +13,7 @@ use App\Models\Letter;
 use App\Models\Photo;
 use App\Models\Plant;
 use App\Models\Visit;
+use App\Models\VisitTask;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -124,6 +126,18 @@ final class ClientsTest extends FeatureTestCase
         }
         $this->post($link, ['kind' => 'ask', 'says' => 'And more'])->assertSessionHasErrors('says');
         self::assertSame(20, ClientWord::query()->count());
+    }
+
+    public function test_a_report_says_why_by_the_first_reason_or_the_method(): void
+    {
+        $reason = static fn (string $because): array => [
+            'rule' => 'Wood', 'because' => $because, 'source' => 'common practice',
+        ];
+        $why = fn (array $reasons): string => (new ReportLine(
+            (new VisitTask)->forceFill(['prescribed' => $this->prescription(['reasons' => $reasons])]), null,
+        ))->why();
+        self::assertSame('It flowers on old wood', $why([$reason('It flowers on old wood.'), $reason('It is tall.')]));
+        self::assertSame('Thin', $why([]));
     }
 
     public function test_the_report_says_what_was_done_why_and_what_to_expect(): void
