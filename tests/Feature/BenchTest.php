@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Bench\ExercisePage;
 use App\Bench\Exercises;
 use App\Models\BenchAnswer;
 use App\Models\Plant;
@@ -48,6 +49,9 @@ final class BenchTest extends FeatureTestCase
             ->assertRedirect("/bench/first-forsythia?seed=1&cuts=t$stem&view=south");
         $this->get("/bench/first-forsythia?cuts=t$stem&do=n")
             ->assertRedirect('/bench/first-forsythia?seed=1&view=south');
+        $page = $this->get('/bench/first-forsythia')->assertOk()->viewData('page');
+        self::assertInstanceOf(ExercisePage::class, $page);
+        self::assertSame(['case' => 'first-forsythia', 'seed' => 1, 'view' => 'south'], $page->link());
         foreach (['d' => 'd900', 'a' => 'a90', 'c' => 'c900', 'r' => 'r900', 'x' => 'x'] as $does => $cut) {
             $this->get("/bench/first-forsythia?do=$does&n=90")
                 ->assertRedirect("/bench/first-forsythia?seed=1&cuts=$cut&view=south");

@@ -11,6 +11,8 @@ use App\Models\Visit;
 use App\Models\VisitTask;
 use App\People\GoodPassword;
 use App\Support\ResetPasswordNotification;
+use App\Support\WholeSessions;
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Session\SessionManager;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Config;
@@ -26,6 +28,17 @@ use PHPUnit\Framework\Attributes\DataProvider;
 /** Nobody gets in who should not: hosts, headers, cookies, sessions, passwords, and whose work a lead may give away. */
 final class DoorsTest extends FeatureTestCase
 {
+    public function test_a_session_is_written_whole_for_its_owner_alone(): void
+    {
+        $folder = sys_get_temp_dir().'/sessions-'.bin2hex(random_bytes(4));
+        mkdir($folder);
+        $sessions = new WholeSessions($this->app->make(Filesystem::class), $folder, 60);
+        self::assertTrue($sessions->write('abc', 'who is in'));
+        self::assertSame('100600', sprintf('%o', (int) fileperms("$folder/abc")));
+        self::assertStringEqualsFile("$folder/abc", 'who is in');
+        File::deleteDirectory($folder);
+    }
+
     public function test_it_answers_under_its_own_names_only_and_its_letters_lead_home(): void
     {
         Notification::fake();

@@ -60,6 +60,20 @@ final class PlantListTest extends FeatureTestCase
         }
     }
 
+    public function test_how_many_were_planted_is_said(): void
+    {
+        $this->actingAs($this->planner());
+        $row = ['take' => '1', 'said' => 'Lilac', 'kind' => 'lilac', 'label' => 'Lilac', 'bed' => '', 'count' => '1'];
+        foreach ([
+            'Nothing was ticked, so nothing was planted in the book.' => [array_diff_key($row, ['take' => true])],
+            'One plant is in the book. Say on its page how large it is.' => [$row],
+            '2 plants are in the book. Say on their pages how large they are.' => [$row, $row],
+        ] as $said => $rows) {
+            $this->post("/gardens/{$this->garden->id}/plants/listed", ['rows' => $rows])->assertSessionHasNoErrors()
+                ->assertSessionHas('said', $said);
+        }
+    }
+
     public function test_a_file_in_an_old_encoding_is_read_and_too_many_lines_are_told(): void
     {
         $this->actingAs($this->planner());
