@@ -194,6 +194,18 @@ final class DrawingTest extends FeatureTestCase
             ->assertSee('Daylight');
     }
 
+    public function test_a_plant_that_is_lower_than_its_cut_is_not_cut(): void
+    {
+        $page = "/plants/{$this->bluebeard->id}/drawing?task=spring-cut";
+        $this->actingAs($this->hand());
+        foreach (['950' => true, '340' => false] as $height => $isCut) {
+            $this->bluebeard->forceFill(['height_on' => '2027-02-19', 'height_mm' => (int) $height])->save();
+            $this->app->forgetScopedInstances();
+            $drawn = (string) $this->get($page)->assertOk()->getContent();
+            self::assertSame($isCut, str_contains($drawn, '; cut at '), "$height mm");
+        }
+    }
+
     public function test_a_plant_that_was_cut_is_drawn_as_its_log_left_it(): void
     {
         $this->bluebeard->forceFill(['height_on' => '2026-12-01'])->save();

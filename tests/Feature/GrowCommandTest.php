@@ -39,6 +39,10 @@ final class GrowCommandTest extends TestCase
         $axes = $told->seasons[0]->axes;
         self::assertSame(count($axes), count(array_unique(array_column($axes, 'id'))));
         self::assertSame([2027], array_column($told->seasons, 'season'), 'where none is given');
+        self::assertEquals(
+            self::told(['kind' => 'forsythia', 'seasons' => [[]], 'seasons_grown' => 6]),
+            self::told(['kind' => 'forsythia', 'seasons' => [[]]]), 'so many seasons where none are given',
+        );
         foreach (['azimuth_deg', 'lean_deg', 'base_mm'] as $measure) {
             $values = array_column($axes, $measure);
             $tenths = array_map(static fn (float $value): float => round(10 * $value, 6), $values);

@@ -88,7 +88,8 @@ final class NewFirmTest extends FeatureTestCase
     {
         return [
             'no name' => [['--name' => '']], 'a place that is none' => [['--place' => 'Atlantis']],
-            'past the pole' => [['--place' => '95,3']], 'a zone that is none' => [['--zone' => 'Mars/Olympus']],
+            'past the pole' => [['--place' => '91,3']], 'past the date line' => [['--place' => '5,181']],
+            'a zone that is none' => [['--zone' => 'Mars/Olympus']],
             'an address that is none' => [['--email' => 'maren']],
         ];
     }
@@ -112,5 +113,15 @@ final class NewFirmTest extends FeatureTestCase
         ])->assertSuccessful();
         self::assertEqualsWithDelta(51.8, Firm::query()->sole()->depot_latitude, 0.2);
         $this->artisan('new-firm', ['--no-interaction' => true])->assertFailed();
+    }
+
+    public function test_a_place_may_lie_on_the_pole_and_on_the_date_line(): void
+    {
+        $this->artisan('new-firm', [
+            '--name' => 'Ashgrove', '--place' => '-90,180', '--zone' => 'Europe/London', '--planner' => 'Maren Holt',
+            '--email' => 'maren@ashgrove.test', '--no-interaction' => true,
+        ])->assertSuccessful();
+        $firm = Firm::query()->sole();
+        self::assertEquals([-90, 180], [$firm->depot_latitude, $firm->depot_longitude]);
     }
 }
