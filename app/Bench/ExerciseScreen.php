@@ -58,9 +58,7 @@ final readonly class ExerciseScreen
     {
         $children = $plant->children();
         $walk = [];
-        $next = array_reverse(array_keys(array_filter(
-            $plant->axes, static fn (Axis $axis): bool => $axis->parent === null,
-        )));
+        $next = array_reverse($plant->fromTheBase());
         while ($next !== []) {
             $id = array_pop($next);
             $walk[] = $id;

@@ -8,7 +8,6 @@ use App\Models\Plant;
 use App\Models\StemSurvey;
 use App\Stems\StemBoard;
 use App\Support\Today;
-use PruningHook\Core\Growth\Axis;
 use PruningHook\Core\Growth\LivingPlant;
 use PruningHook\Core\Structure\Stem;
 
@@ -27,7 +26,7 @@ final readonly class JudgedStems
     public function axes(Plant $row, int $season, LivingPlant $living): ?array
     {
         // Surveyed stems are laid in in their order.
-        $stems = array_keys(array_filter($living->axes, static fn (Axis $axis): bool => $axis->parent === null));
+        $stems = $living->fromTheBase();
         $places = $this->of($row, $season);
 
         return $places === null ? null : array_map(static fn (int $place): int => $stems[$place], $places);

@@ -35,9 +35,7 @@ final readonly class SurveyedPlant
         $living = Laid::of($grown, array_map(self::seen(...), $stems));
         $axes = [];
         // They are laid in the order they were surveyed in.
-        foreach (array_keys(array_filter(
-            $living->axes, static fn (Axis $axis): bool => $axis->parent === null,
-        )) as $index => $id) {
+        foreach ($living->fromTheBase() as $index => $id) {
             $axes[$stems[$index]->ref] = $id;
         }
 

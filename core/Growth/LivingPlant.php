@@ -259,6 +259,12 @@ final readonly class LivingPlant
         );
     }
 
+    /** @return list<int> ids of what rises from the base, dead or alive, in the order it was made */
+    public function fromTheBase(): array
+    {
+        return array_keys(array_filter($this->axes, static fn (Axis $axis): bool => $axis->parent === null));
+    }
+
     /** The stem an axis stands on, by id. */
     public function stemOf(Axis $axis): int
     {
