@@ -22,8 +22,10 @@ const compressed = () => ({
     },
 });
 
+const parts = readdirSync('resources/js/parts').map((each) => `resources/js/parts/${each}`);
+
 export default defineConfig({
-    plugins: [laravel({ input: ['resources/sass/app.scss', 'resources/js/app.js'] }), compressed()],
+    plugins: [laravel({ input: ['resources/sass/app.scss', ...parts, 'resources/js/app.js'] }), compressed()],
     css: {
         postcss: {
             plugins: [

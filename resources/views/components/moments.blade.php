@@ -1,6 +1,7 @@
 @props(['at', 'link'])
 @use('PruningHook\Core\Regrowth\Stage')
 {{-- From as it stands to three years on: links, and a slider that turns the slot without a new page. --}}
+<x-part name="moments" />
 <div x-data="moments">
     <nav class="moments no-print" aria-label="Which moment">
         @foreach (Stage::NAMES as $key => $name)<a data-key="{{ $loop->iteration }}" data-moment="{{ $key }}"

@@ -5,6 +5,7 @@
     <p class="crumbs"><a href="{{ route('files') }}">Files</a></p>
     <h1>{{ $import->name }}</h1>
     @if ($import->isBusy())
+        <x-part name="anew" />
         <div class="said" role="status" x-data="anew"><span>{{ match ($import->status) {
             Import::READING => 'Being read', Import::WRITING => 'Being taken in, all of it or nothing',
             default => 'Being taken back, all of it or nothing' } }}: {{

@@ -16,6 +16,7 @@
                     :options="$crews" empty="no crew yet" /></div>
             </div>
         </fieldset>
+        <x-part name="site-year" />
         <fieldset x-data="siteYear(@js(route('site-year')))" x-on:change="draw()"><legend>The site's year</legend>
             <div class="row">
                 <div class="col-md-4"><x-field name="latitude" label="Latitude"
@@ -49,6 +50,7 @@
                 :winter="$year['winter']" />@endif</div>
             <p class="wrong-note" x-show="said" x-cloak x-text="said" aria-live="polite"></p>
         </fieldset>
+        <x-part name="frost" />
         <div class="mb-3" x-data="frost(@js(route('frost')), @js($garden->id))">
             <button type="button" class="btn btn-quiet" @click="carry" :disabled="busy">Carry the frost dates over from
                 the nearest garden, or station</button>

@@ -8,6 +8,7 @@
         @if ($plants->isEmpty())<p>There is no plant here yet.</p>@endif
         @if ($pages->last > 1)<x-pages :pages="$pages" what="labels" />@endif
     </div>
+    <x-part name="labels" />
     <ul class="labels" x-data="labels">
         @foreach ($plants as $plant)
             <li data-code="{{ App\Support\OutsideLink::to(route('plants.show',

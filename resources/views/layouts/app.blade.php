@@ -11,7 +11,9 @@
         'source-sans-3/files/source-sans-3-latin-600-normal'] as $font)<link rel="preload" as="font" type="font/woff2"
         crossorigin href="{{ Vite::asset("node_modules/@fontsource/$font.woff2") }}">
     @endforeach
-    @vite(['resources/sass/app.scss', 'resources/js/app.js'])
+    @vite('resources/sass/app.scss')
+    @stack('parts')
+    @vite('resources/js/app.js')
 </head>
 <body x-data="keys" @keydown.window="press($event)" data-user="{{ auth()->id() }}"
     @if (auth()->user()?->units === 'imperial') data-units="imperial" @endif

@@ -5,6 +5,7 @@
     <p class="crumbs"><a href="{{ route('plan') }}">Plan</a></p>
     <h1>A plan, {{ Say::date($draft->from) }} to {{ Say::date($draft->to) }}</h1>
     @if ($draft->status->isUnderWay())
+        <x-part name="waiting" />
         <div x-data="waiting(@js(route('drafts.show', [$draft, 'part' => 1])))"
             aria-live="polite">@include('plan.progress')
         </div>

@@ -59,6 +59,7 @@
         keys: what that
         costs and breaks is said before it is done.</p>
     @php($people = array_column($rota->brief->crews, 'people', 'ref'))
+    <x-part name="rota" />
     <div class="rota" x-data="rota(@js(route('plan.cost', 0)))" x-on:keydown="press($event)">
         <p class="moving" x-ref="says" aria-live="polite" hidden></p>
         <form x-ref="form" method="post" hidden>@csrf @method('put')<input type="hidden" name="on"><input type="hidden"

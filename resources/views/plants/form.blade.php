@@ -12,6 +12,7 @@
         @error('kind')<button class="visually-hidden" tabindex="-1" aria-hidden="true">Save</button>@enderror
         <fieldset><legend>What it is</legend>
             <div class="row">
+                <x-part name="kinds" />
                 <div class="col-md-6 offers" x-data="kinds(@js(route('kinds.find')))" x-on:keydown="press($event)">
                     <x-field name="kind" label="Kind" :value="$plant->kind ? $book->nameOf($plant->kind) : null"
                     required list="kinds" help="As you call it: common or botanical, old name or new, with its cultivar

@@ -29,6 +29,7 @@
             <span class="soft">({{ Say::date($log->on) }})</span>@endforeach</div></div>
     @endif
     <div class="plant">
+        <x-part name="drawing" />
         <section class="drawn" @if ($task) x-data="drawing(@js(route('plants.drawing', $plant)))" @endif
             aria-label="{{ $task ? 'Drawn for '.lcfirst($task->name) : 'Drawn' }}">
             <div x-ref="picture">@include('plants.drawing')</div>

@@ -11,6 +11,7 @@
         <button class="btn btn-primary">Show</button>
     </form>
     @if ($report->isUnderWay())
+        <x-part name="anew" />
         <div class="said" role="status" x-data="anew"><span>It is being reckoned. This page looks again by
             itself.</span><a class="btn btn-quiet" href="{{ request()->fullUrl() }}">Look again</a></div>
     @endif

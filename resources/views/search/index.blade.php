@@ -5,6 +5,7 @@
             name="q" type="search" value="{{ $text }}"></div>
         <button class="btn btn-primary">Find</button>
     </form>
+    <x-part name="scan" />
     <div x-data="scan" x-cloak>
         <button type="button" class="btn btn-quiet" x-show="can" x-on:click="begin">Scan a label</button>
         <div x-show="open" class="mt-2"><video x-ref="video" class="scanned" muted playsinline></video><button

@@ -46,6 +46,7 @@
         @if ($filter->isOn())<a class="btn btn-quiet" href="{{ route('season') }}">Show all</a>@endif
     </form>
     @unless ($ready->isWhole())
+        <x-part name="anew" />
         <div class="said" role="status" x-data="anew">
             <span>Something changed that all gardens rest on. {{ number_format($ready->fresh()) }} of
                 {{ number_format($ready->gardens) }} gardens are worked out anew; the others are left out below until

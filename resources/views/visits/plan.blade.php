@@ -3,6 +3,7 @@
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a> /
         <a href="{{ route('gardens.show', $garden) }}">{{ $garden->name }}</a></p>
     <h1>Plan a visit to {{ $garden->name }}</h1>
+    <x-part name="plan" />
     <form method="post" action="{{ route('visits.store', $garden) }}" class="plan-grid" x-data="plan" x-ref="form"
         data-preview="{{ route('visits.preview', $garden) }}" novalidate>
         @csrf<x-once />

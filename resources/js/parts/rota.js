@@ -1,5 +1,7 @@
+import Alpine from '@alpinejs/csp';
+
 /** Moves a visit on the plan by drag or by keyboard; the server says what that costs and breaks before it is done. */
-export function rota(address) {
+function rota(address) {
     return {
         card: null,
         at: null,
@@ -107,21 +109,4 @@ export function rota(address) {
     };
 }
 
-/** Looks now and then how far a plan is; shows it as soon as it is there. */
-export function waiting(address) {
-    return {
-        async init() {
-            for (;;) {
-                await new Promise(done => setTimeout(done, 700));
-                const answer = await fetch(address).catch(() => null);
-                if (!answer?.ok) continue;
-                const html = await answer.text();
-                if (html.includes('data-under-way="0"')) {
-                    window.location.reload();
-                    return;
-                }
-                this.$el.innerHTML = html;
-            }
-        },
-    };
-}
+Alpine.data('rota', rota);

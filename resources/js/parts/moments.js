@@ -1,5 +1,7 @@
+import Alpine from '@alpinejs/csp';
+
 // Turns courses from moment to moment: by the slider, its arrow keys, or the keys 1 to 6. The links work without it.
-export const moments = () => ({
+const moments = () => ({
     said: '',
     asked: 0,
     async turn() {
@@ -25,3 +27,5 @@ export const moments = () => ({
         }
     },
 });
+
+Alpine.data('moments', moments);

@@ -1,5 +1,7 @@
+import Alpine from '@alpinejs/csp';
+
 /** Asks the server anew for the common window and the day's length whenever a task or the day is changed. */
-export function plan() {
+function plan() {
     return {
         busy: false,
         failed: false,
@@ -35,3 +37,5 @@ export function plan() {
         },
     };
 }
+
+Alpine.data('plan', plan);

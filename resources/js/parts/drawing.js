@@ -1,5 +1,7 @@
+import Alpine from '@alpinejs/csp';
+
 // Redraws the plant from the server while a measure is changed, at most one request at a time.
-export const drawing = (url) => ({
+const drawing = (url) => ({
     busy: false,
     again: false,
     said: '',
@@ -36,3 +38,5 @@ export const drawing = (url) => ({
         }
     },
 });
+
+Alpine.data('drawing', drawing);

@@ -1,5 +1,7 @@
+import Alpine from '@alpinejs/csp';
+
 /** Looks again while gardens are being worked out anew, as long as nobody is at work on the page. */
-export const anew = () => ({
+const anew = () => ({
     init() {
         const looking = setTimeout(() => {
             if (!document.querySelector('details[open], input:focus, select:focus')) location.reload();
@@ -8,3 +10,5 @@ export const anew = () => ({
         addEventListener('beforeunload', () => clearTimeout(looking));
     },
 });
+
+Alpine.data('anew', anew);

@@ -1,3 +1,5 @@
+import Alpine from '@alpinejs/csp';
+
 // A name no other tap has; randomUUID is there only on a secure page.
 const name = () =>
     '10000000-1000-4000-8000-100000000000'.replace(/[018]/g, digit =>
@@ -10,7 +12,7 @@ const LONGEST_PAUSE = 30000;
 
 // Survey and judge: every tap goes to the server, which keeps it, judges anew and sends the board back. Without signal
 // the taps wait on this phone, in order, and are sent when it is back; leaving the page loses none of them.
-export const board = (url, undoUrl, token, key) => ({
+const board = (url, undoUrl, token, key) => ({
     waiting: [],
     sending: false,
     again: null,
@@ -146,3 +148,5 @@ export const board = (url, undoUrl, token, key) => ({
         if (focus) this.$refs.board.querySelector(`[data-focus="${focus}"]`)?.focus();
     },
 });
+
+Alpine.data('board', board);

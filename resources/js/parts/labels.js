@@ -1,7 +1,8 @@
+import Alpine from '@alpinejs/csp';
 import qrcode from 'qrcode-generator';
 
 /** Draws the code of each label: the address of its plant, as squares of one path. */
-export const labels = () => ({
+const labels = () => ({
     init() {
         for (const place of this.$root.querySelectorAll('[data-code]')) place.prepend(code(place.dataset.code));
     },
@@ -30,3 +31,5 @@ function code(text) {
     svg.append(squares);
     return svg;
 }
+
+Alpine.data('labels', labels);

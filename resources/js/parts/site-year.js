@@ -1,5 +1,7 @@
+import Alpine from '@alpinejs/csp';
+
 // Draws the year a site would use as its place, its frosts or its months are written down.
-export const siteYear = url => ({
+const siteYear = url => ({
     said: '',
     latest: 0,
     async draw() {
@@ -19,3 +21,5 @@ export const siteYear = url => ({
         }
     },
 });
+
+Alpine.data('siteYear', siteYear);

@@ -1,5 +1,7 @@
+import Alpine from '@alpinejs/csp';
+
 // Fetches frost dates carried from the nearest garden and writes them into the form, where they can still be changed.
-export const frost = (url, besides) => ({
+const frost = (url, besides) => ({
     says: '',
     busy: false,
     async carry() {
@@ -27,3 +29,5 @@ export const frost = (url, besides) => ({
         }
     },
 });
+
+Alpine.data('frost', frost);

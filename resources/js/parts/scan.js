@@ -1,5 +1,7 @@
+import Alpine from '@alpinejs/csp';
+
 /** Reads a label with the camera where the browser can; where it cannot, the number is typed. */
-export const scan = () => ({
+const scan = () => ({
     can: 'BarcodeDetector' in window && Boolean(navigator.mediaDevices?.getUserMedia),
     open: false,
     says: '',
@@ -41,3 +43,5 @@ export const scan = () => ({
         this.stream?.getTracks().forEach(track => track.stop());
     },
 });
+
+Alpine.data('scan', scan);

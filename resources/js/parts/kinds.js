@@ -1,6 +1,8 @@
+import Alpine from '@alpinejs/csp';
+
 // Finds the kind somebody means while it is typed: a list below the field, for the keyboard and the thumb, with the
 // question that tells several apart. Without signal the name is simply typed.
-export const kinds = url => ({
+const kinds = url => ({
     latest: 0,
     at: -1,
     field: null,
@@ -77,3 +79,5 @@ export const kinds = url => ({
         this.field.removeAttribute('aria-activedescendant');
     },
 });
+
+Alpine.data('kinds', kinds);
