@@ -64,14 +64,16 @@ test('built files are kept by the browser for good, pages are not', async ({ pag
     expect((await request.get('/server.php')).status()).toBe(404);
 });
 
+/** On a slow line everything but the page and its first script comes late. */
+const slow = page => page.route(/\/build\/assets\/(?!app-)[^/]+\.js$/, async route => {
+    await new Promise(done => setTimeout(done, 1000));
+    await route.continue();
+});
+
 test('keys are heard as soon as the page is there, whatever else is still on its way', async ({ page, viewport }) => {
     test.skip(viewport.width < 700, 'a desk matter');
     await signIn(page, 'planner');
-    // On a slow line everything but the first script comes late.
-    await page.route(/\/build\/assets\/(?!app-)[^/]+\.js$/, async route => {
-        await new Promise(done => setTimeout(done, 1000));
-        await route.continue();
-    });
+    await slow(page);
     await page.goto('/search?q=butterfly+border');
     await page.getByRole('link', { name: 'Butterfly border' }).click();
     await page.getByRole('heading', { name: 'Butterfly border' }).waitFor();
@@ -82,6 +84,27 @@ test('keys are heard as soon as the page is there, whatever else is still on its
     await page.waitForLoadState('load');
     await page.getByRole('combobox', { name: 'Kind' }).fill('buddl');
     await expect(page.getByRole('option').first()).toContainText('utterfly');
+});
+
+test('what was written before the script came is answered like what is written after', async ({ page }) => {
+    await signIn(page, 'planner');
+    await slow(page);
+    await page.goto('/?crew=1');
+    const plan = await page.getByRole('link', { name: /Plan a visit/ }).first().getAttribute('href');
+    await page.goto(plan, { waitUntil: 'commit' });
+    await page.getByLabel('Day of the visit').fill('2027-08-30');
+    await expect(page.getByText('is outside the common days: give a reason below.')).toBeVisible();
+    await page.goto('/search?q=butterfly+border');
+    const plant = await page.getByRole('link', { name: 'Butterfly border' }).getAttribute('href');
+    await page.goto(plant, { waitUntil: 'commit' });
+    await page.getByLabel('Height, cm').fill('99999');
+    await expect(page.locator('.measures .wrong-note')).not.toBeEmpty();
+    await page.goto(`${plant}/edit`);
+    const garden = await page.locator('.crumbs a').last().getAttribute('href');
+    await page.goto(`${garden}/edit`, { waitUntil: 'commit' });
+    const drawn = page.waitForRequest(/site-year/);
+    await page.getByLabel('Height above the sea, m').fill('900');
+    await drawn;
 });
 
 test('nothing jumps while a page is drawn', async ({ page }) => {

@@ -35,6 +35,50 @@ test('a form that stood open is sent with a token of today, and kept where nobod
     await page.getByRole('button', { name: 'Undo' }).click();
 });
 
+/** What is fetched into a page is never another whole page: neither the one to sign in nor the one without signal. */
+test('who is signed out or without signal is told so where days, years or drawings were asked for', async ({
+    page,
+    context,
+}) => {
+    await signIn(page, 'planner');
+    await page.goto('/?crew=1');
+    const plan = await page.getByRole('link', { name: /Plan a visit/ }).first().getAttribute('href');
+    const one = async (address, ask, told, noSignal) => {
+        await page.goto(address);
+        await page.waitForLoadState('load');
+        const held = await context.cookies();
+        await context.clearCookies();
+        await ask(0);
+        await expect(page.locator(told)).toContainText('You are signed out here.');
+        await context.addCookies(held);
+        await context.setOffline(true);
+        await ask(1);
+        await expect(page.locator(told)).toContainText(noSignal);
+        await context.setOffline(false);
+        await expect(page.locator('main')).toHaveCount(1);
+    };
+    await one('/plants/8', again => page.getByLabel('Height, cm').fill(again ? '120' : '110'),
+        '.measures .wrong-note', 'No connection: the drawing is as it was.');
+    await one(plan, async again => {
+        await page.getByLabel('Day of the visit').fill(again ? '2027-08-30' : '2027-08-31');
+    }, '#day > .wrong-note', 'could not be worked out just now');
+    await one('/gardens/1/edit', async again => {
+        await page.getByLabel('Height above the sea, m').fill(again ? '120' : '130');
+        await page.getByLabel('Latitude').focus();
+    }, '[x-data^=siteYear] > .wrong-note', 'No connection: the year drawn here is as it was.');
+    // Visits are moved at the desk.
+    if (page.viewportSize().width < 700) return;
+    const cards = page.locator('[data-visit]');
+    await one('/plan?week=2027-03-08', async again => {
+        if (again) return page.keyboard.press('Enter');
+        // A name is anybody's words, and stays words.
+        await cards.first().evaluate(card => (card.dataset.name = '<b>bold</b>'));
+        await cards.first().getByRole('button', { name: /^Move/ }).press('Enter');
+        await expect(page.locator('.moving')).toContainText('<b>bold</b> is taken up');
+        await page.keyboard.press('ArrowRight');
+    }, '.moving', 'what it costs could not be asked. Try again.');
+});
+
 test('single letters can be switched off', async ({ page }) => {
     test.skip(page.viewportSize().width < 700, 'a desk matter');
     await signIn(page, 'lead');

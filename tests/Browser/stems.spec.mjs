@@ -181,6 +181,11 @@ test('the drawing follows a height as it is typed', async ({ page }) => {
     await expect(page.getByText(`cut at ${before + 20} cm`).first()).toBeVisible();
     await page.getByLabel('Flowers wanted at, cm').fill('60');
     await expect(page.getByText('The wish cannot be met').first()).toBeVisible();
+    // What cannot be is said beside the field; the drawing stays as it was.
+    await page.getByLabel('Height, cm').fill('99999');
+    await expect(page.locator('.measures .wrong-note')).toHaveText(/height/i);
+    await expect(page.locator('main')).toHaveCount(1);
+    await expect(page.getByText('The wish cannot be met').first()).toBeVisible();
     await page.reload();
     await expect(page.getByText(`cut at ${before} cm`).first()).toBeVisible();
 });

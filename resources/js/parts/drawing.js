@@ -1,10 +1,15 @@
 import Alpine from '@alpinejs/csp';
+import { changed } from '../changed';
+import { piece } from '../piece';
 
 // Redraws the plant from the server while a measure is changed, at most one request at a time.
 const drawing = (url) => ({
     busy: false,
     again: false,
     said: '',
+    init() {
+        if (changed(this.$refs.form)) this.redraw();
+    },
     async redraw() {
         if (this.busy) {
             this.again = true;
@@ -15,20 +20,13 @@ const drawing = (url) => ({
             const query = new URLSearchParams(new FormData(this.$refs.form));
             query.delete('_token');
             query.delete('_method');
-            const answer = await fetch(`${url}?${query}`, { headers: { Accept: 'text/html, application/json' } });
-            if (answer.ok) {
-                const open = this.$refs.picture.querySelector('details')?.open;
-                this.$refs.picture.innerHTML = await answer.text();
-                if (open) this.$refs.picture.querySelector('details').open = true;
-                this.said = '';
-            } else {
-                this.said =
-                    answer.status === 422
-                        ? (await answer.json()).message
-                        : 'It could not be drawn with these measures.';
-            }
-        } catch {
-            this.said = 'No connection: the drawing is as it was.';
+            const drawn = await piece(`${url}?${query}`, 'No connection: the drawing is as it was.');
+            const open = this.$refs.picture.querySelector('details')?.open;
+            this.$refs.picture.innerHTML = drawn;
+            if (open) this.$refs.picture.querySelector('details').open = true;
+            this.said = '';
+        } catch (error) {
+            this.said = error.message;
         } finally {
             this.busy = false;
             if (this.again) {

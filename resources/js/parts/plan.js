@@ -1,11 +1,16 @@
 import Alpine from '@alpinejs/csp';
+import { changed } from '../changed';
+import { piece } from '../piece';
 
 /** Asks the server anew for the common window and the day's length whenever a task or the day is changed. */
 function plan() {
     return {
         busy: false,
-        failed: false,
+        failed: '',
         latest: 0,
+        init() {
+            if (changed(this.$refs.form)) this.refresh();
+        },
         take(day) {
             this.$refs.form.elements.on.value = day;
             this.refresh();
@@ -16,23 +21,18 @@ function plan() {
             const asked = new URLSearchParams(new FormData(form));
             asked.delete('_token');
             this.busy = true;
-            this.failed = false;
+            this.failed = '';
             try {
-                const answer = await fetch(`${form.dataset.preview}?${asked}`, {
-                    headers: { 'X-Requested-With': 'XMLHttpRequest' },
-                });
-                if (!answer.ok) {
-                    throw new Error(answer.statusText);
-                }
-                const html = await answer.text();
+                const html = await piece(
+                    `${form.dataset.preview}?${asked}`,
+                    'The common days could not be worked out just now.',
+                );
                 // An older answer that comes late must not replace a newer one.
-                if (mine === this.latest) {
-                    this.$refs.common.innerHTML = html;
-                }
-            } catch {
-                this.failed = mine === this.latest;
+                if (mine === this.latest) this.$refs.common.innerHTML = html;
+            } catch (error) {
+                if (mine === this.latest) this.failed = error.message;
             } finally {
-                this.busy = mine === this.latest ? false : this.busy;
+                if (mine === this.latest) this.busy = false;
             }
         },
     };

@@ -1,4 +1,5 @@
 import Alpine from '@alpinejs/csp';
+import { piece } from '../piece';
 
 /** Moves a visit on the plan by drag or by keyboard; the server says what that costs and breaks before it is done. */
 function rota(address) {
@@ -61,25 +62,29 @@ function rota(address) {
             cell.classList.add('aimed');
             const mine = ++this.latest;
             const { on, crew } = cell.dataset;
-            let said = 'What it costs could not be asked; try again.';
+            const url = `${address.replace(/0$/, this.card.dataset.visit)}?on=${on}&crew=${crew}`;
             try {
-                const answer = await fetch(`${address.replace(/0$/, this.card.dataset.visit)}?on=${on}&crew=${crew}`, {
-                    headers: { Accept: 'text/html', 'X-Requested-With': 'XMLHttpRequest' },
-                });
-                said = answer.ok ? await answer.text() : `${cell.dataset.label}: a visit cannot stand there.`;
-            } catch {
-                // Without signal nothing is moved, and that is said.
+                const told = await piece(url, 'what it costs could not be asked. Try again.');
+                if (mine === this.latest && this.card) this.tell(told);
+            } catch (error) {
+                if (mine === this.latest && this.card) this.say(`${cell.dataset.label}: ${error.message}`);
+                // It is not put where nobody knows what it breaks.
+                return false;
             }
-            if (mine === this.latest && this.card) this.say(said);
+            return true;
         },
         async put() {
             // What it breaks must be known before it is done.
-            await this.asked;
+            const known = await this.asked;
             if (!this.card) return;
             const form = this.$refs.form;
             const { on, crew } = this.at.dataset;
             if (this.at === this.card.closest('[data-on]')) {
                 this.leave();
+                return;
+            }
+            if (!known) {
+                this.asked = this.ask(this.at);
                 return;
             }
             const breaks = this.$refs.says.querySelector('[data-breaks]');
@@ -102,7 +107,12 @@ function rota(address) {
             this.card = null;
             this.say('');
         },
-        say(html) {
+        // Names are anybody's words, so what is said here is text; only what the server wrote is told as it is.
+        say(words) {
+            this.$refs.says.textContent = words;
+            this.$refs.says.hidden = words === '';
+        },
+        tell(html) {
             this.$refs.says.innerHTML = html;
             this.$refs.says.hidden = html === '';
         },

@@ -1,9 +1,14 @@
 import Alpine from '@alpinejs/csp';
+import { changed } from '../changed';
+import { piece } from '../piece';
 
 // Draws the year a site would use as its place, its frosts or its months are written down.
 const siteYear = url => ({
     said: '',
     latest: 0,
+    init() {
+        if (changed(this.$root)) this.draw();
+    },
     async draw() {
         const value = name => document.querySelector(`[name=${name}]`).value;
         if (!value('latitude') || !value('longitude') || !value('elevation_m')) return;
@@ -11,13 +16,12 @@ const siteYear = url => ({
         const names = ['latitude', 'longitude', 'elevation_m', 'last_frost', 'first_frost', 'winter', 'normals'];
         const query = new URLSearchParams(names.map(name => [name, value(name)]));
         try {
-            const answer = await fetch(`${url}?${query}`, { headers: { Accept: 'application/json, text/html' } });
-            const told = answer.ok ? await answer.text() : (await answer.json()).message;
+            const drawn = await piece(`${url}?${query}`, 'No connection: the year drawn here is as it was.');
             if (mine !== this.latest) return;
-            this.said = answer.ok ? '' : told;
-            if (answer.ok) this.$refs.year.innerHTML = told;
-        } catch {
-            // Without signal the year that was drawn stays; saving says what is wrong.
+            this.$refs.year.innerHTML = drawn;
+            this.said = '';
+        } catch (error) {
+            if (mine === this.latest) this.said = error.message;
         }
     },
 });

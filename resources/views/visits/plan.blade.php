@@ -34,8 +34,8 @@
         <div class="aside" id="day" tabindex="-1">
             <div x-ref="common" aria-live="polite">@include('visits.common')</div>
             <p x-show="busy" x-cloak class="soft">Working out the common days…</p>
-            <p x-show="failed" x-cloak class="wrong-note">The common days could not be worked out just now. Your choice
-                is kept; change it again or plan the visit, and it is checked then.</p>
+            <p x-show="failed" x-cloak class="wrong-note"><span x-text="failed"></span> Your choice is kept; change it
+                again or plan the visit, and it is checked then.</p>
             <x-field name="on" label="Day of the visit" type="date" :value="(string) $on" required
                 :min="(string) $today" x-on:change="refresh()" />
             <x-field name="outside_reason" label="Reason, if the day is outside the common days"
