@@ -19,6 +19,8 @@ export default defineConfig({
     outputDir: 'storage/framework/browser',
     workers: WORKERS,
     timeout: 60_000,
+    // A busy machine answers late; what is wrong stays wrong however long one looks.
+    expect: { timeout: 10_000 },
     reporter: [['list']],
     forbidOnly: true,
     use: { actionTimeout: 10_000, navigationTimeout: 15_000, launchOptions: chromium, trace: 'off',

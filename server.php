@@ -11,12 +11,15 @@ $public = __DIR__.'/public';
 $file = realpath($public.$path);
 if ($file === false || ! is_file($file) || ! str_starts_with($file, $public.'/') || str_ends_with($file, '.php')) {
     // The application must not take this script for its own front.
-    [$_SERVER['SCRIPT_NAME'], $_SERVER['PHP_SELF'], $_SERVER['SCRIPT_FILENAME']] = ['/index.php', '/index.php', $public.'/index.php'];
+    $_SERVER['SCRIPT_NAME'] = $_SERVER['PHP_SELF'] = '/index.php';
+    $_SERVER['SCRIPT_FILENAME'] = $public.'/index.php';
     require $public.'/index.php';
 
     return true;
 }
-$types = ['js' => 'text/javascript', 'css' => 'text/css', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2', 'json' => 'application/json', 'ico' => 'image/x-icon', 'png' => 'image/png', 'txt' => 'text/plain', 'webmanifest' => 'application/manifest+json'];
+$types = ['js' => 'text/javascript', 'css' => 'text/css', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2',
+    'json' => 'application/json', 'ico' => 'image/x-icon', 'png' => 'image/png', 'txt' => 'text/plain',
+    'webmanifest' => 'application/manifest+json'];
 header('Content-Type: '.($types[pathinfo($file, PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
 $built = str_starts_with($file, $public.'/build/assets/');
 // The service worker decides what a phone keeps: the phone asks for it anew each time.
