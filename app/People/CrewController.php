@@ -66,7 +66,8 @@ final class CrewController extends Controller
     public function off(Request $request, Crew $crew): RedirectResponse
     {
         $this->authorize('update', Firm::class);
-        $this->validate($request, [
+        // The page has the crew's own fields as well, one of the same name.
+        $this->validateWithBag('off', $request, [
             'on' => [
                 'required', 'date_format:Y-m-d', 'after_or_equal:'.Today::day(),
                 Rule::unique('crew_days_off')->where('crew_id', $crew->id),

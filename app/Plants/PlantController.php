@@ -96,8 +96,10 @@ final class PlantController extends Controller
         $before = $seen->say($plant, $fact, $value === '' ? null : $value, Today::day());
 
         // Back to where the hand was, and not to the top of a long sheet.
+        $at = preg_match('/^seen(-\d{1,18})?$/', Asked::text($request, 'at')) === 1 ? Asked::text($request, 'at') : 'seen';
+
         return redirect()
-            ->to(url()->previous()."#seen-$plant->id")
+            ->to(url()->previous()."#$at")
             ->with('said', "$plant->label: what you saw is kept, and its prescription is worked out anew.")
             ->with('undo', [route('plants.seen', [$plant, 'seen' => "$fact:$before"]), 'PUT']);
     }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use Illuminate\Contracts\Support\MessageBag;
 use Illuminate\Http\Request;
+use Illuminate\Support\ViewErrorBag;
 
 /**
  * What is asked for in an address or a form, as text whatever was sent: a list where a word was meant is no word.
@@ -24,6 +26,17 @@ final readonly class Asked
         $said = self::text($request, $field);
 
         return preg_match('/^\d{1,18}$/', $said) === 1 ? (int) $said : 0;
+    }
+
+    /**
+     * Whether what came back is of the form with that bag of errors: a page may hold several with fields of one name,
+     * and what was refused in one is not written into another.
+     */
+    public static function isOf(ViewErrorBag $errors, string $bag): bool
+    {
+        $wrong = array_filter($errors->getBags(), static fn (MessageBag $each): bool => $each->any());
+
+        return $wrong === [] || isset($wrong[$bag]);
     }
 
     /** What a form was filled in with before it came back, else what is kept; never a list. */

@@ -37,6 +37,12 @@ async function scan(page, scheme, address) {
     expect(said(found), `${address}, ${scheme}`).toEqual([]);
 }
 
+/** Names that two things of a page bear: a label, a link or a word beside a field then means the wrong one. */
+const twice = page => page.evaluate(() => {
+    const ids = [...document.querySelectorAll('[id]')].map(each => each.id);
+    return ids.filter((id, at) => ids.indexOf(id) !== at);
+});
+
 /** One visit shows whether a page answers, keeps to the screen and to its own host, and is open to everyone. */
 async function look(page, address, status) {
     const answer = await page.goto(address);
@@ -46,6 +52,7 @@ async function look(page, address, status) {
         await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth),
         `${address} scrolls sideways`,
     ).toBe(true);
+    expect(await twice(page), `${address} has two of one name`).toEqual([]);
     for (const scheme of ['light', 'dark']) {
         await page.emulateMedia({ colorScheme: scheme });
         await scan(page, scheme, address);

@@ -49,11 +49,18 @@ final class CrewsTest extends FeatureTestCase
         $this->actingAs($this->planner());
         $off = "/crews/{$this->crew->id}/off";
         $this->post($off, ['on' => '2027-02-24', 'why' => 'ill'])->assertSessionHas('undo');
-        $this->post($off, ['on' => '2027-02-24', 'why' => 'frost'])->assertSessionHasErrors('on');
-        $this->post($off, ['on' => '2027-02-19', 'why' => 'frost'])->assertSessionHasErrors('on');
-        $this->post($off, ['on' => '2027-02-25', 'why' => ''])->assertSessionHasErrors('why');
-        $this->post($off, ['on' => '2027-02-25', 'why' => 'ill', 'people' => 3])->assertSessionHasErrors('people');
-        $this->get("/crews/{$this->crew->id}/edit")->assertSee('They work after all');
+        $this->post($off, ['on' => '2027-02-24', 'why' => 'frost'])->assertSessionHasErrorsIn('off', 'on');
+        $this->get('/plan')->assertSee('is off on that day already');
+        $this->post($off, ['on' => '2027-02-19', 'why' => 'frost'])->assertSessionHasErrorsIn('off', 'on');
+        $this->post($off, ['on' => '2027-02-25', 'why' => ''])->assertSessionHasErrorsIn('off', 'why');
+        $this->post($off, ['on' => '2027-02-25', 'why' => 'ill', 'people' => 3])
+            ->assertSessionHasErrorsIn('off', 'people');
+        // What was refused there stands beside that field, and the crew's own is as it was.
+        $page = (string) $this->get("/crews/{$this->crew->id}/edit")->assertSee('They work after all')->getContent();
+        self::assertMatchesRegularExpression('/id="f-people-off"\s+name="people" value="3"/', $page);
+        self::assertStringContainsString('id="f-people-off-wrong"', $page);
+        self::assertMatchesRegularExpression('/id="f-people"\s+name="people" value="2"/', $page);
+        self::assertStringNotContainsString('id="f-people-wrong"', $page);
         $day = CrewDayOff::query()->sole();
         $this->delete("/days-off/$day->id")->assertRedirect();
         self::assertSame(0, CrewDayOff::query()->count());

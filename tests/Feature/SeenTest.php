@@ -105,10 +105,10 @@ final class SeenTest extends FeatureTestCase
             ->assertSee('value="stress:drought"', false);
         $before = $this->steps();
         $tapped = $this->from("/visits/$visit->id")->put("/plants/{$this->wisteria->id}/seen", [
-            'seen' => 'stress:drought',
+            'seen' => 'stress:drought', 'at' => 'seen-7',
         ]);
         $undo = $tapped
-            ->assertRedirect("/visits/$visit->id#seen-{$this->wisteria->id}")
+            ->assertRedirect("/visits/$visit->id#seen-7")
             ->getSession()
             ?->get('undo');
         self::assertSame('drought', $this->wisteria->fresh()?->state['stress'] ?? null);

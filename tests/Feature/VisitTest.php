@@ -136,6 +136,17 @@ final class VisitTest extends FeatureTestCase
         self::assertSame('2027-03-10', (string) $visit->fresh()?->on);
     }
 
+    public function test_what_was_refused_in_a_log_is_not_written_into_the_move_of_its_visit(): void
+    {
+        $visit = $this->visit();
+        $task = $visit->tasks()->firstOrFail();
+        $this->actingAs($this->lead())->get("/visits/$visit->id")->assertOk();
+        $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => -5, 'on' => '2027-02-19'])
+            ->assertSessionHasErrorsIn("task$task->id", 'minutes');
+        $page = (string) $this->get("/visits/$visit->id")->getContent();
+        self::assertMatchesRegularExpression("/id=\"f-on\"\\s+name=\"on\" value=\"$visit->on\"/", $page);
+    }
+
     public function test_a_visit_is_cancelled_unless_work_is_logged_on_it(): void
     {
         $task = $this->visitTask();

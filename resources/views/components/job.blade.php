@@ -32,7 +32,7 @@
     <p class="links no-print"><a href="{{ route('stems.show', $task->plant) }}">Judge its stems</a><a
         href="{{ route('plants.show', $task->plant) }}">The plant</a>@if ($sheet->looksAtBloom())<a
         href="{{ route('plants.show', $task->plant) }}#bloom">Note its bloom</a>@endif</p>
-    @unless ($log)<x-seen :plant="$task->plant" :says="$sheet->says" />@endunless
+    @unless ($log)<x-seen :plant="$task->plant" :says="$sheet->says" :at="'seen-'.$task->id" />@endunless
     @if ($task->prescribed->kit?->tools)<details><summary>What to bring, and after</summary><x-kit
         :kit="$task->prescribed->kit" /></details>@endif
     <details><summary>Why</summary>

@@ -55,9 +55,10 @@
         @if (count($off) === 0)<p>None ahead.</p>@endif
         <form class="filters" method="post" action="{{ route('crews.off', $crew) }}" novalidate>
             @csrf<x-once />
-            <div><x-field name="on" label="Day" type="date" :value="(string) $today" /></div>
-            <div><x-field name="why" label="Why: holiday, ill, frost" /></div>
-            <div><x-field name="people" label="How many come all the same" inputmode="numeric" /></div>
+            <div><x-field name="on" label="Day" type="date" :value="(string) $today" bag="off" /></div>
+            <div><x-field name="why" label="Why: holiday, ill, frost" bag="off" /></div>
+            <div><x-field name="people" label="How many come all the same" inputmode="numeric"
+                bag="off" /></div>
             <button class="btn btn-quiet mb-3">Keep</button>
         </form>
     @endif

@@ -7,6 +7,7 @@
     </div>
     <a class="skip" href="#closing">To what closes soon</a>
     @error('move')<div class="said wrong" role="alert">{{ $message }}</div>@enderror
+    @foreach ($errors->off->all() as $says)<div class="said wrong" role="alert">{{ $says }}</div>@endforeach
     @if ($draft?->status->isUnderWay())
         <div class="said" role="status"><span>A plan is being made, or made true.</span>
             <a href="{{ route('drafts.show',
