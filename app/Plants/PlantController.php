@@ -96,7 +96,8 @@ final class PlantController extends Controller
         $before = $seen->say($plant, $fact, $value === '' ? null : $value, Today::day());
 
         // Back to where the hand was, and not to the top of a long sheet.
-        $at = preg_match('/^seen(-\d{1,18})?$/', Asked::text($request, 'at')) === 1 ? Asked::text($request, 'at') : 'seen';
+        $at = Asked::text($request, 'at');
+        $at = preg_match('/^seen-\d{1,18}$/', $at) === 1 ? $at : 'seen';
 
         return redirect()
             ->to(url()->previous()."#$at")
