@@ -30,8 +30,8 @@ use PruningHook\Core\Prescription\Contradictions;
 final class PlantRequest extends AskedRequest
 {
     public const FORMS = [
-        'free', 'hedge', 'standard', 'multi-stem', 'fan', 'espalier', 'cordon', 'trellis', 'arch', 'fence', 'wall',
-        'pollard', 'pleached', 'topiary',
+        'free', 'hedge', 'standard', 'multi-stem', 'weeping', 'fan', 'espalier', 'cordon', 'trellis', 'arch', 'fence',
+        'wall', 'pollard', 'pleached', 'topiary',
     ];
 
     public const AIMS = ['bloom', 'fruit', 'green', 'clear-stem', 'renewal', 'tidy'];

@@ -45,8 +45,8 @@ final readonly class Bowl
         public float $reach,
         /** radius of the middle that is looked at, in mm */
         public float $middle,
-        /** length of the measure drawn, in mm */
-        public int $measure,
+        /** length of the measure drawn, in mm; null where there is nothing to be measured */
+        public ?int $measure,
         public string $says,
     ) {
     }
@@ -55,7 +55,7 @@ final readonly class Bowl
     public static function of(Survey $survey, Judgement $judged, ?SurveyedPlant $plant): self
     {
         if ($plant === null) {
-            return new self([], [], [], 1.3, 0.3, self::measure(1.0), self::inWords($judged));
+            return new self([], [], [], 1.3, 0.3, null, self::inWords($judged));
         }
         $next = [];
         foreach ($judged->kept as $kept) {

@@ -19,6 +19,12 @@ final readonly class CutMarks
     /** Where along its wood a number may stand, the best place first: neighbours' stand where each can be read. */
     private const ALONG = [0.5, 0.7, 0.35, 0.85, 0.2, 0.97];
 
+    /** Where there is no room along it a number stands beside its wood, so many times the least distance from it. */
+    private const FAR = [1.0, 1.7, 2.4, 3.1];
+
+    /** Degrees up or down from straight outwards. */
+    private const TURNED = [15, -15, 45, -45, 75, -75, 105, -105, 135, -135, 165, -165];
+
     /** Degrees that a cut above a single bud slopes away from it; above a pair it runs straight. Common practice. */
     private const ASLANT = 30;
 
@@ -37,8 +43,11 @@ final readonly class CutMarks
     {
     }
 
-    /** @param  float  $apartMm  two numbers stand at the least */
-    public static function of(Stage $stage, View $view, float $apartMm): self
+    /**
+     * @param  float  $apartMm  two numbers stand at the least
+     * @param  callable(Spot): bool  $isIn  the picture
+     */
+    public static function of(Stage $stage, View $view, float $apartMm, callable $isIn): self
     {
         [$plant, $left] = [$stage->plant, $stage->left];
         if ($left === null) {
@@ -61,7 +70,7 @@ final readonly class CutMarks
             }
         }
 
-        return new self($ticks, $buds, self::seals($stage, $view, $apartMm));
+        return new self($ticks, $buds, self::seals($stage, $view, $apartMm, $isIn));
     }
 
     /** @param  callable(Spot): bool  $isIn */
@@ -81,29 +90,56 @@ final readonly class CutMarks
     }
 
     /** @return list<Seal> */
-    private static function seals(Stage $stage, View $view, float $apartMm): array
+    private static function seals(Stage $stage, View $view, float $apartMm, callable $isIn): array
     {
         $places = $stage->plant->places();
         $seals = [];
         foreach (self::numbered($stage) as $number => $cut) {
-            $axis = $stage->plant->axes[(int) $cut->axis];
-            $best = null;
-            foreach ($cut->node === null ? self::ALONG : [$cut->node / max(1, $axis->nodes() - 1)] as $share) {
-                [$x, $y] = $view->project($places[$axis->id]->node(($axis->nodes() - 1) * $share));
-                $air = min([$apartMm, ...array_map(
-                    static fn (Seal $seal): float => hypot($seal->at->x - $x, $seal->at->y - $y), $seals,
-                )]);
-                if ($best === null || $air > $best[0]) {
-                    $best = [$air, new Spot($x, $y)];
-                }
+            $nodes = $stage->plant->axes[(int) $cut->axis]->nodes() - 1;
+            $along = [];
+            foreach ($cut->node === null ? self::ALONG : [$cut->node / max(1, $nodes)] as $share) {
+                [$x, $y] = $view->project($places[(int) $cut->axis]->node($nodes * $share));
+                $along[] = new Spot($x, $y);
             }
-            // Where there is no room the list of cuts tells it.
-            if ($best[0] > 0.4 * $apartMm) {
-                $seals[] = new Seal($best[1], $number);
+            foreach ([...$along, ...self::aside($along[0], $apartMm, $isIn)] as $at) {
+                if (self::air($at, $seals) >= $apartMm) {
+                    $seals[] = new Seal($at, $number, in_array($at, $along, true) ? $at : $along[0]);
+                    // Where there is no room at all the list of cuts tells it.
+                    break;
+                }
             }
         }
 
         return $seals;
+    }
+
+    /**
+     * Places beside the wood, the nearest first and outwards before inwards.
+     *
+     * @param  callable(Spot): bool  $isIn  the picture
+     * @return list<Spot>
+     */
+    private static function aside(Spot $wood, float $apartMm, callable $isIn): array
+    {
+        $spots = [];
+        foreach (self::FAR as $far) {
+            foreach (self::TURNED as $turn) {
+                $angle = deg2rad($wood->x < 0 ? 180 - $turn : $turn);
+                $spots[] = new Spot(
+                    $wood->x + $far * $apartMm * cos($angle), $wood->y + $far * $apartMm * sin($angle),
+                );
+            }
+        }
+
+        return array_values(array_filter($spots, $isIn));
+    }
+
+    /** @param  list<Seal>  $seals */
+    private static function air(Spot $at, array $seals): float
+    {
+        return min([INF, ...array_map(
+            static fn (Seal $seal): float => hypot($seal->at->x - $at->x, $seal->at->y - $at->y), $seals,
+        )]);
     }
 
     /** @return array<int, Cut> those that carry a number, by it */

@@ -74,7 +74,12 @@ final readonly class Portrait
             ),
             $plant->kind->habit->dense ? Mass::of($stage->left ?? $plant, $view) : [], self::flowers($stage, $view),
             $view === View::Above ? null : $flowersMm,
-            CutMarks::of($stage, $view, max($widthMm, $heightMm) / self::SEALS),
+            CutMarks::of(
+                $stage, $view, max($widthMm, $heightMm) / self::SEALS,
+                static fn (Spot $at): bool => abs($at->x) < $widthMm / 2 && ($view === View::Above
+                    ? abs($at->y) < $heightMm / 2
+                    : $at->y > $heightMm / self::SEALS / 2 && $at->y < $heightMm),
+            ),
             Trained::of($plant, $view, $heightMm),
             $view === View::Above ? [] : self::measure($heightMm), $heightMm >= self::PERSON_MM,
             self::inWords($stage, $flowersMm),

@@ -7,7 +7,13 @@ namespace PruningHook\Core\Drawing;
 /** A number in a picture, in mm: a cut's place in the order of cuts. */
 final readonly class Seal
 {
-    public function __construct(public Spot $at, public int $number)
+    /** @param  Spot  $cut  the wood it speaks of: elsewhere than the number where there was no room on it */
+    public function __construct(public Spot $at, public int $number, public Spot $cut)
     {
+    }
+
+    public function isAside(): bool
+    {
+        return $this->at !== $this->cut;
     }
 }

@@ -126,6 +126,17 @@ final readonly class Axis
         );
     }
 
+    /** With so many nodes fewer of a season's growth, the last it has made. */
+    public function shorter(int $season, int $nodes): self
+    {
+        $left = ($this->grown[$season] ?? 0) - $nodes;
+        $grown = $left > 0
+            ? array_replace($this->grown, [$season => $left])
+            : array_diff_key($this->grown, [$season => 0]);
+
+        return $this->with(grown: $grown, buds: substr($this->buds, 0, $this->nodes() - $nodes));
+    }
+
     public function marked(int $node, string $bud): self
     {
         return $this->with(buds: substr_replace($this->buds, $bud, $node, 1));

@@ -66,11 +66,14 @@ final readonly class GrowthKind
     {
         $trunk = (int) min($this->habit->trunkMm, self::TRUNK * $heightMm);
 
-        return $trunk === $this->habit->trunkMm
-            ? $this
-            : new self(
-                $this->habit->onTrunk($trunk), $this->shootNodes, $this->wood, $this->breaksOld, $this->opposite,
-            );
+        return $trunk === $this->habit->trunkMm ? $this : $this->onTrunk($trunk);
+    }
+
+    public function onTrunk(int $trunkMm, ?float $bend = null): self
+    {
+        return new self(
+            $this->habit->onTrunk($trunkMm, $bend), $this->shootNodes, $this->wood, $this->breaksOld, $this->opposite,
+        );
     }
 
     /** How long a shoot is that rises by so much: it leans, and bends as it goes. */

@@ -69,6 +69,16 @@ final readonly class LivingPlant
         );
     }
 
+    private function onTrunk(float $by): self
+    {
+        $habit = $this->kind->habit;
+
+        return new self(
+            $this->kind->onTrunk((int) round($by * $habit->trunkMm), $habit->bend / $by), $this->season, $this->axes,
+            $this->next, $this->roots, $this->stood, $this->seed, $this->facesDeg, $this->mirrored, $this->stout,
+        );
+    }
+
     /** The same, drawn to another scale: what a plant of the same build that is so tall looks like. */
     public function scaledTo(int $heightMm): self
     {
@@ -80,6 +90,10 @@ final readonly class LivingPlant
                 break;
             }
             $by = $heightMm / $stands;
+            if ($this->kind->habit->hangs()) {
+                // What hangs goes with its stem and its bend: longer on the same one it would lie on the ground.
+                $scaled = $scaled->onTrunk($by);
+            }
             $scaled = $scaled->having(array_map(static fn (Axis $axis): Axis => $axis->scaled($by), $scaled->axes));
         }
 

@@ -85,15 +85,18 @@ final readonly class Raising
         $habit = $kind->habit;
         $onWires = $habit->wireMm !== null;
         // What is trained is laid out as it is to be, in the plane of its wall.
-        $stems = $onWires ? $habit->stems : min($habit->dense ? intdiv($habit->stems, 2) : 3, $habit->stems);
+        $isLaid = $onWires || $habit->hangs();
+        $stems = $isLaid ? $habit->stems : min($habit->dense ? intdiv($habit->stems, 2) : 3, $habit->stems);
         $faces = $onWires ? 0 : crc32($seed) % 360;
         $axes = [];
         for ($id = 0; $id < $stems; $id++) {
+            // A hanging head is even all round: one that sets out level beside one that rises first.
+            $rank = $habit->hangs() ? 4 * $id % $stems : $id;
             $axes[$id] = Axis::shoot(
                 $id, null, $habit->base($id),
                 fmod($faces + ($onWires ? ($id % 2 === 0 ? 90 : 270) : 360 * $id / $stems), 360),
-                $onWires || $habit->dense
-                    ? $habit->lean[1] - ($habit->lean[1] - $habit->lean[0]) * $id / max(1, $stems - 1)
+                $isLaid || $habit->dense
+                    ? $habit->lean[1] - ($habit->lean[1] - $habit->lean[0]) * $rank / max(1, $stems - 1)
                     : ($habit->lean[0] + $habit->lean[1]) / 2, 0, $habit->internodeMm, $season,
                 max(2, intdiv($kind->shootNodes, 4)),
             );

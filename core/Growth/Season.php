@@ -72,9 +72,33 @@ final readonly class Season
         $roots = $this->plant->roots + $this->figures->rootsGain * (1 - $this->plant->roots)
             - $this->figures->rootsLose * max(0.0, $taken - $this->figures->hard);
 
-        return new LivingPlant(
+        $grown = new LivingPlant(
             $this->plant->kind, $this->year, $axes, $next, max(0.1, min(1.0, $roots)), 0,
             $this->plant->seed, $this->plant->facesDeg, $this->plant->mirrored, $this->plant->stout,
+        );
+
+        return $this->plant->kind->habit->hangs() ? $this->offTheGround($grown) : $grown;
+    }
+
+    /** What hangs grows on no further than to where the ground is near. */
+    private function offTheGround(LivingPlant $grown): LivingPlant
+    {
+        $axes = $grown->axes;
+        foreach ($grown->places() as $id => $place) {
+            [$from, $to] = $axes[$id]->ofSeason($this->year);
+            $least = $from === 0 ? 1 : $from;
+            $stands = $to;
+            while ($stands > $least && $place->node($stands - 1)[2] < $this->figures->clearMm) {
+                $stands--;
+            }
+            if ($stands < $to) {
+                $axes[$id] = $axes[$id]->shorter($this->year, $to - $stands);
+            }
+        }
+
+        return new LivingPlant(
+            $grown->kind, $grown->season, $axes, $grown->next, $grown->roots, 0, $grown->seed, $grown->facesDeg,
+            $grown->mirrored, $grown->stout,
         );
     }
 
@@ -134,7 +158,7 @@ final readonly class Season
     private function answer(Axis $axis, Place $place): array
     {
         $habit = $this->plant->kind->habit;
-        $strength = $habit->decay ** $axis->order;
+        $strength = $this->strength($axis);
         $wants = [];
         foreach ($this->breaks->belowCut($axis, $this->answers($axis)) as $node => $weight) {
             $wants[] = [$axis->id, $node, $weight * $strength, true];
@@ -162,9 +186,9 @@ final readonly class Season
     private function goesOn(Axis $axis, Place $place): array
     {
         $habit = $this->plant->kind->habit;
-        $strength = $habit->decay ** $axis->order;
+        $strength = $this->strength($axis);
         $wants = [];
-        $isLive = $axis->tip === Axis::LIVE && ! ($habit->twoYear && $axis->parent === null);
+        $isLive = $axis->tip === Axis::LIVE && ! $this->isCane($axis);
         if ($isLive) {
             $tired = max($this->figures->leastTip, 1 - $this->figures->tires * ($this->plant->ageOf($axis) - 1));
             $wants[] = [$axis->id, null, $strength * $tired, false];
@@ -173,12 +197,26 @@ final readonly class Season
         $first = ! $isLive;
         foreach ($this->breaks->along($axis, $place, ...$axis->ofSeason($season)) as $node => $weight) {
             // Its place is taken once, in the season after it ended.
-            $leads = $first && $season === $this->plant->season;
+            $leads = $first && $season === $this->plant->season && ! $this->isCane($axis);
             $wants[] = [$axis->id, $node, $weight * $strength * ($first ? 1.0 : $habit->decay), $leads];
             $first = false;
         }
 
         return $wants;
+    }
+
+    /** A stem of two years: it grows no longer in its second, and bears laterals that only fruit. */
+    private function isCane(Axis $axis): bool
+    {
+        return $this->plant->kind->habit->twoYear && $axis->parent === null;
+    }
+
+    /** Of what grows from an axis, as a share of a full shoot. */
+    private function strength(Axis $axis): float
+    {
+        return $this->isCane($axis)
+            ? $this->figures->fruitingLateral
+            : $this->plant->kind->habit->decay ** $axis->order;
     }
 
     /** Buds that answer a cut: three below one into last season's wood, what the kind can below one into old wood. */

@@ -24,6 +24,9 @@ final readonly class GrowthFigures
      * @param  float  $level  degrees of lean from which it lies level
      * @param  int  $spurNodes  nodes of a spur at the most
      * @param  int  $strongNodes  nodes of a shoot that flowers in full
+     * @param  float  $fruitingLateral  of a full shoot, that a cane of two years bears in its second summer
+     * @param  float  $hangs  degrees a metre of bend, from which a head hangs
+     * @param  int  $clearMm  of the ground, that what hangs does not grow on below
      * @param  int  $vineSpurBuds  of the spur that next year's canes come from, where canes are laid anew
      * @param  int  $vineSpursApartMm  along an arm
      * @param  float  $vineLeastCane  of the buds asked for, what a cane to be laid has at the least
@@ -46,6 +49,9 @@ final readonly class GrowthFigures
         public int $spurNodes,
         public int $strongNodes,
         public float $rank,
+        public float $fruitingLateral,
+        public float $hangs,
+        public int $clearMm,
         public int $vineSpurBuds,
         public int $vineSpursApartMm,
         public float $vineLeastCane,
@@ -72,6 +78,9 @@ final readonly class GrowthFigures
             spurNodes: $all->whole('spur_nodes'),
             strongNodes: $all->whole('strong_nodes'),
             rank: (float) $all->number('rank'),
+            fruitingLateral: (float) $all->number('fruiting_lateral'),
+            hangs: (float) $all->number('hangs'),
+            clearMm: $all->whole('clear_mm'),
             vineSpurBuds: $all->whole('vine_spur_buds', 1),
             vineSpursApartMm: $all->whole('vine_spurs_apart_mm', 0),
             vineLeastCane: (float) $all->number('vine_least_cane'),

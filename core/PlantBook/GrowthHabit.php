@@ -60,15 +60,25 @@ final readonly class GrowthHabit
     ) {
     }
 
-    /** The same with a shorter trunk, as that of a plant that is not so tall. */
-    public function onTrunk(int $trunkMm): self
+    /**
+     * The same with another trunk, as that of a plant that is not so tall, or taller.
+     *
+     * @param  ?float  $bend  where its branches bend otherwise as well
+     */
+    public function onTrunk(int $trunkMm, ?float $bend = null): self
     {
         return new self(
-            $this->key, $this->stems, $this->basal, $this->lean, $this->bend, $this->fork, $this->internodeMm,
+            $this->key, $this->stems, $this->basal, $this->lean, $bend ?? $this->bend, $this->fork, $this->internodeMm,
             $this->apical, $this->levelEveryMm, $this->decay, $this->reach, $this->shoots, $this->rivalry,
             $this->turn, $this->shade, $this->dieback, $this->twoYear, $this->laterals, $this->spurs, $this->wireMm,
             $trunkMm, $this->tiers, $this->dense, $this->figures,
         );
+    }
+
+    /** True of a weeping head: its branches are grafted on all at once, and hang. */
+    public function hangs(): bool
+    {
+        return $this->bend >= $this->figures->hangs;
     }
 
     /** Where a stem rises from: the ground, -1, or the trunk, by its tier from 0. */

@@ -449,7 +449,11 @@ final class DemoGardens
                     'stems_old' => 7,
                     'stems_young' => 5,
                 ]),
-                self::plant('ornamental-cherry', 'Weeping cherry', 'Lawn', ['years' => 9, 'height_mm' => 3200]),
+                self::plant('ornamental-cherry', 'Weeping cherry', 'Lawn', [
+                    'years' => 9,
+                    'height_mm' => 3200,
+                    'form' => 'weeping',
+                ]),
                 self::plant('bush-rose', 'Terrace roses', 'Terrace', [
                     'years' => 8,
                     'count' => 8,

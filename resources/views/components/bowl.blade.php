@@ -49,8 +49,10 @@
             1) }}) scale({{ round($r / 100, 3) }})" d="M-4 -4L4 4M4 -4L-4 4"><title>{{
             Say::prose($rub->says) }}</title></path>
     @endforeach
-    <path class="b-measure" d="M{{ round(-$r * .97, 1) }} {{ round($r * .95, 1) }}v{{ round(-$r * .025,
-        1) }}m0 {{ round($r * .025, 1) }}h{{ $bowl->measure }}v{{ round(-$r * .025, 1) }}"/>
-    <text class="b-way b-length" x="{{ round(-$r * .97 + $bowl->measure / 2, 1) }}" y="{{ round($r * .9,
-        1) }}">{{ \App\Support\Say::length($bowl->measure) }}</text>
+    @if ($bowl->measure !== null)
+        <path class="b-measure" d="M{{ round(-$r * .97, 1) }} {{ round($r * .95, 1) }}v{{ round(-$r * .025, 1) }}m0 {{
+            round($r * .025, 1) }}h{{ $bowl->measure }}v{{ round(-$r * .025, 1) }}"/>
+        <text class="b-way b-length" x="{{ round(-$r * .97 + $bowl->measure / 2, 1) }}" y="{{ round($r * .9,
+            1) }}">{{ Say::length($bowl->measure) }}</text>
+    @endif
 </svg>

@@ -52,6 +52,8 @@
     @if ($cutMm !== null)<line class="e-cutline" x1="{{ $r($left - 2 * $u) }}" x2="{{ $r($half) }}"
         y1="{{ -$cutMm }}" y2="{{ -$cutMm }}"/><text class="e-text e-rust e-end" x="{{ $r($half) }}"
         y="{{ $r(-$cutMm - 2 * $u) }}">cut {{ Say::length($cutMm) }}</text>@endif
+    @foreach ($p->marks->seals as $seal)@if ($seal->isAside())<line class="b-lead" x1="{{ $r($seal->at->x) }}"
+        y1="{{ $r(-$seal->at->y) }}" x2="{{ $r($seal->cut->x) }}" y2="{{ $r(-$seal->cut->y) }}"/>@endif @endforeach
     @foreach ($p->marks->seals as $seal)<circle class="b-seal" cx="{{ $r($seal->at->x) }}" cy="{{ $r(-$seal->at->y) }}"
         r="{{ $r(2.6 * $u) }}"/><text class="e-order" x="{{ $r($seal->at->x) }}"
         y="{{ $r(-$seal->at->y) }}">{{ $seal->number }}</text>@endforeach

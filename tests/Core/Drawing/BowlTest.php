@@ -191,5 +191,6 @@ final class BowlTest extends TestCase
         $bowl = Bowl::of($survey, $judged, null);
         self::assertSame([[], [], []], [$bowl->spokes, $bowl->branches, $bowl->rubs]);
         self::assertGreaterThan(0, $bowl->reach);
+        self::assertNull($bowl->measure, 'nothing to be measured: its line crossed the whole page');
     }
 }

@@ -102,8 +102,8 @@ final class PortraitTest extends TestCase
         $apart = max($portrait->width, $portrait->height) / 17;
         foreach ($portrait->marks->seals as $index => $seal) {
             foreach (array_slice($portrait->marks->seals, $index + 1) as $other) {
-                self::assertGreaterThan(
-                    0.4 * $apart, hypot($seal->at->x - $other->at->x, $seal->at->y - $other->at->y),
+                self::assertGreaterThanOrEqual(
+                    $apart, hypot($seal->at->x - $other->at->x, $seal->at->y - $other->at->y),
                 );
             }
         }
@@ -112,6 +112,35 @@ final class PortraitTest extends TestCase
         self::assertStringContainsString('one stem goes whole', Portrait::alone(
             new Stage($plant, $one, null, 0, [$cuts[0]]),
         )->says);
+    }
+
+    /** Twelve twigs of one crown: there is no room on their wood, and each can be read all the same. */
+    public function test_numbers_without_room_stand_beside_their_wood_each_by_itself(): void
+    {
+        $plant = $this->grown('crape-myrtle', 9);
+        $bearing = array_map(static fn ($axis): ?int => $axis->parent, $plant->axes);
+        $twigs = array_values(array_diff(array_keys($plant->axes), array_filter($bearing, is_int(...))));
+        $cuts = array_map(Cut::thin(...), array_slice($twigs, 0, 12));
+        $portrait = Portrait::alone(new Stage($plant, Cutting::of($plant, $cuts)->plant, null, 0, $cuts));
+        $seals = $portrait->marks->seals;
+        self::assertSame(range(1, 12), array_map(static fn (Seal $seal): int => $seal->number, $seals));
+        $apart = max($portrait->width, $portrait->height) / 17;
+        $aside = 0;
+        foreach ($seals as $index => $seal) {
+            self::assertLessThan($portrait->width / 2, abs($seal->at->x), 'within the picture');
+            self::assertLessThan($portrait->height, $seal->at->y);
+            self::assertLessThanOrEqual(
+                3.1 * $apart + 0.001, hypot($seal->at->x - $seal->cut->x, $seal->at->y - $seal->cut->y),
+                'near its wood',
+            );
+            $aside += $seal->isAside() ? 1 : 0;
+            foreach (array_slice($seals, $index + 1) as $other) {
+                self::assertGreaterThanOrEqual(
+                    $apart, hypot($seal->at->x - $other->at->x, $seal->at->y - $other->at->y),
+                );
+            }
+        }
+        self::assertGreaterThan(0, $aside);
     }
 
     public function test_of_many_cuts_only_whole_stems_are_numbered(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Growth;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Growth\Axis;
 use PruningHook\Core\Growth\Breaks;
@@ -206,6 +207,82 @@ final class HeldToTheTradeTest extends TestCase
         }
         self::assertNotSame([], $year->plant->stems());
         self::assertGreaterThan(0, Year::of($year->plant)->bloom->flowers);
+    }
+
+    /** Common practice, no source: a fruiting cane grows no longer, its laterals are half a metre and less. */
+    #[DataProvider('caneFruit')]
+    public function test_a_cane_bears_short_laterals_in_its_second_summer_and_grows_no_longer(string $kind): void
+    {
+        $plant = $this->grown($kind, 4);
+        $canes = $plant->stems();
+        $tipped = array_map(static fn (Axis $cane): Cut => Cut::head($cane->id, $cane->nodes() - 4), $canes);
+        foreach ([[], array_values($tipped)] as $cuts) {
+            $stood = $cuts === [] ? $plant : Cutting::of($plant, $cuts)->plant;
+            $grown = Year::of($plant, $cuts)->plant;
+            $bears = 0;
+            foreach ($grown->axes as $axis) {
+                if (! isset($canes[$axis->parent])) {
+                    continue;
+                }
+                $bears++;
+                self::assertLessThanOrEqual(600, $axis->nodes() * $axis->internodeMm, 'a lateral');
+            }
+            self::assertGreaterThan(3, $bears);
+            foreach (array_keys($canes) as $id) {
+                self::assertSame($stood->axes[$id]->nodes(), $grown->axes[$id]->nodes());
+            }
+        }
+    }
+
+    /** @return iterable<array{string}> */
+    public static function caneFruit(): iterable
+    {
+        yield ['raspberry-summer'];
+        yield ['blackberry'];
+    }
+
+    /** Common practice, no source: a weeping head is grafted on a stem, hangs all round and is kept off the ground. */
+    public function test_a_weeping_head_hangs_all_round_and_clear_of_the_ground(): void
+    {
+        $plant = $this->grown('ornamental-cherry', 9, 'weeping');
+        $trunk = $plant->kind->habit->trunkMm;
+        $sides = [];
+        $lower = $all = 0;
+        foreach ($plant->places() as $id => $place) {
+            $axis = $plant->axes[$id];
+            [$x, $y, $z] = $place->node($axis->nodes() - 1);
+            self::assertGreaterThanOrEqual($axis->nodes() > 1 ? 300 : 200, $z, 'clear of the ground');
+            $all++;
+            $lower += $z < $trunk ? 1 : 0;
+            if ($axis->parent === null) {
+                $sides[intdiv((int) fmod(rad2deg(atan2($x, $y)) + 360, 360), 90)] = true;
+                self::assertGreaterThan(90, $place->leanOf($axis->nodes() - 1), 'each limb hangs at its tip');
+            }
+        }
+        self::assertCount(4, $sides);
+        self::assertGreaterThan(0.4 * $all, $lower);
+        // A taller one was grafted higher: it hangs no lower.
+        $taller = $plant->scaledTo($plant->heightMm() + 900);
+        self::assertEqualsWithDelta($plant->heightMm() + 900, $taller->heightMm(), 30);
+        self::assertGreaterThanOrEqual(300, self::lowest($taller));
+        $smaller = $plant->scaledTo($plant->heightMm() - 200);
+        self::assertEqualsWithDelta($plant->heightMm() - 200, $smaller->heightMm(), 30);
+        self::assertGreaterThanOrEqual(200, self::lowest($smaller));
+        // Left free the same kind stands up.
+        $free = $this->grown('ornamental-cherry', 9);
+        foreach (array_keys($free->stems()) as $id) {
+            self::assertLessThan(90, $free->places()[$id]->leanOf($free->axes[$id]->nodes() - 1));
+        }
+    }
+
+    private static function lowest(LivingPlant $plant): float
+    {
+        $tips = [];
+        foreach ($plant->places() as $id => $place) {
+            $tips[] = $place->node($plant->axes[$id]->nodes() - 1)[2];
+        }
+
+        return min([INF, ...$tips]);
     }
 
     public function test_fewer_buds_make_longer_shoots_and_a_hard_cut_is_answered_strongly(): void

@@ -29,6 +29,7 @@ final class PropertiesTest extends TestCase
             'forsythia' => null, 'crape-myrtle' => null, 'apple' => null, 'bush-rose' => null, 'wisteria' => 'wall',
             'raspberry-summer' => null, 'grape-vine' => null, 'plum' => 'fan', 'lavender' => null,
             'miscanthus' => null, 'box-hedge' => 'hedge', 'redcurrant' => 'standard', 'pear-espalier' => 'espalier',
+            'ornamental-cherry' => 'weeping',
         ] as $kind => $form) {
             yield $kind => [$kind, $form];
         }

@@ -93,6 +93,10 @@ final class RecipesTest extends TestCase
                 new Plant('p', 'willow', form: 'multi-stem'), 'stooling', 'stool',
                 ['to 5 cm to 8 cm above the low framework'],
             ],
+            'a weeping cherry' => [
+                new Plant('p', 'ornamental-cherry', form: 'weeping'), 'summer-tidy', 'thin',
+                ['rises straight up through the hanging head', 'goes back to a fork above the knee'],
+            ],
             'a vine by weight' => [
                 new Plant('p', 'grape-vine', aim: 'fruit', practice: ['vine-system' => 'cane'], pruningsG: 1361),
                 'final-pass',
