@@ -24,6 +24,9 @@ final readonly class Ring
 
     private const GAP = 2.5;
 
+    /** Within it the word for today can be read: with many tasks all rings are narrower. */
+    private const HEART = 20.0;
+
     /**
      * @param  list<Sector>  $sectors
      * @param  list<float>  $hooks  degrees at which visits stand
@@ -42,36 +45,42 @@ final readonly class Ring
      */
     public static function of(PlantYear $year, array $days = []): self
     {
-        $lanes = [];
+        $keys = array_values(array_unique(array_map(static fn (DueTask $due): string => $due->task->key, $year->tasks)));
+        // One for each task, half of one for bloom, one for what is outside.
+        $asked = (count($keys) + 2) * (self::LANE + self::GAP) - self::LANE / 2;
+        $scale = min(1.0, (self::RIM - self::HEART) / $asked);
+        [$lane, $gap] = [self::LANE * $scale, self::GAP * $scale];
         $sectors = [];
         foreach ($year->tasks as $due) {
-            $lanes[$due->task->key] ??= self::RIM - count($lanes) * (self::LANE + self::GAP);
-            $sectors = [...$sectors, ...self::taskSectors($due, $lanes[$due->task->key])];
+            $outer = self::RIM - (int) array_search($due->task->key, $keys, true) * ($lane + $gap);
+            $sectors = [...$sectors, ...self::taskSectors($due, $outer, $lane)];
         }
-        $bloomOuter = self::RIM - count($lanes) * (self::LANE + self::GAP);
+        $bloomOuter = self::RIM - count($keys) * ($lane + $gap);
         foreach ($year->bloom as $bloom) {
-            $sectors[] = self::sector('bloom', $bloom->from, $bloom->to, $bloomOuter, self::LANE / 2, sprintf(
+            $sectors[] = self::sector('bloom', $bloom->from, $bloom->to, $bloomOuter, $lane / 2, sprintf(
                 'In bloom, about %s to %s', $bloom->from->inWords(), $bloom->to->inWords(),
             ));
         }
-        $closedOuter = $bloomOuter - self::LANE / 2 - self::GAP;
-        $inner = $days === [] ? self::closures($year, $closedOuter) : self::days($days, $closedOuter);
+        $closedOuter = $bloomOuter - $lane / 2 - $gap;
+        $inner = $days === []
+            ? self::closures($year, $closedOuter, $lane)
+            : self::days($days, $closedOuter, $lane);
         $sectors = [...$sectors, ...$inner];
 
         return new self(
             $sectors,
             array_map(self::degrees(...), $year->visits),
             self::degrees($year->today),
-            $inner === [] ? $closedOuter : $closedOuter - self::LANE - self::GAP,
+            $inner === [] ? $closedOuter : $closedOuter - $lane - $gap,
         );
     }
 
     /** @return list<Sector> */
-    private static function closures(PlantYear $year, float $outer): array
+    private static function closures(PlantYear $year, float $outer, float $lane): array
     {
         return array_map(
             static fn (Closure $closure): Sector => self::sector(
-                'closed', $closure->from, $closure->to, $outer, self::LANE,
+                'closed', $closure->from, $closure->to, $outer, $lane,
                 sprintf(
                     '%s %s to %s: %s', $closure->name, $closure->from->inWords(), $closure->to->inWords(),
                     $closure->because,
@@ -87,16 +96,16 @@ final readonly class Ring
      * @param  list<DayRun>  $days
      * @return list<Sector>
      */
-    private static function days(array $days, float $outer): array
+    private static function days(array $days, float $outer, float $lane): array
     {
         $sectors = [];
         foreach ($days as $run) {
             if ($run->state === DayState::Closed || $run->state === DayState::AtACost) {
                 $sectors[] =
                     $run->state === DayState::Closed
-                        ? self::sector('closed', $run->from, $run->to, $outer, self::LANE, $run->inWords())
+                        ? self::sector('closed', $run->from, $run->to, $outer, $lane, $run->inWords())
                         : self::sector(
-                            'cost', $run->from, $run->to, $outer - self::LANE / 3, self::LANE / 3, $run->inWords(),
+                            'cost', $run->from, $run->to, $outer - $lane / 3, $lane / 3, $run->inWords(),
                         );
             }
         }
@@ -111,7 +120,7 @@ final readonly class Ring
     }
 
     /** @return list<Sector> */
-    private static function taskSectors(DueTask $due, float $outer): array
+    private static function taskSectors(DueTask $due, float $outer, float $lane): array
     {
         $window = $due->task->window;
         $says = sprintf(
@@ -124,12 +133,12 @@ final readonly class Ring
             $due->urgency === Urgency::Done ? ', done' : '',
         );
         if ($due->urgency === Urgency::Done) {
-            return [self::sector('done', $window->opens, $window->closes, $outer, self::LANE, $says)];
+            return [self::sector('done', $window->opens, $window->closes, $outer, $lane, $says)];
         }
 
         return [
-            self::sector('open', $window->opens, $window->closes, $outer, self::LANE, $says),
-            self::sector('best', $window->bestFrom, $window->bestTo, $outer, self::LANE, $says),
+            self::sector('open', $window->opens, $window->closes, $outer, $lane, $says),
+            self::sector('best', $window->bestFrom, $window->bestTo, $outer, $lane, $says),
         ];
     }
 

@@ -62,6 +62,17 @@ final class DrawingTest extends FeatureTestCase
         self::assertSame(1100, $this->bluebeard->fresh()?->flowering_height_mm);
     }
 
+    public function test_buds_are_counted_on_an_arm_seen_near_and_what_is_not_cut_is_seen_whole(): void
+    {
+        $vine = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'grape-vine']);
+        $this->actingAs($this->hand())
+            ->get("/plants/$vine->id/drawing?task=final-pass")
+            ->assertOk()
+            ->assertSee('is-near', false);
+        $this->logged([], $vine, 'final-pass');
+        $this->get("/plants/$vine->id/drawing?task=final-pass")->assertOk()->assertDontSee('is-near', false);
+    }
+
     public function test_an_impossible_wish_gets_the_nearest_possible_and_why(): void
     {
         $this->actingAs($this->hand())
@@ -270,22 +281,22 @@ final class DrawingTest extends FeatureTestCase
     }
 
     /** @param  array<string, mixed>  $said */
-    private function logged(array $said): VisitTask
+    private function logged(array $said, ?Plant $plant = null, string $of = 'spring-cut'): VisitTask
     {
         $visit = $this->visit();
         $task = $visit
             ->tasks()
             ->create([
-                'plant_id' => $this->bluebeard->id,
-                'task' => 'spring-cut',
+                'plant_id' => ($plant ?? $this->bluebeard)->id,
+                'task' => $of,
                 'season' => 2027,
                 'position' => 1,
                 'prescribed' => $visit->tasks()->firstOrFail()->prescribed,
             ]);
         WorkLog::query()->create([
             'visit_task_id' => $task->id,
-            'plant_id' => $this->bluebeard->id,
-            'task' => 'spring-cut',
+            'plant_id' => ($plant ?? $this->bluebeard)->id,
+            'task' => $of,
             'season' => 2027,
             'on' => '2027-02-20',
             'outcome' => 'done',

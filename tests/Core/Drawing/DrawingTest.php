@@ -105,6 +105,26 @@ final class DrawingTest extends TestCase
         }
     }
 
+    /** With as many tasks as a vine has, the rings leave room in the middle for the word for today. */
+    public function test_many_tasks_make_narrower_rings_and_leave_the_heart_free(): void
+    {
+        $year = $this->year('grape-vine');
+        $few = Ring::of($year);
+        $many = Ring::of(new PlantYear(
+            $year->span, $year->today,
+            [...$year->tasks, ...$this->year('wisteria')->tasks, ...$this->year('sour-cherry')->tasks],
+            $year->closed, $year->bloom, $year->visits,
+        ));
+        self::assertSame(11.0, $few->sectors[0]->outer - $few->sectors[0]->inner);
+        self::assertLessThan(11.0, $many->sectors[0]->outer - $many->sectors[0]->inner);
+        foreach ([$few, $many] as $ring) {
+            self::assertGreaterThanOrEqual(19.99, $ring->heart);
+            foreach ($ring->sectors as $sector) {
+                self::assertGreaterThanOrEqual(19.99, $sector->inner);
+            }
+        }
+    }
+
     public function test_the_ring_draws_the_days_outside_the_windows(): void
     {
         $span = Span::of($this->day('2027-01-01'), $this->day('2027-12-31'));
