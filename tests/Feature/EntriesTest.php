@@ -53,6 +53,14 @@ final class EntriesTest extends FeatureTestCase
         self::assertSame(35, WorkLog::query()->sole()->minutes);
     }
 
+    public function test_fifty_words_are_taken_at_once_and_no_more(): void
+    {
+        $words = array_map(fn (): array => $this->word([]), range(1, 51));
+        $this->send(...$words)->assertStatus(422)->assertJsonValidationErrors('entries');
+        self::assertSame(0, Entry::query()->count());
+        $this->send(...array_slice($words, 1))->assertOk()->assertJsonCount(50, 'results');
+    }
+
     public function test_a_correction_takes_the_place_of_the_old_and_taken_back_the_old_stands_again(): void
     {
         $first = $this->word(['minutes' => 35]);

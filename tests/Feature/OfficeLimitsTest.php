@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Clients\SeasonLetterNotification;
 use App\Formats\Cells;
 use App\Formats\CsvFile;
+use App\Formats\GardenNames;
 use App\Formats\Near;
 use App\Formats\TakeBackImport;
 use App\Formats\WriteImport;
@@ -157,6 +158,18 @@ final class OfficeLimitsTest extends FeatureTestCase
     public function test_what_was_meant_is_guessed_within_bounds(string $said, array $known, ?string $meant): void
     {
         self::assertSame($meant, Near::to($said, $known));
+    }
+
+    public function test_the_name_of_a_garden_is_as_long_as_one_may_be(): void
+    {
+        $long = str_repeat('x', 120);
+        $garden = Garden::factory()->create(['name' => $long]);
+        $names = new GardenNames;
+        $cells = new Cells(['garden' => $long]);
+        self::assertSame([$garden->id, []], [$names->of($cells), $cells->faults]);
+        $cells = new Cells(['garden' => "{$long}y"]);
+        self::assertNull($names->of($cells));
+        self::assertContains('garden: is longer than 120 letters', $cells->faults);
     }
 
     public function test_cells_are_read_at_their_edges(): void

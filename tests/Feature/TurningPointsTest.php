@@ -322,6 +322,14 @@ final class TurningPointsTest extends FeatureTestCase
         self::assertSame(1.0, $patience->spent(2));
         self::assertTrue($patience->isCalledOff());
         self::assertSame(1.0, (new Patience($draft, 0, 9.0))->spent(0));
+        // Of a longer time the same is a smaller share.
+        $draft->update(['status' => DraftStatus::Looking]);
+        $long = new Patience($draft, 1000, 0.0);
+        $long->spent(0);
+        usleep(250_000);
+        $long->spent(1);
+        self::assertGreaterThan(0.0, $draft->refresh()->share);
+        self::assertLessThan(0.1, $draft->share);
     }
 
     public function test_visits_without_a_task_are_told_apart_on_a_round(): void
