@@ -65,8 +65,9 @@ final readonly class Drawings
         $flowers = $task->amount(Effect::FloweringHeight)?->target;
 
         return new Drawn(
-            // Buds are counted on an arm seen near; one whose canes are laid anew, or that is not cut, is seen whole.
-            $living->kind->habit->key === 'arms' && $stage->cuts !== [] && $yearly->amount(Effect::BudsOnNewCanes) === null
+            // Buds are counted on an arm seen near; one that is not cut, or whose canes are laid anew, is seen whole.
+            $living->kind->habit->key === 'arms' && $stage->cuts !== []
+            && $yearly->amount(Effect::BudsOnNewCanes) === null
                 ? Portrait::arm($stage)
                 : Portrait::alone($stage, leastMm: max(300, $flowers ?? 0)),
             $cut, $flowers, self::inWords($stage, $cut, $flowers, 'as it stands'), $likeness->restsOn,

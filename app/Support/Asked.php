@@ -34,7 +34,7 @@ final readonly class Asked
      */
     public static function isOf(ViewErrorBag $errors, string $bag): bool
     {
-        $wrong = array_filter($errors->getBags(), static fn (MessageBag $each): bool => $each->any());
+        $wrong = array_filter($errors->getBags(), static fn (MessageBag $each): bool => $each->isNotEmpty());
 
         return $wrong === [] || isset($wrong[$bag]);
     }

@@ -45,7 +45,9 @@ final readonly class Ring
      */
     public static function of(PlantYear $year, array $days = []): self
     {
-        $keys = array_values(array_unique(array_map(static fn (DueTask $due): string => $due->task->key, $year->tasks)));
+        $keys = array_values(array_unique(
+            array_map(static fn (DueTask $due): string => $due->task->key, $year->tasks),
+        ));
         // One for each task, half of one for bloom, one for what is outside.
         $asked = (count($keys) + 2) * (self::LANE + self::GAP) - self::LANE / 2;
         $scale = min(1.0, (self::RIM - self::HEART) / $asked);
