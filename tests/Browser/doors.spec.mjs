@@ -58,14 +58,14 @@ test('who is signed out or without signal is told so where days, years or drawin
         await expect(page.locator('main')).toHaveCount(1);
     };
     await one('/plants/8', again => page.getByLabel('Height, cm').fill(again ? '120' : '110'),
-        '.measures .wrong-note', 'No connection: the drawing is as it was.');
+        '.measures .wrong-note', 'It could not be drawn just now: the drawing is as it was.');
     await one(plan, async again => {
         await page.getByLabel('Day of the visit').fill(again ? '2027-08-30' : '2027-08-31');
     }, '#day > .wrong-note', 'could not be worked out just now');
     await one('/gardens/1/edit', async again => {
         await page.getByLabel('Height above the sea, m').fill(again ? '120' : '130');
         await page.getByLabel('Latitude').focus();
-    }, '[x-data^=siteYear] > .wrong-note', 'No connection: the year drawn here is as it was.');
+    }, '[x-data^=siteYear] > .wrong-note', 'It could not be drawn just now: the year is as it was.');
     // Visits are moved at the desk.
     if (page.viewportSize().width < 700) return;
     const cards = page.locator('[data-visit]');

@@ -20,7 +20,7 @@ const drawing = (url) => ({
             const query = new URLSearchParams(new FormData(this.$refs.form));
             query.delete('_token');
             query.delete('_method');
-            const drawn = await piece(`${url}?${query}`, 'No connection: the drawing is as it was.');
+            const drawn = await piece(`${url}?${query}`, 'It could not be drawn just now: the drawing is as it was.');
             const open = this.$refs.picture.querySelector('details')?.open;
             this.$refs.picture.innerHTML = drawn;
             if (open) this.$refs.picture.querySelector('details').open = true;

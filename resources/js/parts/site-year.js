@@ -16,7 +16,7 @@ const siteYear = url => ({
         const names = ['latitude', 'longitude', 'elevation_m', 'last_frost', 'first_frost', 'winter', 'normals'];
         const query = new URLSearchParams(names.map(name => [name, value(name)]));
         try {
-            const drawn = await piece(`${url}?${query}`, 'No connection: the year drawn here is as it was.');
+            const drawn = await piece(`${url}?${query}`, 'It could not be drawn just now: the year is as it was.');
             if (mine !== this.latest) return;
             this.$refs.year.innerHTML = drawn;
             this.said = '';
