@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Bridge\ReadsRain;
 use App\Models\Plant;
 use App\Record\LogWork;
 use App\Weather\Outlook;
@@ -113,6 +114,13 @@ final class WeatherTest extends FeatureTestCase
         // Done on another day, other rain has come after it.
         $log->update(['on' => '2027-02-18']);
         self::assertTrue($asked('2027-02-23'));
+        self::assertSame(0, $log->refresh()->rain_mm);
+        // Six weeks and more after a cut nothing is due any more that rain could spare.
+        $log->forceFill(['rain_mm' => null])->save();
+        $rain = $this->app->make(ReadsRain::class);
+        $rain->readIfDue(Day::parse('2027-04-05'));
+        self::assertNull($log->refresh()->rain_mm);
+        $rain->readIfDue(Day::parse('2027-04-04'));
         self::assertSame(0, $log->refresh()->rain_mm);
     }
 
