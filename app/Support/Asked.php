@@ -39,6 +39,12 @@ final readonly class Asked
         return $wrong === [] || isset($wrong[$bag]);
     }
 
+    /** How many answers were refused, in whichever form of the page. */
+    public static function refused(ViewErrorBag $errors): int
+    {
+        return array_sum(array_map(static fn (MessageBag $each): int => count($each->keys()), $errors->getBags()));
+    }
+
     /** What a form was filled in with before it came back, else what is kept; never a list. */
     public static function before(string $field, mixed $kept = null): mixed
     {

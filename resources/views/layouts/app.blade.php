@@ -1,3 +1,4 @@
+@use('App\Support\Asked')
 <!doctype html>
 <html lang="en">
 <head>
@@ -40,7 +41,7 @@
             <form class="searching" action="{{ route('search') }}" role="search">
                 <label class="visually-hidden" for="search">Find a plant or garden</label>
                 <input class="form-control" type="search" id="search" name="q" placeholder="Find a plant or garden"
-                    value="{{ request()->routeIs('search') ? App\Support\Asked::text(request(), 'q') : '' }}">
+                    value="{{ request()->routeIs('search') ? Asked::text(request(), 'q') : '' }}">
             </form>
             <div class="who">
                 <a class="me" href="{{ route('account') }}">{{ auth()->user()->name }}<span
@@ -62,9 +63,9 @@
             @endif
         </div>
     @endif
-    @if ($errors->any() && ! ($quiet ?? false))
-        <div class="said wrong" role="alert">Nothing is saved yet: {{ $errors->count() === 1 ? 'one answer needs'
-            : $errors->count().' answers need' }} another look.</div>
+    @if (Asked::refused($errors) > 0 && ! ($quiet ?? false))
+        <div class="said wrong" role="alert">Nothing is saved yet: {{ Asked::refused($errors) === 1
+            ? 'one answer needs' : Asked::refused($errors).' answers need' }} another look.</div>
     @endif
     {{ $slot }}
 </main>

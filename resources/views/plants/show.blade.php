@@ -53,8 +53,8 @@
                             type="number" id="m-young" name="stems_young"
                             value="{{ $stands->stems?->young }}"></div>
                     @endif
-                    @can('update', $plant)<button class="btn btn-quiet">Keep</button>@endcan
                     <p class="wrong-note w-100 mb-0" x-show="said" x-cloak x-text="said" aria-live="polite"></p>
+                    @can('update', $plant)<button class="btn btn-quiet">Keep</button>@endcan
                     @error('sure')<label class="form-check w-100"><input class="form-check-input" type="checkbox"
                         name="sure" value="1"> <span class="form-check-label">I am sure: it is right as it
                         stands.</span></label>@enderror
