@@ -330,14 +330,17 @@ test('a new version of the application sends what the one before kept', async ({
     await page.goto(sheet);
     await turn(page);
     await log(page);
+    // The browser may find the new one by itself, before it is asked to look.
+    await page.evaluate(() => {
+        window.changed = new Promise(done => navigator.serviceWorker.addEventListener('controllerchange', done));
+    });
     try {
         appendFileSync('public/sw.js', '\n// a version later\n');
         await context.setOffline(false);
         await page.evaluate(async () => {
             const registration = await navigator.serviceWorker.ready;
-            const changed = new Promise(done => navigator.serviceWorker.addEventListener('controllerchange', done));
             await registration.update();
-            await changed;
+            await window.changed;
         });
         await page.reload();
         await expect(page.locator('.leaf.job.is-done')).toHaveCount(1);
