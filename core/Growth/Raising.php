@@ -91,7 +91,8 @@ final readonly class Raising
         $axes = [];
         for ($id = 0; $id < $stems; $id++) {
             // A hanging head is even all round: one that sets out level beside one that rises first.
-            $rank = $habit->hangs() ? 4 * $id % $stems : $id;
+            $half = intdiv($id, 2);
+            $rank = $habit->hangs() ? ($id % 2 === 0 ? $half : $stems - 1 - $half) : $id;
             $axes[$id] = Axis::shoot(
                 $id, null, $habit->base($id),
                 fmod($faces + ($onWires ? ($id % 2 === 0 ? 90 : 270) : 360 * $id / $stems), 360),

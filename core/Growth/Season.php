@@ -96,10 +96,7 @@ final readonly class Season
             }
         }
 
-        return new LivingPlant(
-            $grown->kind, $grown->season, $axes, $grown->next, $grown->roots, 0, $grown->seed, $grown->facesDeg,
-            $grown->mirrored, $grown->stout,
-        );
+        return $grown->having($axes);
     }
 
     /**

@@ -63,9 +63,10 @@
             @endif
         </div>
     @endif
-    @if (Asked::refused($errors) > 0 && ! ($quiet ?? false))
-        <div class="said wrong" role="alert">Nothing is saved yet: {{ Asked::refused($errors) === 1
-            ? 'one answer needs' : Asked::refused($errors).' answers need' }} another look.</div>
+    @php($refused = Asked::refused($errors))
+    @if ($refused > 0 && ! ($quiet ?? false))
+        <div class="said wrong" role="alert">Nothing is saved yet: {{ $refused === 1 ? 'one answer needs'
+            : $refused.' answers need' }} another look.</div>
     @endif
     {{ $slot }}
 </main>
