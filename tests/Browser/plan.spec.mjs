@@ -161,4 +161,9 @@ test('from the plan to the button that plans a visit, by fewer than twenty-five 
     for (let tabs = 0; tabs < 10 && (await at())[0] !== 'Plan the visit'; tabs++) await press('Tab');
     expect((await at())[0]).toBe('Plan the visit');
     expect(keys).toBeLessThan(25);
+    // Or by one, which turns to it and writes nothing.
+    await page.reload();
+    await page.keyboard.press('p');
+    expect((await at())[0]).toBe('Plan the visit');
+    await expect(page).toHaveURL(/visits\/plan\?/);
 });

@@ -88,8 +88,8 @@
             <dt><kbd>b</kbd></dt><dd>Plant book</dd>
             <dt><kbd>h</kbd></dt><dd>House practice</dd>
             <dt><kbd>n</kbd></dt><dd>The practice bench</dd>
-            <dt><kbd>p</kbd></dt><dd>Plan a visit, on a garden or a plant; on the Plan, to the button that
-                asks for one</dd>
+            <dt><kbd>p</kbd></dt><dd>Plan a visit, on a garden or a plant; on the Plan and where a visit is
+                planned, to the button that does it</dd>
             <dt><kbd>,</kbd> <kbd>.</kbd></dt><dd>The week before, the week after, on the Plan</dd>
             <dt><kbd>e</kbd></dt><dd>Edit what is shown</dd>
             <dt><kbd>j</kbd></dt><dd>Judge the stems of a plant</dd>

@@ -41,7 +41,7 @@
             <x-field name="outside_reason" label="Reason, if the day is outside the common days"
                 :value="Asked::text(request(), 'outside_reason')" help="Shown on the sheet and kept in the record." />
             <x-field name="crew_id" label="Crew" :value="$garden->crew_id" :options="$crews" empty="no crew yet" />
-            <button class="btn btn-primary w-100">Plan the visit</button>
+            <button class="btn btn-primary w-100" data-key="p">Plan the visit</button>
         </div>
     </form>
 </x-layout>
