@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
@@ -38,6 +39,9 @@ final class Visit extends Model
 {
     use InOneStroke;
     use KeepsVersions;
+
+    /** Days after its own on which a visit nobody has logged still holds its tasks: a phone may be without signal. */
+    public const HELD_DAYS = 2;
 
     protected $fillable = ['garden_id', 'crew_id', 'on', 'outside_reason', 'planned_by', 'locked', 'confirmed'];
 
@@ -80,6 +84,38 @@ final class Visit extends Model
             )
             ->count();
         DB::table('visits')->where('id', $visit)->update(['unlogged' => $unlogged, 'waiting' => $unlogged > 0]);
+    }
+
+    /**
+     * Narrows a query on visits to those that hold the tasks on them: today's and later ones, and recent ones whose log
+     * may still be on its way. On a day that its crew has lost, a visit up to today holds nothing; later ones are
+     * replanned as whole visits.
+     */
+    public static function holding(Builder $visits, Day $today): Builder
+    {
+        return $visits
+            ->where('visits.on', '>=', (string) $today->minus(self::HELD_DAYS))
+            ->where(static fn (Builder $held) => $held
+                ->where('visits.on', '>', (string) $today)
+                ->orWhereNotExists(self::dayOff(...)));
+    }
+
+    /** Narrows a query on visits to those of the past, or of a day lost, that hold nothing any more. */
+    public static function over(Builder $visits, Day $today): Builder
+    {
+        return $visits
+            ->where('visits.on', '<=', (string) $today)
+            ->where(static fn (Builder $over) => $over
+                ->where('visits.on', '<', (string) $today->minus(self::HELD_DAYS))
+                ->orWhereExists(self::dayOff(...)));
+    }
+
+    private static function dayOff(Builder $day): void
+    {
+        $day->from('crew_days_off')
+            ->whereColumn('crew_days_off.crew_id', 'visits.crew_id')
+            ->whereColumn('crew_days_off.on', 'visits.on')
+            ->whereNull('crew_days_off.people');
     }
 
     /** Stands where it is: nobody but a person moves it. */

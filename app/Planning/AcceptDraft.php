@@ -100,8 +100,9 @@ final readonly class AcceptDraft
     private function inGarden(int $garden, array $changes, ?User $by, Day $today): void
     {
         $row = Garden::query()->findOrFail($garden);
+        // What was logged stays with its log: done or not, it was that day's.
         $standing = self::visits([$garden], $today)->flatMap(static fn (Visit $visit) => $visit->tasks)
-            ->keyBy(FirmBrief::ref(...));
+            ->filter(static fn (VisitTask $task): bool => $task->log === null)->keyBy(FirmBrief::ref(...));
         $new = array_values(array_filter(
             array_merge(...array_column($changes, 'tasks')), static fn (string $ref): bool => ! $standing->has($ref),
         ));

@@ -12,6 +12,7 @@ use App\Models\Visit as VisitRow;
 use App\Models\VisitTask;
 use App\Weather\Outlook;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Span;
@@ -68,7 +69,7 @@ final readonly class FirmBrief
             $its = new Visit((string) $visit->garden_id, (string) $visit->crew_id, $visit->on, $refs);
             $stands ? $fixed[] = $its : $present[] = $its;
         }
-        $works = array_diff_key($works, self::elsewhere($horizon));
+        $works = array_diff_key($works, self::elsewhere($horizon, $today));
 
         return new self(
             new Brief(
@@ -173,20 +174,19 @@ final readonly class FirmBrief
     }
 
     /**
-     * Tasks that stand on visits outside the horizon: those to come, and those that wait for their log.
+     * Tasks that stand on visits outside the horizon: those to come, and those whose log may still be on its way.
      *
      * @return array<string, true>
      */
-    private static function elsewhere(Span $horizon): array
+    private static function elsewhere(Span $horizon, Day $today): array
     {
         $tasks = DB::table('visit_tasks')
             ->join('visits', 'visits.id', '=', 'visit_tasks.visit_id')
-            ->where(static fn ($visits) => $visits
-                ->where(static fn ($past) => $past->where('on', '<', (string) $horizon->from)->where('waiting', true))
-                ->orWhere('on', '>', (string) $horizon->to))
-            ->whereNotExists(
-                static fn ($log) => $log->from('work_logs')->whereColumn('work_logs.visit_task_id', 'visit_tasks.id'),
-            )
+            ->where('visit_tasks.standing', 1)
+            ->where(static fn (Builder $held) => VisitRow::holding($held, $today))
+            ->where(static fn (Builder $outside) => $outside
+                ->where('visits.on', '<', (string) $horizon->from)
+                ->orWhere('visits.on', '>', (string) $horizon->to))
             ->get(['plant_id', 'task', 'season']);
         $elsewhere = [];
         foreach ($tasks as $task) {

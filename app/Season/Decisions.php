@@ -35,6 +35,7 @@ final readonly class Decisions
         }
         $draft = PlanDraft::latestOne();
         $unplanned = Unplanned::count($today, DueTask::CLOSING_DAYS);
+        $again = Unplanned::dueAgain($today);
         $lost = count(self::lost($today));
         $unlogged = DB::table('visits')->where('waiting', true)->where('on', '<', (string) $today);
         $waiting = $unlogged->orderBy('on')->limit(Unplanned::MANY)->pluck('id')->count();
@@ -51,6 +52,13 @@ final readonly class Decisions
             $unplanned > 0
                 ? self::decision(
                     self::some($unplanned, 'task').' closing within two weeks and on no visit',
+                    route('plan').'#closing',
+                )
+                : null,
+            $again > 0
+                ? self::decision(
+                    self::some($again, 'task').' due again: '.($again === 1 ? 'its visit was' : 'their visits were')
+                        .' lost or not logged',
                     route('plan').'#closing',
                 )
                 : null,

@@ -6,9 +6,14 @@ namespace App\Season;
 
 use PruningHook\Core\Fault;
 
-/** A task of a plant in a season, as forms and links write it: `12:winter-pass:2027`. */
+/**
+ * A task of a plant in a season, as forms and links write it: `12:winter-pass:2027`. The second pass of a task that is
+ * repeated has a number in its key: `12:follow-dead-heading-2:2027`.
+ */
 final readonly class TaskChoice
 {
+    public const PATTERN = '/^(\d{1,9}):([a-z][a-z0-9-]{0,79}):(\d{4})$/';
+
     private function __construct(
         public int $plant,
         public string $task,
@@ -24,7 +29,7 @@ final readonly class TaskChoice
     /** @throws Fault when it is written otherwise */
     public static function parse(string $text): self
     {
-        if (preg_match('/^(\d{1,9}):([a-z-]{1,60}):(\d{4})$/', $text, $part) !== 1) {
+        if (preg_match(self::PATTERN, $text, $part) !== 1) {
             throw new Fault("\"$text\" is not a task of a plant");
         }
 

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Season;
 
+use App\Models\Visit;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 
-/** What is the crews' own, closes soon and stands on no visit. */
+/** What is the crews' own, closes soon and stands on no visit that still holds it. */
 final readonly class Unplanned
 {
     /** So many and more are not counted one by one. */
@@ -18,6 +19,25 @@ final readonly class Unplanned
     public static function count(Day $today, int $days): int
     {
         return DB::query()->fromSub(self::within($today, $days)->limit(self::MANY), 'waiting')->count();
+    }
+
+    /** How many are due again because their visit was lost, or nobody logged it, up to thirty. */
+    public static function dueAgain(Day $today): int
+    {
+        $left = DB::table('visits')
+            ->join('visit_tasks', 'visit_tasks.visit_id', '=', 'visits.id')
+            ->join('season_tasks', static fn ($join) => $join
+                ->on('season_tasks.plant_id', '=', 'visit_tasks.plant_id')
+                ->on('season_tasks.task', '=', 'visit_tasks.task')
+                ->on('season_tasks.season', '=', 'visit_tasks.season'))
+            ->where('visits.waiting', true)
+            ->where('visit_tasks.standing', 1)
+            ->where('season_tasks.done', false)
+            ->where('season_tasks.closes', '>=', $today->number)
+            ->limit(self::MANY)
+            ->select('visit_tasks.id');
+
+        return DB::query()->fromSub(Visit::over($left, $today), 'due_again')->count();
     }
 
     /** The first to close first. */
@@ -34,8 +54,8 @@ final readonly class Unplanned
                 ->whereColumn('visit_tasks.plant_id', 'season_tasks.plant_id')
                 ->whereColumn('visit_tasks.task', 'season_tasks.task')
                 ->whereColumn('visit_tasks.season', 'season_tasks.season')
-                ->where(static fn ($on) => $on->where('visits.on', '>=', (string) $today)
-                    ->orWhere('visits.waiting', true)))
+                ->where('visit_tasks.standing', 1)
+                ->where(static fn (Builder $held) => Visit::holding($held, $today)))
             ->orderBy('closes')
             ->orderBy('season_tasks.id')
             ->select(

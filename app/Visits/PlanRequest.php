@@ -25,7 +25,7 @@ final class PlanRequest extends AskedRequest
         return [
             'on' => PlanDay::rules(),
             'tasks' => ['required', 'array', 'min:1', 'max:100'],
-            'tasks.*' => ['required', 'string', 'regex:/^\d{1,9}:[a-z-]{1,60}:\d{4}$/'],
+            'tasks.*' => ['required', 'string', 'regex:'.TaskChoice::PATTERN],
             'crew_id' => ['nullable', 'integer', 'exists:crews,id', $this->givesTo(...)],
             'outside_reason' => ['nullable', 'string', 'max:500'],
         ];

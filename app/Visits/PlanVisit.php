@@ -11,7 +11,6 @@ use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Season\TaskChoice;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Calendar\Day;
@@ -131,7 +130,8 @@ final readonly class PlanVisit
     }
 
     /**
-     * What stands on a visit whose day went by without it gives way to being planned again.
+     * What stands on a visit that no longer holds it gives way to being planned again: its day went by without a log, or
+     * was lost.
      *
      * @param  list<Job>  $jobs
      */
@@ -140,7 +140,7 @@ final readonly class PlanVisit
         $plants = array_map(static fn (Job $job): int => (int) $job->plant, $jobs);
         foreach (array_chunk(array_unique($plants), 500) as $some) {
             DB::table('visit_tasks')->whereIn('plant_id', $some)->where('standing', 1)
-                ->whereIn('visit_id', DB::table('visits')->select('id')->where('on', '<', (string) $today))
+                ->whereIn('visit_id', Visit::over(DB::table('visits'), $today)->select('id'))
                 ->update(['standing' => null]);
         }
     }
@@ -165,8 +165,7 @@ final readonly class PlanVisit
     }
 
     /**
-     * A task that already stands on a visit to come is not planned again: somebody else was quicker, or the form was
-     * sent twice.
+     * A task that already stands on a visit is not planned again: somebody else was quicker, or the form was sent twice.
      *
      * @param  list<Job>  $jobs
      *
@@ -174,9 +173,9 @@ final readonly class PlanVisit
      */
     private function refuseTwice(array $jobs, Day $today): void
     {
-        $standing = VisitTask::query()->with(['visit', 'plant'])->doesntHave('log')
+        $standing = VisitTask::query()->with(['visit', 'plant'])->where('standing', true)
             ->whereIn('plant_id', array_map(static fn (Job $job): int => (int) $job->plant, $jobs))
-            ->whereHas('visit', static fn (Builder $visit) => $visit->where('on', '>=', (string) $today))
+            ->whereIn('visit_id', Visit::holding(DB::table('visits'), $today)->select('id'))
             ->get(['id', 'visit_id', 'plant_id', 'task', 'season']);
         foreach ($jobs as $job) {
             $planned = $standing->first(

@@ -18,8 +18,15 @@ use App\Models\VisitTask;
 use App\Planning\AcceptDraft;
 use App\Planning\MakeDraft;
 use App\Planning\MakeTrue;
+use App\PlantBook\PlantBookFiles;
+use App\Season\Decisions;
+use App\Season\TaskChoice;
+use App\Season\Unplanned;
+use App\Support\Today;
+use App\Visits\PlanVisit;
 use App\Weather\Outlook;
 use App\Weather\WeatherStation;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 use Tests\Support\KnownWeather;
@@ -303,6 +310,115 @@ final class PlanTest extends FeatureTestCase
         self::assertContains($ref, $planned());
         $this->put("/tasks/$task->id/log", ['outcome' => 'done', 'minutes' => 30])->assertSessionHasNoErrors();
         self::assertNotContains($ref, $planned());
+    }
+
+    public function test_a_pass_that_comes_again_is_planned_like_any_other(): void
+    {
+        config(['hook.today' => '2027-07-20']);
+        Carbon::setTestNow('2027-07-20 10:00:00');
+        $rose = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bush-rose']);
+        $done = $this->app->make(PlanVisit::class)->plan(
+            $this->garden, Day::parse('2027-07-12'), [TaskChoice::of($rose->id, 'dead-heading', 2027)], null,
+            $this->crew->id, null, Day::parse('2027-07-12'),
+        )->tasks()->firstOrFail();
+        $this->actingAs($this->boss)
+            ->put("/tasks/$done->id/log", ['outcome' => 'done', 'on' => '2027-07-12', 'minutes' => 20])
+            ->assertSessionHasNoErrors();
+        $again = "$rose->id:follow-dead-heading-2:2027";
+        $draft = $this->asked();
+        self::assertContains($again, array_merge(...array_column($draft->result['changes'] ?? [], 'tasks')));
+        $this->put("/plan/drafts/$draft->id", ['all' => 1])->assertSessionHasNoErrors();
+        self::assertTrue(VisitTask::query()->where('task', 'follow-dead-heading-2')->exists());
+        $this->post("/plan/drafts/$draft->id/undo")->assertSessionHasNoErrors();
+        $this->post("/gardens/{$this->garden->id}/visits", ['on' => '2027-07-24', 'tasks' => [$again]])
+            ->assertSessionHasNoErrors();
+        self::assertTrue(VisitTask::query()->where('task', 'follow-dead-heading-2')->exists());
+    }
+
+    public function test_every_key_a_task_can_have_can_be_chosen(): void
+    {
+        $book = $this->app->make(PlantBookFiles::class)->readAll();
+        $keys = [];
+        foreach ($book->recipes->all() as $recipe) {
+            foreach ($recipe->followUps as $follow) {
+                $keys[] = "follow-{$follow->value->key}";
+            }
+        }
+        foreach (array_keys($book->names) as $kind) {
+            foreach ($book->kind($kind)->tasks as $rule) {
+                $keys[] = $rule->key;
+                $keys = [...$keys, ...$rule->everyDays === null ? [] : ["follow-$rule->key-2", "follow-$rule->key-10"]];
+            }
+        }
+        self::assertContains('follow-dead-heading-10', $keys);
+        foreach (array_unique($keys) as $key) {
+            $choice = TaskChoice::of(PHP_INT_MAX % 1_000_000_000, $key, 2027);
+            self::assertEquals($choice, TaskChoice::parse((string) $choice));
+            self::assertMatchesRegularExpression(TaskChoice::PATTERN, (string) $choice);
+        }
+    }
+
+    public function test_what_a_lost_day_or_two_days_without_a_log_left_undone_is_due_again(): void
+    {
+        $ref = "{$this->wisteria->id}:winter-pass:2027";
+        $planned = fn (): array => array_merge(...array_column($this->asked()->result['changes'] ?? [], 'tasks'));
+        $due = fn (): int => Unplanned::count(Today::day(), 42);
+        $says = fn (): array => array_column(
+            $this->app->make(Decisions::class)->of($this->boss, Today::day()), 'says',
+        );
+        $visit = $this->visit('2027-02-18');
+        self::assertNotContains($ref, $planned(), 'for two days a log may still be on its way');
+        self::assertSame(0, $due());
+        $again = 'One task due again: its visit was lost or not logged';
+        self::assertNotContains($again, $says());
+        // The crew never came: frost.
+        $off = CrewDayOff::query()->create(['crew_id' => $this->crew->id, 'on' => '2027-02-18', 'why' => 'frost']);
+        self::assertContains($ref, $planned());
+        self::assertSame(1, $due());
+        self::assertContains($again, $says());
+        $off->delete();
+        self::assertNotContains($ref, $planned());
+        // Fewer came, but they came.
+        CrewDayOff::query()->create(
+            ['crew_id' => $this->crew->id, 'on' => '2027-02-18', 'why' => 'ill', 'people' => 1],
+        );
+        self::assertNotContains($ref, $planned());
+        config(['hook.today' => '2027-02-21']);
+        self::assertContains($again, $says());
+        $draft = $this->asked();
+        self::assertContains($ref, array_merge(...array_column($draft->result['changes'] ?? [], 'tasks')));
+        $this->put("/plan/drafts/$draft->id", ['all' => 1])->assertSessionHasNoErrors();
+        self::assertSame(0, $due());
+        self::assertNotContains($again, $says());
+        self::assertSame([$visit->id], Visit::query()->where('on', '2027-02-18')->pluck('id')->all(), 'its sheet stays');
+    }
+
+    public function test_a_day_lost_today_is_planned_anew_by_hand_and_by_the_planner(): void
+    {
+        $visit = $this->visit('2027-02-20');
+        $choice = "{$this->wisteria->id}:winter-pass:2027";
+        $send = fn () => $this->actingAs($this->boss)
+            ->post("/gardens/{$this->garden->id}/visits", ['on' => '2027-02-22', 'tasks' => [$choice]]);
+        $send()->assertSessionHasErrors('tasks');
+        CrewDayOff::query()->create(['crew_id' => $this->crew->id, 'on' => '2027-02-20', 'why' => 'storm']);
+        $send()->assertSessionHasNoErrors();
+        self::assertSame([null, true], [
+            $visit->tasks()->firstOrFail()->standing,
+            VisitTask::query()->where('visit_id', '!=', $visit->id)->sole()->standing,
+        ]);
+    }
+
+    public function test_what_was_tried_today_and_not_done_is_planned_on_a_sheet_of_its_own(): void
+    {
+        $visit = $this->visit('2027-02-20');
+        $task = $visit->tasks()->firstOrFail();
+        $this->actingAs($this->boss)->put("/tasks/$task->id/log", ['outcome' => 'not-done', 'why' => 'weather'])
+            ->assertSessionHasNoErrors();
+        $draft = $this->asked();
+        $this->put("/plan/drafts/$draft->id", ['all' => 1])->assertSessionHasNoErrors();
+        self::assertSame($visit->id, $task->fresh()?->visit_id, 'the log stays where it was said');
+        $next = VisitTask::query()->where('task', $task->task)->whereKeyNot($task->id)->sole();
+        self::assertTrue($next->standing);
     }
 
     public function test_many_changes_are_made_on_the_queue_all_or_none(): void
