@@ -17,15 +17,17 @@ use App\PlantBook\PlantBookFiles;
 use App\Post\SimulatedMail;
 use App\Post\SimulatedTexts;
 use App\Post\TextMessages;
+use App\Support\BrokenDatabase;
 use App\Support\KeptPictures;
+use App\Support\SqliteConnection;
 use App\Support\Today;
 use App\Support\WholeSessions;
-use App\Support\WritesFirst;
 use App\Weather\RainRead;
 use App\Weather\SimulatedStation;
 use App\Weather\WeatherStation;
 use Illuminate\Auth\Events\Login;
 use Illuminate\Auth\Events\Logout;
+use Illuminate\Contracts\Database\LostConnectionDetector;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Filesystem\Filesystem;
@@ -62,7 +64,8 @@ final class AppServiceProvider extends ServiceProvider
 
     public function register(): void
     {
-        Connection::resolverFor('sqlite', static fn (mixed ...$of): WritesFirst => new WritesFirst(...$of));
+        Connection::resolverFor('sqlite', static fn (mixed ...$of): SqliteConnection => new SqliteConnection(...$of));
+        $this->app->singleton(LostConnectionDetector::class, BrokenDatabase::class);
         config(['mail.mailers.post' => ['transport' => 'post']]);
         $this->app->bind(TextMessages::class, SimulatedTexts::class);
         $this->app->scoped(CorePlants::class);

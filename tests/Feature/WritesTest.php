@@ -7,27 +7,24 @@ namespace Tests\Feature;
 use App\Models\Garden;
 use App\Models\Plant;
 use App\Models\VisitTask;
-use App\Support\WritesFirst;
+use App\Support\SqliteConnection;
+use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Queue\Worker;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Str;
+use LogicException;
 use PDO;
 use PDOException;
+use RuntimeException;
 
 /** Strokes that begin by writing, forms that make one however often they are sent, tasks that stand once. */
 final class WritesTest extends FeatureTestCase
 {
     public function test_a_stroke_has_the_pen_from_its_beginning(): void
     {
-        $file = (string) tempnam(sys_get_temp_dir(), 'pen');
-        config(['database.connections.pen' => [
-            'driver' => 'sqlite', 'database' => $file, 'prefix' => '', 'busy_timeout' => 50, 'journal_mode' => 'WAL',
-            'synchronous' => 'FULL', 'foreign_key_constraints' => true,
-        ]]);
-        $pen = DB::connection('pen');
-        self::assertInstanceOf(WritesFirst::class, $pen);
-        $pen->statement('create table lines (line text)');
+        [$pen, $file] = $this->pen();
         self::assertSame(
             ['wal', 2, 50, 1],
             array_map(static fn (string $pragma): mixed => $pen->scalar("pragma $pragma"), [
@@ -51,9 +48,9 @@ final class WritesTest extends FeatureTestCase
         try {
             $pen->transaction(static function () use ($pen): void {
                 $pen->table('lines')->insert(['line' => 'never']);
-                throw new \LogicException('no');
+                throw new LogicException('no');
             });
-        } catch (\LogicException) {
+        } catch (LogicException) {
         }
         // Where another has it too long, that is said, and the next stroke is as good as the first.
         $other->exec('begin immediate');
@@ -68,6 +65,112 @@ final class WritesTest extends FeatureTestCase
         self::assertSame(['ours', 'theirs', 'ours again'], $pen->table('lines')->pluck('line')->all());
         $pen->disconnect();
         unlink($file);
+    }
+
+    public function test_what_only_reads_keeps_nobody_from_writing_and_cannot_write(): void
+    {
+        [$pen, $file] = $this->pen();
+        $other = new PDO("sqlite:$file", options: [PDO::ATTR_TIMEOUT => 0]);
+        $read = $pen->reading(static function () use ($pen, $other): array {
+            $before = $pen->table('lines')->count();
+            $other->exec("insert into lines values ('theirs')");
+
+            return [$before, $pen->table('lines')->count()];
+        });
+        self::assertSame([0, 0], $read, 'and it goes on reading what it began to read');
+        self::assertSame(1, $pen->table('lines')->count());
+        try {
+            $pen->reading(static fn () => $pen->table('lines')->insert(['line' => 'ours']));
+            self::fail('a reader wrote');
+        } catch (QueryException $refused) {
+            self::assertStringContainsString('readonly', $refused->getMessage());
+        }
+        $pen->transaction(static fn () => $pen->table('lines')->insert(['line' => 'ours']));
+        self::assertSame(['theirs', 'ours'], $pen->table('lines')->pluck('line')->all());
+        // Within a transaction that writes, it sees what has been written so far.
+        $pen->transaction(static function () use ($pen): void {
+            $pen->table('lines')->insert(['line' => 'more']);
+            self::assertSame(3, $pen->reading(static fn (): int => $pen->table('lines')->count()));
+        });
+        $pen->disconnect();
+        unlink($file);
+    }
+
+    public function test_a_connection_that_sqlite_rolled_back_by_itself_is_thrown_away(): void
+    {
+        [$pen, $file] = $this->pen();
+        $other = new PDO("sqlite:$file", options: [PDO::ATTR_TIMEOUT => 0]);
+        // What SQLite does where the disk is full: the transaction is gone, and nobody has told PDO.
+        $full = static function () use ($pen): never {
+            $pen->getPdo()->exec('ROLLBACK');
+            throw new LogicException('database or disk is full');
+        };
+        foreach ([1, 2] as $depth) {
+            try {
+                $pen->transaction($depth === 1 ? $full : static fn () => $pen->transaction($full));
+                self::fail('it went on');
+            } catch (RuntimeException|LogicException $thrown) {
+                self::assertNotInstanceOf(PDOException::class, $thrown);
+            }
+            self::assertSame(0, $pen->transactionLevel());
+            $pen->transaction(static fn () => $pen->table('lines')->insert(['line' => "after $depth"]));
+            self::assertSame($depth, (int) $other->query('select count(*) from lines')->fetchColumn());
+        }
+        // And where COMMIT itself is refused.
+        $pen->statement('create table owners (id integer primary key)');
+        $pen->statement('create table owned (owner integer references owners deferrable initially deferred)');
+        foreach ([0, 1] as $by) {
+            try {
+                $write = static fn () => $pen->table('owned')->insert(['owner' => 7]);
+                if ($by === 0) {
+                    $pen->transaction($write);
+                } else {
+                    $pen->beginTransaction();
+                    $write();
+                    $pen->commit();
+                }
+                self::fail('it was committed');
+            } catch (PDOException $refused) {
+                self::assertStringContainsString('FOREIGN KEY', $refused->getMessage());
+            }
+            $pen->transaction(static fn () => $pen->table('lines')->insert(['line' => "kept $by"]));
+            self::assertSame(3 + $by, (int) $other->query('select count(*) from lines')->fetchColumn());
+        }
+        $pen->disconnect();
+        unlink($file);
+    }
+
+    public function test_a_worker_ends_where_the_disk_or_the_database_is_broken(): void
+    {
+        $worker = $this->app->make('queue.worker');
+        self::assertInstanceOf(Worker::class, $worker);
+        $faults = ['database or disk is full' => true, 'disk I/O error' => true, 'database is locked' => false,
+            'database disk image is malformed' => true, 'attempt to write a readonly database' => true];
+        foreach ($faults as $says => $ends) {
+            $fault = new PDOException("SQLSTATE[HY000]: General error: $says");
+            self::assertSame($ends, (function () use ($fault): bool {
+                $this->lostConnection = false;
+                $this->stopWorkerIfLostConnection($fault);
+
+                return $this->lostConnection;
+            })->call($worker), $says);
+        }
+    }
+
+    /** @return array{SqliteConnection, string} a connection to a file of its own, with a table of lines */
+    private function pen(): array
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'pen');
+        config(['database.connections.pen' => [
+            'driver' => 'sqlite', 'database' => $file, 'prefix' => '', 'busy_timeout' => 50, 'journal_mode' => 'WAL',
+            'synchronous' => 'FULL', 'foreign_key_constraints' => true,
+        ]]);
+        DB::purge('pen');
+        $pen = DB::connection('pen');
+        self::assertInstanceOf(SqliteConnection::class, $pen);
+        $pen->statement('create table lines (line text)');
+
+        return [$pen, $file];
     }
 
     public function test_a_busy_office_says_so_and_keeps_nothing(): void
@@ -110,7 +213,7 @@ final class WritesTest extends FeatureTestCase
         $once = Str::uuid()->toString();
         Route::middleware('web')->post('half', static function (): never {
             Garden::factory()->create(['name' => 'Half a garden']);
-            throw new \LogicException('in the middle');
+            throw new LogicException('in the middle');
         });
         $this->actingAs($this->planner())->post('/half', ['_once' => $once])->assertStatus(500);
         self::assertSame(0, Garden::query()->where('name', 'Half a garden')->count());
