@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Due\RenewDue;
 use App\Models\Device;
 use App\People\SameDoor;
 use App\Support\Busy;
 use App\Support\Compressed;
 use App\Support\Failures;
+use App\Support\Heartbeat;
 use App\Support\KeepsSession;
 use App\Support\KeptPictures;
 use App\Support\OwnHost;
@@ -44,6 +46,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withSchedule(static function (Schedule $schedule): void {
         // At night by the firm's clock; whoever runs the office carries the files elsewhere.
         $schedule->command('backup')->dailyAt('02:40')->timezone(Today::zone());
+        $schedule->call(static fn () => Heartbeat::beat(Heartbeat::SCHEDULER))->name('heartbeat')->everyMinute();
+        // Rain that has fallen, days that come into sight, and the eve of a midwinter: done before they are looked at.
+        $schedule->job(new RenewDue)->name('what is due')->hourly();
         $schedule->call(static fn (KeptPictures $pictures) => $pictures->tidy())->name('old pictures')
             ->dailyAt('03:10')->timezone(Today::zone());
         $schedule->call(Device::forgetOld(...))->name('old devices')->dailyAt('03:20')->timezone(Today::zone());

@@ -205,7 +205,6 @@ final class CorePlants
         if (isset($this->years[$row->id])) {
             return $this->years[$row->id];
         }
-        app(WeighsSigns::class)->weighAllIfDue($this->firm());
         $seasons = [];
         foreach (DB::table('garden_seasons')->where('garden_id', $row->id)->get() as $kept) {
             $seasons[(int) $kept->season] = SeasonSeen::of(

@@ -8,6 +8,7 @@ use App\Models\ClientLink;
 use App\Models\Garden;
 use App\Models\User;
 use App\Support\OutsideLink;
+use App\Support\Quietly;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -42,7 +43,10 @@ final readonly class ClientLinks
     public function named(string $token): ClientLink
     {
         $link = ClientLink::query()->with('garden')->where('digest', OutsideLink::digest($token))->firstOrFail();
-        $link->forceFill(['seen_at' => Carbon::now()])->save();
+        // To the hour: a page with a dozen pictures writes once.
+        if ($link->seen_at === null || $link->seen_at->isBefore(Carbon::now()->subHour())) {
+            Quietly::write(static fn () => $link->forceFill(['seen_at' => Carbon::now()])->save());
+        }
 
         return $link;
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Due;
 
-use App\Models\Firm;
 use App\PlantBook\PlantBookFiles;
 use Illuminate\Database\Query\Builder;
 use PruningHook\Core\Calendar\Day;
@@ -26,11 +25,20 @@ final readonly class Basis
 
     /**
      * @param  string  $mark  of the plant book and of the rules that read it
+     * @param  int  $firmRevision  as it stood before kinds and practice were read
      * @param  int  $from  the first day that is looked at, as days since 1970-01-01
      * @param  int  $to  the last
+     * @param  Day  $agedOn  the day by whose midwinters plants are aged: tomorrow, so that midnight finds it done
+     * @param  list<Day>  $agedBy  days whose midwinters will do
      */
-    private function __construct(public string $mark, public int $firmRevision, public int $from, public int $to)
-    {
+    private function __construct(
+        public string $mark,
+        public int $firmRevision,
+        public int $from,
+        public int $to,
+        public Day $agedOn,
+        private array $agedBy,
+    ) {
     }
 
     public static function on(Day $today): self
@@ -39,10 +47,12 @@ final readonly class Basis
         $rules = config('hook.rules');
 
         return new self(
-            hash('xxh128', app(PlantBookFiles::class)->mark().(is_string($rules) ? $rules : '').self::winters($today)),
-            Firm::ours()->revision,
+            hash('xxh128', app(PlantBookFiles::class)->mark().(is_string($rules) ? $rules : '')),
+            app(SeenRevision::class)->number,
             min($wall->from->number, $today->number - DueTask::MISSED_DAYS),
             max($wall->to->number, $today->number + self::PLANNED_AHEAD),
+            $today->plus(1),
+            [$today, $today->plus(1)],
         );
     }
 
@@ -55,20 +65,20 @@ final readonly class Basis
         return Span::of($from, $from->plus(364));
     }
 
-    /** How many midwinters there have been, in either hemisphere: at each, plants are reckoned a year older. */
-    private static function winters(Day $today): int
+    /** How many midwinters there have been in a hemisphere: at each, its plants are a year older. */
+    public static function winters(Hemisphere $hemisphere, Day $on): int
     {
-        $year = $today->year();
-
-        return 2 * $year +
-            ($today->isBefore(Hemisphere::South->midwinterOf($year)) ? 0 : 1) +
-            ($today->isBefore(Hemisphere::North->midwinterOf($year + 1)) ? 0 : 1);
+        return $on->year() + ($on->isBefore($hemisphere->midwinterOf($on->year())) ? 0 : 1)
+            + ($on->isBefore($hemisphere->midwinterOf($on->year() + 1)) ? 0 : 1);
     }
 
-    /** The same, looked at some weeks later: what is stale by this will be stale soon. */
+    /** The same, looked at tomorrow and some weeks later: what is stale by this will be stale soon. */
     public function soon(): self
     {
-        return new self($this->mark, $this->firmRevision, $this->from, $this->to + intdiv(self::SPARE, 2));
+        return new self(
+            $this->mark, $this->firmRevision, $this->from, $this->to + intdiv(self::SPARE, 2), $this->agedOn,
+            [$this->agedOn],
+        );
     }
 
     /** The last day that is worked out. */
@@ -84,10 +94,21 @@ final readonly class Basis
             fn (Builder $any) => $any
                 ->whereNull('kept_gardens.garden_id')
                 ->orWhereColumn('kept_gardens.revision', '!=', 'gardens.revision')
-                ->orWhere('kept_gardens.firm_revision', '!=', $this->firmRevision)
+                ->orWhere(fn (Builder $north) => $north->where('gardens.latitude', '>=', 0)
+                    ->whereNotIn('kept_gardens.winters', $this->wintersThatDo(Hemisphere::North)))
+                ->orWhere(fn (Builder $south) => $south->where('gardens.latitude', '<', 0)
+                    ->whereNotIn('kept_gardens.winters', $this->wintersThatDo(Hemisphere::South)))
                 ->orWhere('kept_gardens.book_mark', '!=', $this->mark)
                 ->orWhere('kept_gardens.covers_from', '>', $this->from)
                 ->orWhere('kept_gardens.covers_to', '<', $this->to),
         );
+    }
+
+    /** @return list<int> */
+    private function wintersThatDo(Hemisphere $hemisphere): array
+    {
+        return array_values(array_unique(array_map(
+            static fn (Day $day): int => self::winters($hemisphere, $day), $this->agedBy,
+        )));
     }
 }

@@ -7,19 +7,30 @@ namespace App\Due;
 use App\Bridge\CorePlants;
 use App\Bridge\ReadsRain;
 use App\Models\Garden;
+use App\Support\Busy;
+use App\Support\Heartbeat;
+use App\Support\Quietly;
 use App\Support\Today;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use PDOException;
+use Throwable;
 
 /**
- * Keeps what is due in the gardens, so that no page works out more than it shows. A garden's rows are written in one
- * stroke and carry the revision they were read at; whoever worked from a later one wins.
+ * Keeps what is due in the gardens, so that no page works out more than it shows. A garden is worked out outside any
+ * transaction, from a revision that is read first; its rows are written in one short transaction, and whoever worked
+ * from a later revision wins.
  */
 final readonly class DueKeeper
 {
     /** So many stale gardens are worked out while a page waits; more are left to the queue. */
     public const WHILE_WAITING = 12;
+
+    /** Gardens a worker takes in hand at once, and seconds after which another may take them. */
+    private const CLAIMED = 10;
+
+    private const CLAIMED_S = 30;
 
     public function __construct(
         private DueReckoner $reckoner,
@@ -30,53 +41,94 @@ final readonly class DueKeeper
     }
 
     /**
-     * Works out those of the gardens that are stale.
+     * Works out those of the gardens that are stale, for a page that shows them. Where the database cannot be written to,
+     * what is kept of them is shown.
      *
      * @param  list<int>  $gardens
      */
     public function ensure(array $gardens): void
     {
+        $this->readWithoutWorker();
         $basis = $this->basis();
-        foreach ($this->stale($basis)->whereIn('gardens.id', $gardens)->pluck('gardens.id') as $id) {
-            $this->renew((int) $id, $basis);
+        $stale = $this->stale($basis)->whereIn('gardens.id', $gardens)->pluck('gardens.id');
+        if ($stale->isNotEmpty() && $this->signs->areDue($this->bridge->firm())) {
+            self::ask();
+        } else {
+            Quietly::write(fn () => $stale->each(fn ($id) => $this->renew((int) $id, $basis)));
         }
     }
 
     /**
-     * Works out whatever is stale in the firm, as long as it is little; otherwise a part, and leaves the rest to the
-     * queue. What is shown of all gardens must keep to the fresh ones until all are.
+     * Works out whatever is stale in the firm, as long as it is little; otherwise it is left to the worker, and to this
+     * page bit by bit where none is running. What is shown of all gardens must keep to the fresh ones until all are.
      */
     public function ready(): Readiness
     {
+        $this->readWithoutWorker();
         $basis = $this->basis();
-        $stale = $this->stale($basis)
-            ->limit(self::WHILE_WAITING + 1)
-            ->pluck('gardens.id');
-        // Some are worked out in any case: without a worker each look brings the rest nearer.
-        foreach ($stale->take(self::WHILE_WAITING) as $id) {
-            $this->renew((int) $id, $basis);
-        }
-        if ($stale->count() > self::WHILE_WAITING) {
-            RenewDue::dispatch();
+        $some = $this->stale($basis)->limit(self::WHILE_WAITING + 1)->pluck('gardens.id');
+        if ($some->isEmpty()) {
+            if ($this->stale($basis->soon())->exists()) {
+                self::ask();
+            }
 
-            return new Readiness($basis, $this->stale($basis)->count(), Garden::query()->count());
+            return new Readiness($basis, 0, 0);
         }
-        if ($this->stale($basis->soon())->exists()) {
-            RenewDue::dispatch();
+        $many = $some->count() > self::WHILE_WAITING;
+        $signs = $this->signs->areDue($this->bridge->firm());
+        if ($many || $signs) {
+            self::ask();
         }
+        if (! $signs && ! ($many && Heartbeat::isAlive(Heartbeat::WORKER))) {
+            Quietly::write(fn () => $some->take(self::WHILE_WAITING)
+                ->each(fn ($id) => $this->renew((int) $id, $basis)));
+        }
+        $left = $this->stale($basis)->count();
 
-        return new Readiness($basis, 0, 0);
+        return new Readiness($basis, $left, $left === 0 ? 0 : Garden::query()->count());
     }
 
-    /** Works out everything that is stale, or soon will be. */
-    public function renewAll(): int
+    /**
+     * Works out what is stale, or soon will be: so many seconds of it, in batches that no other worker takes.
+     *
+     * @param  ?callable(): mixed  $between  after each garden
+     * @return Renewal how far it came
+     */
+    public function renewFor(float $seconds, ?callable $between = null): Renewal
     {
+        $this->readSigns();
+        $basis = $this->basis();
+        $until = hrtime(true) + (int) ($seconds * 1e9);
+        $done = 0;
+        while (hrtime(true) < $until && ($claimed = $this->claim($basis->soon())) !== []) {
+            foreach ($claimed as $id) {
+                if (SeenRevision::now() !== $basis->firmRevision) {
+                    // What the firm says of its kinds has changed: the rest is read anew by whoever goes on.
+                    return new Renewal($done, true);
+                }
+                $done += $this->tried($id, $basis) ? 1 : 0;
+                // A thousand gardens' years need not be remembered at once.
+                $this->bridge->forget();
+                $between === null || $between();
+                if (hrtime(true) >= $until) {
+                    break;
+                }
+            }
+        }
+
+        return new Renewal($done, $this->stale($basis->soon())->exists());
+    }
+
+    /** Works out everything that is stale, or soon will be, whoever else has it in hand. */
+    public function renewAll(?callable $between = null): int
+    {
+        $this->readSigns();
         $basis = $this->basis();
         $ids = $this->stale($basis->soon())->orderBy('gardens.id')->pluck('gardens.id');
         foreach ($ids as $id) {
             $this->renew((int) $id, $basis);
-            // A thousand gardens' years need not be remembered at once.
             $this->bridge->forget();
+            $between === null || $between();
         }
 
         return $ids->count();
@@ -86,46 +138,38 @@ final readonly class DueKeeper
     public function renew(int $garden, ?Basis $basis = null): bool
     {
         $basis ??= $this->basis();
-        // One transaction reads one state of the database: plants, record and revision belong together.
-        $kept = DB::transaction(function () use ($garden, $basis): ?KeptGarden {
-            $row = Garden::query()->with('plants')->find($garden);
-            if ($row?->archived_on !== null) {
-                // Nothing is due where nobody works any more.
-                $row->setRelation('plants', new Collection);
-            }
+        // The row with its revision is read first: whatever changes from here on leaves it stale.
+        $row = Garden::query()->find($garden);
+        if ($row === null) {
+            return false;
+        }
+        // Nothing is due where nobody works any more.
+        $row->archived_on === null ? $row->load('plants') : $row->setRelation('plants', new Collection);
 
-            return $row === null ? null : $this->reckoner->reckon($row, $basis->from, $basis->coversTo(), Today::day());
-        });
-
-        return $kept !== null && $this->keep($kept, $basis);
+        return $this->keep($this->reckoner->reckon($row, $basis->from, $basis->coversTo(), $basis->agedOn), $basis);
     }
 
-    /** Writes a garden's rows in one stroke. @return bool false where what is there rests on something later */
+    /** Writes a garden's rows. @return bool false where what is there, or what the firm says, is of later */
     public function keep(KeptGarden $kept, Basis $basis): bool
     {
         return DB::transaction(static function () use ($kept, $basis): bool {
             // The first statement writes, so that the row is ours before anything is compared.
-            DB::table('kept_gardens')->insertOrIgnore([
-                'garden_id' => $kept->garden,
-                'revision' => 0,
-                'firm_revision' => 0,
-                'book_mark' => '',
-                'covers_from' => 0,
-                'covers_to' => 0,
-                'plants' => 0,
-                'tasks' => 0,
-                'faults' => 0,
-            ]);
+            DB::table('kept_gardens')->insertOrIgnore(self::empty($kept->garden));
+            if (SeenRevision::now() !== $basis->firmRevision) {
+                return false;
+            }
             $ours = DB::table('kept_gardens')
                 ->where('garden_id', $kept->garden)
                 ->where('revision', '<=', $kept->revision)
-                ->where('firm_revision', '<=', $basis->firmRevision)
                 ->update([
                     'revision' => $kept->revision,
                     'firm_revision' => $basis->firmRevision,
                     'book_mark' => $basis->mark,
                     'covers_from' => $kept->from,
                     'covers_to' => $kept->to,
+                    'winters' => $kept->winters,
+                    'questions' => ' '.implode(' ', $kept->questions).' ',
+                    'claimed_until' => 0,
                     'plants' => count($kept->plants),
                     'tasks' => count($kept->tasks),
                     'faults' => count(
@@ -177,14 +221,82 @@ final readonly class DueKeeper
         }
     }
 
-    /** What holds now. Signs are weighed, and the rain is read, before anything is read that rests on them. */
+    /** @return array<string, int|string> what is kept of a garden before anything is */
+    private static function empty(int $garden): array
+    {
+        return [
+            'garden_id' => $garden, 'revision' => 0, 'firm_revision' => 0, 'book_mark' => '', 'covers_from' => 0,
+            'covers_to' => 0, 'plants' => 0, 'tasks' => 0, 'faults' => 0,
+        ];
+    }
+
+    /** What holds now. It is read before anything that rests on it. */
     private function basis(): Basis
     {
-        $today = Today::day();
-        $this->signs->weighAllIfDue($this->bridge->firm());
-        $this->rain->readIfDue($today);
+        return Basis::on(Today::day());
+    }
 
-        return Basis::on($today);
+    /** What the worker does first of all is done by a page where there is none. */
+    private function readWithoutWorker(): void
+    {
+        if (! Heartbeat::isAlive(Heartbeat::WORKER)) {
+            Quietly::write($this->readSigns(...));
+        }
+    }
+
+    /** Signs are weighed, and the rain is read, before anything is worked out that rests on them. */
+    private function readSigns(): void
+    {
+        $this->signs->weighAllIfDue($this->bridge->firm());
+        $this->rain->readIfDue(Today::day());
+    }
+
+    /** @return bool false where others hold the database for so long that it is left for the next time */
+    private function tried(int $garden, Basis $basis): bool
+    {
+        try {
+            return $this->renew($garden, $basis);
+        } catch (PDOException $busy) {
+            return Busy::is($busy) ? false : throw $busy;
+        }
+    }
+
+    /**
+     * Takes the next stale gardens in hand.
+     *
+     * @return list<int>
+     */
+    private function claim(Basis $basis): array
+    {
+        $now = time();
+
+        return DB::transaction(function () use ($basis, $now): array {
+            $stale = $this->stale($basis)
+                ->where(static fn (Builder $free) => $free
+                    ->whereNull('claimed_until')
+                    ->orWhere('claimed_until', '<', $now)
+                    // A clock that was set back must not keep anything for a year.
+                    ->orWhere('claimed_until', '>', $now + self::CLAIMED_S))
+                ->orderBy('gardens.id')
+                ->limit(self::CLAIMED)
+                ->pluck('gardens.id');
+            $ids = array_values(array_map(intval(...), $stale->all()));
+            DB::table('kept_gardens')->insertOrIgnore(array_map(self::empty(...), $ids));
+            DB::table('kept_gardens')->whereIn('garden_id', $ids)
+                ->update(['claimed_until' => $now + self::CLAIMED_S]);
+
+            return $ids;
+        });
+    }
+
+    /** Asks the worker; where that cannot be written down, the next page asks again. */
+    private static function ask(): void
+    {
+        try {
+            RenewDue::dispatch();
+        } catch (Throwable $fault) {
+            report($fault);
+        }
     }
 
     /** Gardens whose rows are not fresh. */

@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Amount\LoggedAmounts;
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Fault;
@@ -43,7 +44,7 @@ final readonly class DueReckoner
         [$histories, $grown] = $this->histories($garden);
         $tasks = [];
         $plants = [];
-        $kinds = [];
+        $kinds = $asked = [];
         foreach ($garden->plants as $plant) {
             $plant->setRelation('garden', $garden);
             [$id, $kind] = [$plant->id, $plant->kind];
@@ -51,6 +52,7 @@ final readonly class DueReckoner
             $bloom = $closed = '[]';
             try {
                 $years = $this->bridge->years($garden);
+                $asked += array_fill_keys($this->book->kind($kind)->questions(), true);
                 [$closed, $bloom, $faults] = $kinds[$kind] ??= $this->nature(
                     $kind,
                     $years->reaching($span->from, $span->to),
@@ -83,7 +85,10 @@ final readonly class DueReckoner
             ];
         }
 
-        return new KeptGarden($garden->id, $garden->revision, $from, $to, $tasks, $plants);
+        return new KeptGarden(
+            $garden->id, $garden->revision, $from, $to, $tasks, $plants,
+            Basis::winters(Hemisphere::at($garden->latitude), $today), array_keys($asked),
+        );
     }
 
     /**

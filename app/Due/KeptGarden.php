@@ -21,6 +21,8 @@ final readonly class KeptGarden
     /**
      * @param  list<TaskRow>  $tasks
      * @param  list<PlantRow>  $plants
+     * @param  int  $winters  midwinters its plants were aged by
+     * @param  list<string>  $questions  of practice that its plants turn on
      */
     public function __construct(
         public int $garden,
@@ -29,6 +31,8 @@ final readonly class KeptGarden
         public int $to,
         public array $tasks,
         public array $plants,
+        public int $winters,
+        public array $questions,
     ) {
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Due;
 
 use App\Bridge\CorePlants;
-use App\Bridge\WeighsSigns;
 use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Observation;
@@ -26,7 +25,7 @@ use stdClass;
  * Keeps how late each garden's season is by its own signs and its neighbours', so that a page reads one row in place of
  * every sign of the firm. A sign touches only the gardens whose median it moves.
  */
-final readonly class SignShifts implements WeighsSigns
+final readonly class SignShifts
 {
     /** Kilometres from one degree of latitude to the next. */
     private const KM_PER_DEGREE = 111.0;
@@ -51,6 +50,11 @@ final readonly class SignShifts implements WeighsSigns
     /** A sign was noted or taken back in a garden: whoever is near enough is weighed anew. */
     public function noted(Garden $at, int $season): void
     {
+        // The first signs of a firm are held against the book as they are noted.
+        $firm = $this->bridge->firm();
+        if ($firm->exists && $firm->signs_weighed_by === null) {
+            DB::table('firms')->where('id', $firm->id)->update(['signs_weighed_by' => $this->weighedBy($firm)]);
+        }
         $this->weigh($this->near($at->latitude, $at->longitude), [$season]);
     }
 
@@ -80,18 +84,26 @@ final readonly class SignShifts implements WeighsSigns
         }
     }
 
-    /** The book or the firm's kinds expect the signs on other days now: all are weighed anew, once. */
+    /** Whether the book or the firm's kinds expect the signs on other days than those they were weighed by. */
+    public function areDue(Firm $firm): bool
+    {
+        return $firm->exists && $firm->signs_weighed_by !== $this->weighedBy($firm) && Observation::query()->exists();
+    }
+
+    /** All signs are weighed anew, once. */
     public function weighAllIfDue(Firm $firm): void
     {
-        $by = $this->book->mark.' '.$firm->kinds_revision;
-        if (! $firm->exists || $firm->signs_weighed_by === $by) {
+        if (! $this->areDue($firm)) {
             return;
         }
-        DB::transaction(function () use ($firm, $by): void {
-            foreach (Observation::query()->with('garden')->lazyById() as $sign) {
-                DB::table('observations')
-                    ->where('id', $sign->id)
-                    ->update(['late_days' => $this->lateness($sign)]);
+        $by = $this->weighedBy($firm);
+        $late = [];
+        foreach (Observation::query()->with('garden')->lazyById() as $sign) {
+            $late[$sign->id] = $this->lateness($sign);
+        }
+        DB::transaction(function () use ($firm, $by, $late): void {
+            foreach ($late as $sign => $days) {
+                DB::table('observations')->where('id', $sign)->update(['late_days' => $days]);
             }
             $this->weigh(Garden::query()->get());
             DB::table('firms')
@@ -99,6 +111,11 @@ final readonly class SignShifts implements WeighsSigns
                 ->update(['signs_weighed_by' => $by]);
         });
         $firm->setRawAttributes([...$firm->getAttributes(), 'signs_weighed_by' => $by], true);
+    }
+
+    private function weighedBy(Firm $firm): string
+    {
+        return $this->book->mark.' '.$firm->kinds_revision;
     }
 
     /**

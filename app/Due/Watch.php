@@ -53,13 +53,13 @@ final readonly class Watch
             self::on($planned, static fn () => Revisions::plan());
         }
         self::on(BloomNote::class, static fn (BloomNote $note) => self::ofPlant($note->plant_id));
-        self::on(OwnKind::class, static fn () => self::all(Revisions::kinds(...)));
-        Event::listen(OwnKindsChanged::class, static fn () => self::all(Revisions::kinds(...)));
-        Firm::saved(
-            static fn (Firm $firm) => $firm->wasRecentlyCreated || $firm->wasChanged('practice')
-                ? self::all(Revisions::firm(...))
-                : null,
-        );
+        self::on(OwnKind::class, static fn (OwnKind $own) => self::all(
+            static fn () => Revisions::kind($own->kind),
+        ));
+        Event::listen(OwnKindsChanged::class, static fn (OwnKindsChanged $changed) => self::all(
+            static fn () => Revisions::kind($changed->kind),
+        ));
+        Firm::saved(self::firm(...));
         Garden::saving(static function (Garden $garden): void {
             $garden->own_practice = $garden->practice !== [];
         });
@@ -80,6 +80,21 @@ final readonly class Watch
                 static fn () => app(SignShifts::class)->noted($sign->garden, $sign->season),
             ),
         );
+    }
+
+    private static function firm(Firm $firm): void
+    {
+        $before = $firm->wasRecentlyCreated ? [] : json_decode((string) $firm->getRawOriginal('practice', '{}'), true);
+        $before = is_array($before) ? $before : [];
+        $turned = array_keys(array_filter(
+            $before + $firm->practice,
+            static fn (string $question): bool => ($before[$question] ?? '') !== ($firm->practice[$question] ?? ''),
+            ARRAY_FILTER_USE_KEY,
+        ));
+        if ($turned !== []) {
+            self::all(static fn () => Revisions::practice($turned));
+            app(SeenRevision::class)->again();
+        }
     }
 
     private static function garden(Garden $garden): void

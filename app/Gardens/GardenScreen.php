@@ -12,6 +12,7 @@ use App\Models\Plant;
 use App\Models\Visit;
 use App\Season\KeptTasks;
 use App\Support\Pages;
+use App\Support\Reading;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
@@ -51,7 +52,7 @@ final readonly class GardenScreen
             'visits',
         );
 
-        return DB::transaction(function () use ($garden, $today, $span, $visits, $past): GardenPage {
+        return Reading::together(function () use ($garden, $today, $span, $visits, $past): GardenPage {
             $plants = $garden
                 ->plants()
                 ->get()

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-/** Several of the firm's own kinds changed at one stroke, without each saying so for itself. */
+/** Several versions of a kind changed in one transaction, without each saying so for itself. */
 final readonly class OwnKindsChanged
 {
+    public function __construct(public string $kind)
+    {
+    }
 }

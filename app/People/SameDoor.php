@@ -6,6 +6,7 @@ namespace App\People;
 
 use App\Models\Device;
 use App\Models\User;
+use App\Support\Quietly;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
@@ -34,7 +35,7 @@ final readonly class SameDoor
         if ($device === null && ! $request->session()->has(self::DEVICE.$user->id)) {
             // What a script reads besides keeps no session, and would open one device after the other.
             if (in_array($request->headers->get('Sec-Fetch-Mode'), [null, 'navigate'], true)) {
-                self::open($user);
+                Quietly::write(static fn () => self::open($user));
             }
         } elseif ($device === null || $request->session()->get(self::KEPT) !== $user->door) {
             Auth::logout();
@@ -46,7 +47,7 @@ final readonly class SameDoor
                 : redirect()->guest(route('login'))
                     ->with('status', 'You were signed out from elsewhere. Sign in again.');
         }
-        $device?->seen();
+        Quietly::write(static fn () => $device?->seen());
 
         return $next($request);
     }

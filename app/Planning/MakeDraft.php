@@ -7,6 +7,7 @@ namespace App\Planning;
 use App\Due\DueKeeper;
 use App\Models\DraftStatus;
 use App\Models\PlanDraft;
+use App\Support\Reading;
 use App\Support\Today;
 use App\Weather\Outlook;
 use Illuminate\Bus\Queueable;
@@ -44,7 +45,7 @@ final class MakeDraft implements ShouldQueue
         $draft->update(['status' => DraftStatus::Looking, 'says' => 'reading what is due']);
         $keeper->renewAll();
         // Plan, visits and revision are read in one state of the tables.
-        [$firm, $revision] = DB::transaction(static fn (): array => [
+        [$firm, $revision] = Reading::together(static fn (): array => [
             FirmBrief::of(Span::of($draft->from, $draft->to), $outlook, Today::day(), $draft->stay),
             (int) DB::table('firms')->value('plan_revision'),
         ]);

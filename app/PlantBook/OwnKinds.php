@@ -116,7 +116,7 @@ final readonly class OwnKinds
             // One stroke, so that one undo can bring back just these.
             DB::transaction(static function () use ($kind): void {
                 OwnKind::query()->where('kind', $kind)->update(['deleted_at' => now()]);
-                event(new OwnKindsChanged);
+                event(new OwnKindsChanged($kind));
             });
         }
 
@@ -128,7 +128,7 @@ final readonly class OwnKinds
         $last = OwnKind::onlyTrashed()->where('kind', $kind)->max('deleted_at');
         DB::transaction(static function () use ($kind, $last): void {
             OwnKind::onlyTrashed()->where('kind', $kind)->where('deleted_at', $last)->update(['deleted_at' => null]);
-            event(new OwnKindsChanged);
+            event(new OwnKindsChanged($kind));
         });
     }
 

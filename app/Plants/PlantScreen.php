@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Plants;
 
 use App\Bridge\CorePlants;
-use App\Bridge\ReadsRain;
 use App\Models\Plant;
 use App\Season\DueRow;
 use App\Season\DueRows;
@@ -40,13 +39,11 @@ final readonly class PlantScreen
         private Outlook $outlook,
         private PlantDrawing $drawing,
         private PlantForm $form,
-        private ReadsRain $rain,
     ) {
     }
 
     public function show(Plant $plant, Day $today, Day $cut): PlantPage
     {
-        $this->rain->readIfDue($today);
         $plant->load([
             'garden.crew', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id,prescribed'], 'bloomNotes',
             'visitTasks.visit',

@@ -7,8 +7,7 @@ namespace App\Providers;
 use App\Bench\Exercises;
 use App\Bridge\CorePlants;
 use App\Bridge\ReadsRain;
-use App\Bridge\WeighsSigns;
-use App\Due\SignShifts;
+use App\Due\SeenRevision;
 use App\Due\Watch;
 use App\Models\User;
 use App\People\SameDoor;
@@ -18,6 +17,7 @@ use App\Post\SimulatedMail;
 use App\Post\SimulatedTexts;
 use App\Post\TextMessages;
 use App\Support\BrokenDatabase;
+use App\Support\Heartbeat;
 use App\Support\KeptPictures;
 use App\Support\SqliteConnection;
 use App\Support\Today;
@@ -33,6 +33,7 @@ use Illuminate\Database\Connection;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Mail\MailManager;
+use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Session;
@@ -46,6 +47,7 @@ final class AppServiceProvider extends ServiceProvider
         // A firm whose days begin at no known hour does not start: every window would be off by one.
         Today::zone();
         Watch::start();
+        Event::listen(Looping::class, static fn () => Heartbeat::beat(Heartbeat::WORKER));
         Session::extend('file', static fn (): WholeSessions => new WholeSessions(
             new Filesystem(), Config::string('session.files'), Config::integer('session.lifetime'),
         ));
@@ -68,9 +70,9 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(LostConnectionDetector::class, BrokenDatabase::class);
         config(['mail.mailers.post' => ['transport' => 'post']]);
         $this->app->bind(TextMessages::class, SimulatedTexts::class);
+        $this->app->scoped(SeenRevision::class);
         $this->app->scoped(CorePlants::class);
         $this->app->scoped(Exercises::class);
-        $this->app->bind(WeighsSigns::class, SignShifts::class);
         $this->app->bind(ReadsRain::class, RainRead::class);
         $this->app->singleton(WeatherStation::class, SimulatedStation::class);
         $this->app->singleton(
@@ -85,7 +87,12 @@ final class AppServiceProvider extends ServiceProvider
         );
         $this->app->scoped(
             PlantBook::class,
-            static fn (Application $app): PlantBook => $app->make(PlantBookFiles::class)->read(OwnKinds::inForce()),
+            static function (Application $app): PlantBook {
+                // Before the kinds are read: whoever corrects one meanwhile is then not overlooked.
+                $app->make(SeenRevision::class);
+
+                return $app->make(PlantBookFiles::class)->read(OwnKinds::inForce());
+            },
         );
     }
 }

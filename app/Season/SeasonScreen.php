@@ -6,8 +6,8 @@ namespace App\Season;
 
 use App\Due\DueKeeper;
 use App\Support\Pages;
+use App\Support\Reading;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Strip;
 
@@ -28,7 +28,7 @@ final readonly class SeasonScreen
         $ready = $this->keeper->ready();
 
         // One transaction sees one state of the tables, whatever is worked out meanwhile.
-        return DB::transaction(function () use ($filter, $request, $today, $ready): SeasonPage {
+        return Reading::together(function () use ($filter, $request, $today, $ready): SeasonPage {
             $counts = [];
             $lists = [];
             $pages = null;
@@ -70,7 +70,7 @@ final readonly class SeasonScreen
     {
         $ready = $this->keeper->ready();
 
-        return DB::transaction(function () use ($filter, $key, $request, $today, $ready): GroupPage {
+        return Reading::together(function () use ($filter, $key, $request, $today, $ready): GroupPage {
             [$rows, $rest] = $this->wall->group($filter, $key, $request, $today, $ready);
 
             return new GroupPage(

@@ -47,21 +47,21 @@ final readonly class RainRead implements ReadsRain
     {
         $gardens = Garden::query()->whereKey($logs->pluck('garden_id')->unique()->all())->get()->keyBy('id');
         $spares = $this->book->recipes->leastRain;
-        DB::transaction(function () use ($logs, $gardens, $spares): void {
-            $wet = [];
-            foreach ($logs->groupBy(['garden_id', 'on']) as $garden => $days) {
-                foreach ($days as $on => $cut) {
-                    $first = Day::parse((string) $on);
-                    $rain = (int) floor($this->outlook->rain(
-                        $this->bridge->site($gardens[$garden]), $first, $first->plus(LoggedWork::RAIN_DAYS - 1),
-                    ));
-                    DB::table('work_logs')->whereIn('id', $cut->pluck('id')->all())->update(['rain_mm' => $rain]);
+        foreach ($logs->groupBy(['garden_id', 'on']) as $garden => $days) {
+            foreach ($days as $on => $cut) {
+                $first = Day::parse((string) $on);
+                $rain = (int) floor($this->outlook->rain(
+                    $this->bridge->site($gardens[$garden]), $first, $first->plus(LoggedWork::RAIN_DAYS - 1),
+                ));
+                DB::transaction(static function () use ($garden, $cut, $on, $rain, $spares): void {
+                    // A log that was moved to another day meanwhile had other rain.
+                    DB::table('work_logs')->whereIn('id', $cut->pluck('id')->all())->where('on', $on)
+                        ->update(['rain_mm' => $rain]);
                     if ($spares !== null && $rain >= $spares) {
-                        $wet[] = (int) $garden;
+                        Revisions::gardens((int) $garden);
                     }
-                }
+                });
             }
-            Revisions::gardens(...$wet);
-        });
+        }
     }
 }

@@ -8,6 +8,7 @@ use App\Bridge\CorePlants;
 use App\Due\Basis;
 use App\Due\DueKeeper;
 use App\Due\DueReckoner;
+use App\Due\Renewal;
 use App\Due\RenewDue;
 use App\Models\BloomNote;
 use App\Models\Firm;
@@ -20,11 +21,11 @@ use App\Models\WorkLog;
 use App\PlantBook\OwnEntry;
 use App\PlantBook\OwnKinds;
 use App\Record\LogWork;
+use App\Support\Heartbeat;
 use App\Support\Today;
 use Database\Seeders\DemoSeeder;
 use Database\Seeders\FirmSeeder;
-use Illuminate\Bus\UniqueLock;
-use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use PruningHook\Core\Calendar\Day;
@@ -131,6 +132,9 @@ final class KeptTest extends FeatureTestCase
         [$touched, $other] = [Garden::factory()->create(), Garden::factory()->create(['latitude' => 40])];
         $plant = Plant::factory()->create(['garden_id' => $touched->id]);
         Plant::factory()->create(['garden_id' => $other->id]);
+        // Nothing of a box hedge turns on how a wisteria is kept.
+        $box = Garden::factory()->create(['latitude' => 45]);
+        Plant::factory()->create(['garden_id' => $box->id, 'kind' => 'box-hedge']);
         $this->keeper()->renewAll();
         $this->fakeQueue();
         $plant->update(['planted_on' => '2026-11-01']);
@@ -139,18 +143,19 @@ final class KeptTest extends FeatureTestCase
         Firm::ours()
             ->fill(['practice' => ['wisteria-look' => 'relaxed']])
             ->save();
-        self::assertCount(2, $this->stale(), 'also where the firm had never chosen before');
+        self::assertSame([$touched->id, $other->id], $this->stale(), 'also where the firm had never chosen before');
         $this->keeper()->renewAll();
         Firm::ours()
             ->fill(['practice' => []])
             ->save();
-        self::assertCount(2, $this->stale(), 'the house practice touches all gardens');
+        self::assertSame([$touched->id, $other->id], $this->stale(), 'those whose plants turn on it');
         $this->app->make(RenewDue::class)->handle($this->keeper());
         self::assertSame([], $this->stale());
     }
 
-    public function test_the_firms_own_kinds_make_all_gardens_stale_also_when_taken_back_and_brought_back(): void
+    public function test_the_firms_own_kinds_make_their_gardens_stale_also_when_taken_back_and_brought_back(): void
     {
+        Plant::factory()->create(['garden_id' => Garden::factory()->create()->id, 'kind' => 'box-hedge']);
         Plant::factory()->create(['garden_id' => Garden::factory()->create()->id, 'kind' => 'lilac']);
         $kinds = $this->app->make(OwnKinds::class);
         foreach (
@@ -170,6 +175,72 @@ final class KeptTest extends FeatureTestCase
             $change();
             self::assertCount(1, $this->stale());
         }
+    }
+
+    public function test_what_was_worked_out_before_a_kind_was_corrected_is_not_kept_after_it(): void
+    {
+        $garden = Garden::factory()->create();
+        Plant::factory()->create(['garden_id' => $garden->id, 'kind' => 'box-hedge']);
+        $basis = Basis::on(Today::day());
+        $early = $this->app->make(DueReckoner::class)->reckon(
+            Garden::query()->findOrFail($garden->id), $basis->from, $basis->coversTo(), Today::day(),
+        );
+        // A garden of another kind could be corrected into this one while it is worked out.
+        OwnKind::query()->create([
+            'kind' => 'lilac', 'entry' => ['phenology' => ['bloom-end' => 'bloom-start+30']], 'note' => 'Seen here.',
+        ]);
+        self::assertFalse($this->keeper()->keep($early, $basis), 'the book it was read from is no longer the firm\'s');
+        self::assertSame([$garden->id], $this->stale());
+        $this->app->forgetScopedInstances();
+        self::assertTrue($this->keeper()->renew($garden->id));
+    }
+
+    public function test_a_worker_stops_in_time_goes_on_where_it_stopped_and_two_never_take_the_same_garden(): void
+    {
+        $this->fakeQueue();
+        foreach (range(1, 25) as $number) {
+            Plant::factory()->create(['garden_id' => Garden::factory()->create(['name' => "Garden $number"])->id]);
+        }
+        $kept = [];
+        DB::listen(static function (QueryExecuted $query) use (&$kept): void {
+            if (str_starts_with($query->sql, 'update "kept_gardens" set "revision"')) {
+                $kept[] = $query->bindings[count($query->bindings) - 2];
+            }
+        });
+        self::assertEquals(new Renewal(0, true), $this->keeper()->renewFor(0.0));
+        $second = null;
+        $first = $this->keeper()->renewFor(60.0, function () use (&$second): void {
+            $second ??= $this->keeper()->renewFor(60.0);
+        });
+        self::assertEquals([new Renewal(10, false), new Renewal(15, true)], [$first, $second]);
+        self::assertCount(25, $kept);
+        self::assertCount(25, array_unique($kept));
+        // One that was killed with gardens in hand keeps them for half a minute.
+        DB::table('gardens')->increment('revision');
+        DB::table('kept_gardens')->limit(5)->update(['claimed_until' => time() + 20]);
+        $this->fakeQueue();
+        self::assertEquals(new Renewal(20, true), $this->keeper()->renewFor(60.0));
+        (new RenewDue)->handle($this->keeper());
+        Queue::assertPushed(RenewDue::class, static fn (RenewDue $later): bool => $later->delay === 15);
+        DB::table('kept_gardens')->update(['claimed_until' => time() - 1]);
+        self::assertEquals(new Renewal(5, false), $this->keeper()->renewFor(60.0));
+    }
+
+    public function test_pages_leave_what_is_much_to_a_worker_that_is_alive(): void
+    {
+        $this->fakeQueue();
+        foreach (range(1, 14) as $number) {
+            Plant::factory()->create(['garden_id' => Garden::factory()->create(['name' => "Garden $number"])->id]);
+        }
+        Heartbeat::beat(Heartbeat::WORKER);
+        $this->beforeApplicationDestroyed(static fn () => Heartbeat::forget(Heartbeat::WORKER));
+        $this->actingAs($this->planner())->get('/')->assertOk()->assertSee('0 of 14 gardens');
+        $first = Garden::query()->min('id');
+        $this->get("/gardens/$first")->assertOk()->assertSee('Winter pass');
+        $this->get('/')->assertOk()->assertSee('1 of 14 gardens');
+        $second = Garden::query()->max('id');
+        $this->get("/gardens/$second")->assertOk()->assertSee('Winter pass');
+        $this->get('/')->assertOk()->assertDontSee('of 14 gardens');
     }
 
     public function test_a_sign_touches_only_the_gardens_whose_season_it_moves(): void
@@ -233,13 +304,6 @@ final class KeptTest extends FeatureTestCase
             ->assertDontSee('are worked out anew')
             ->assertDontSee('so far')
             ->assertSee('Garden 26');
-    }
-
-    private function fakeQueue(): void
-    {
-        Queue::fake();
-        // The jobs asked for until now were thrown away, and with them what would have let the next one in.
-        (new UniqueLock($this->app->make(Repository::class)))->release(new RenewDue());
     }
 
     private function holdsThrough(int $changes, int $between): void

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Clients\ClientLinks;
 use App\Due\DueKeeper;
+use App\Due\Renewal;
 use App\Models\Garden;
 use App\Models\Plant;
+use App\Models\Role;
+use App\Models\User;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -102,6 +107,59 @@ final class KeptTogetherTest extends TestCase
                 $reader->query('select height_mm, revision from plants, gardens')->fetch(PDO::FETCH_NUM),
             );
         }
+    }
+
+    public function test_pages_are_shown_while_another_holds_the_database(): void
+    {
+        config(['database.connections.shared.busy_timeout' => 20]);
+        DB::purge('shared');
+        $this->withoutVite();
+        $garden = Garden::factory()->create();
+        $plant = Plant::factory()->create(['garden_id' => $garden->id]);
+        $planner = User::factory()->create(['role' => Role::Planner]);
+        $link = $this->app->make(ClientLinks::class)->open($garden, null);
+        $pages = ['/', '/?by=kind', '/gardens', "/gardens/$garden->id", "/plants/$plant->id", '/plan', '/round',
+            "/gardens/$garden->id/visits/plan", '/record', '/search?q=wis', '/people', '/account', '/files',
+            (string) parse_url($link, PHP_URL_PATH)];
+        $holder = new PDO("sqlite:$this->file", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        foreach ([false, true] as $fresh) {
+            if ($fresh) {
+                $this->app->make(DueKeeper::class)->renewAll();
+            }
+            $holder->exec('begin immediate');
+            foreach ($pages as $page) {
+                $this->flushSession();
+                $this->actingAs($planner)->get($page)->assertOk();
+            }
+            $holder->exec('rollback');
+        }
+        self::assertSame(0, DB::table('devices')->count(), 'what is noted besides was left out');
+    }
+
+    public function test_a_garden_that_others_hold_is_left_for_the_next_time(): void
+    {
+        config(['database.connections.shared.busy_timeout' => 20]);
+        DB::purge('shared');
+        Plant::factory()->create(['garden_id' => Garden::factory()->create()->id]);
+        Plant::factory()->create(['garden_id' => Garden::factory()->create()->id]);
+        $holder = new PDO("sqlite:$this->file", options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $looked = 0;
+        DB::listen(static function (QueryExecuted $query) use ($holder, &$looked): void {
+            // After the first two are claimed, as the first is being worked out.
+            if (str_contains($query->sql, 'from "plants"') && $looked++ === 0) {
+                $holder->exec('begin immediate');
+            }
+        });
+        $keeper = $this->app->make(DueKeeper::class);
+        $renewal = $keeper->renewFor(10.0, static function () use ($holder, &$looked): void {
+            if ($looked++ < 10) {
+                $holder->exec('rollback');
+                $looked = 10;
+            }
+        });
+        self::assertEquals(new Renewal(1, true), $renewal);
+        DB::table('kept_gardens')->update(['claimed_until' => 0]);
+        self::assertEquals(new Renewal(1, false), $keeper->renewFor(10.0));
     }
 
     public function test_a_page_reads_one_state_while_another_writes(): void

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Due\Basis;
 use App\Due\DueKeeper;
+use App\Due\RenewDue;
 use App\Due\Revisions;
 use App\History\Fields;
 use App\Models\Change;
@@ -60,34 +61,60 @@ final class TurningPointsTest extends FeatureTestCase
         $revisions = static fn (): array => array_values((array) DB::table('firms')->first(
             ['revision', 'kinds_revision', 'plan_revision'],
         ));
-        Revisions::firm();
+        Revisions::practice(['wisteria-look']);
         [$all, $kinds, $plan] = $revisions();
-        Revisions::firm();
-        Revisions::kinds();
+        Revisions::practice(['wisteria-look']);
+        Revisions::kind('lilac');
         Revisions::plan();
-        self::assertSame([$all + 2, $kinds + 1, $plan + 1], $revisions());
+        self::assertSame([$all + 2, $kinds, $plan + 1], $revisions());
+        Observation::query()->create([
+            'garden_id' => $this->garden->id, 'event' => 'lilac-bloom', 'on' => '2027-05-01', 'season' => 2027,
+        ]);
+        Revisions::kind('forsythia');
+        self::assertSame([$all + 3, $kinds, $plan + 1], $revisions(), 'no sign was seen on one');
+        Revisions::kind('lilac');
+        self::assertSame([$all + 4, $kinds + 1, $plan + 1], $revisions());
         $garden = fn (): int => (int) DB::table('gardens')->where('id', $this->garden->id)->value('revision');
         $before = $garden();
         Revisions::gardens($this->garden->id, $this->garden->id);
         self::assertSame($before + 1, $garden());
     }
 
-    /** At each midwinter, here or on the other half of the earth, plants are a year older; at New Year nothing is. */
+    /** At its own midwinter a garden's plants are a year older; at New Year, and at the other half's, nothing is. */
     #[DataProvider('nights')]
-    public function test_what_is_kept_goes_stale_at_midwinter(string $before, string $after, bool $stale): void
-    {
-        $mark = static fn (string $day): string => Basis::on(Day::parse($day))->mark;
-        self::assertSame($stale, $mark($before) !== $mark($after));
+    public function test_a_garden_is_worked_out_anew_on_the_eve_of_its_own_midwinter(
+        string $eve,
+        float $latitude,
+        bool $turns,
+    ): void {
+        $eve = Day::parse($eve);
+        $this->garden->update(['latitude' => $latitude]);
+        $keeper = fn (): DueKeeper => $this->app->make(DueKeeper::class);
+        $stale = fn (Basis $basis): bool => $basis->stale(
+            DB::table('gardens')->leftJoin('kept_gardens', 'kept_gardens.garden_id', '=', 'gardens.id'),
+        )->exists();
+        config(['hook.today' => (string) $eve->minus(1)]);
+        $keeper()->renewAll();
+        self::assertFalse($stale(Basis::on($eve)), 'nothing is stale on the eve');
+        self::assertSame($turns, $stale(Basis::on($eve)->soon()), 'but it is foreseen');
+        config(['hook.today' => (string) $eve]);
+        $this->fakeQueue();
+        $keeper()->ready();
+        $turns ? Queue::assertPushed(RenewDue::class) : Queue::assertNotPushed(RenewDue::class);
+        $keeper()->renewFor(5);
+        self::assertFalse($stale(Basis::on($eve)), 'done for tomorrow it holds today');
+        self::assertFalse($stale(Basis::on($eve->plus(1))), 'midnight finds it done');
     }
 
-    /** @return iterable<string, array{string, string, bool}> */
+    /** @return iterable<string, array{string, float, bool}> */
     public static function nights(): iterable
     {
-        yield 'the northern midwinter' => ['2026-12-20', '2026-12-21', true];
-        yield 'New Year' => ['2026-12-31', '2027-01-01', false];
-        yield 'the southern midwinter' => ['2027-06-20', '2027-06-21', true];
-        yield 'a night in spring' => ['2027-03-20', '2027-03-21', false];
-        yield 'a night in autumn' => ['2027-10-20', '2027-10-21', false];
+        yield 'the northern midwinter' => ['2026-12-20', 51.7, true];
+        yield 'the northern midwinter in the south' => ['2026-12-20', -37.8, false];
+        yield 'New Year' => ['2026-12-31', 51.7, false];
+        yield 'the southern midwinter' => ['2027-06-20', -37.8, true];
+        yield 'the southern midwinter in the north' => ['2027-06-20', 51.7, false];
+        yield 'a night in spring' => ['2027-03-20', 51.7, false];
     }
 
     public function test_half_a_year_ahead_is_worked_out_and_a_quarter_to_spare(): void
