@@ -15,6 +15,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Notification;
 
 /** What the firm tells its clients, and what they said. */
@@ -39,12 +40,14 @@ final class LetterController extends Controller
             return redirect()->route('letters.show', $garden)
                 ->withErrors(['send' => 'Nobody has said how to reach the client: add an e-mail address or a number.']);
         }
-        $link = $links->open($garden, $request->user());
-        Notification::route('mail', $garden->client_email)->route(TextChannel::class, $garden->client_phone)
-            ->notifyNow(new SeasonLetterNotification($garden, Firm::ours()->name, $link));
+        DB::transaction(static function () use ($request, $garden, $links): void {
+            $link = $links->open($garden, $request->user());
+            Notification::route('mail', $garden->client_email)->route(TextChannel::class, $garden->client_phone)
+                ->notify(new SeasonLetterNotification($garden, Firm::ours()->name, $link));
+        });
 
         return redirect()->route('letters.show', $garden)
-            ->with('said', "Written to $garden->client. The way to their page is in the letter.");
+            ->with('said', "The letter to $garden->client is on its way. The link to their page is in it.");
     }
 
     public function shut(Garden $garden, ClientLinks $links): RedirectResponse

@@ -6,19 +6,30 @@ namespace App\Clients;
 
 use App\Models\Garden;
 use App\Post\GoesByText;
+use App\Post\PostedLater;
 use App\Post\TextChannel;
 use Illuminate\Notifications\Messages\MailMessage;
-use Illuminate\Notifications\Notification;
 use SensitiveParameter;
 
 /** Tells a client that the season's letter is there, and the way to their own page. */
-final class SeasonLetterNotification extends Notification implements GoesByText
+final class SeasonLetterNotification extends PostedLater implements GoesByText
 {
     public function __construct(
         private readonly Garden $garden,
         private readonly string $firm,
         #[SensitiveParameter] private readonly string $link,
     ) {
+        parent::__construct();
+    }
+
+    protected function to(): string
+    {
+        return implode(', ', array_filter([$this->garden->client_email, $this->garden->client_phone]));
+    }
+
+    protected function subject(): string
+    {
+        return "Your garden this season: {$this->garden->name}";
     }
 
     /** @return list<string> */
@@ -33,7 +44,7 @@ final class SeasonLetterNotification extends Notification implements GoesByText
     public function toMail(): MailMessage
     {
         return (new MailMessage)
-            ->subject("Your garden this season: {$this->garden->name}")
+            ->subject($this->subject())
             ->view('mail.season-letter', [
                 'garden' => $this->garden, 'firm' => $this->firm, 'link' => $this->link,
             ]);

@@ -15,6 +15,7 @@ use Illuminate\Support\Carbon;
  * @property string $to an address, or a number
  * @property string $subject
  * @property string $body plain text
+ * @property ?string $failed_because why it could not be delivered
  * @property bool $is_private where its link opens somebody's account
  * @property ?Carbon $created_at
  */
@@ -22,7 +23,7 @@ final class Letter extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['channel', 'to', 'subject', 'body', 'is_private'];
+    protected $fillable = ['channel', 'to', 'subject', 'body', 'is_private', 'failed_because'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -6,7 +6,7 @@ namespace App\Models;
 
 use App\Models\Concerns\InOneStroke;
 use App\Models\Concerns\KeepsVersions;
-use App\Support\ResetPasswordNotification;
+use App\People\ResetPasswordNotification;
 use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -119,6 +119,6 @@ final class User extends Authenticatable
     /** @param  string  $token */
     public function sendPasswordResetNotification(#[SensitiveParameter] $token): void
     {
-        $this->notify(new ResetPasswordNotification($token, $this->name));
+        $this->notify(new ResetPasswordNotification($token, $this->name, $this->email));
     }
 }

@@ -40,10 +40,12 @@ final readonly class Staff
         return $person;
     }
 
-    /** Writes the letter. */
+    /** Writes the letter; its link and the door it opens change together. */
     public function write(User $person): void
     {
-        $person->notify(new InvitationNotification($this->welcome($person), $person->name, Firm::ours()->name));
+        $person->notify(new InvitationNotification(
+            $this->welcome($person), $person->name, Firm::ours()->name, $person->email,
+        ));
     }
 
     /** A new link that lets somebody choose a password; an earlier one opens nothing from here on. */

@@ -11,6 +11,7 @@ use App\Support\Controller;
 use App\Support\Pages;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 
 /** What went out, as the simulated post office took it: the planner sees what clients and crews were told. */
 final class PostController extends Controller
@@ -29,6 +30,10 @@ final class PostController extends Controller
         $pages = Pages::of($request, (clone $letters)->count(), self::ON_A_PAGE);
         $letters->orderByDesc('id')->skip($pages->offset())->limit($pages->per);
 
-        return view('post.index', ['letters' => $letters->get(), 'pages' => $pages, 'q' => $asked]);
+        $waiting = DB::table('jobs')->where('payload', 'like', '%SendQueuedNotifications%');
+
+        return view('post.index', [
+            'waiting' => $waiting->limit(self::ON_A_PAGE)->get('id')->count(), 'letters' => $letters->get(), 'pages' => $pages, 'q' => $asked,
+        ]);
     }
 }

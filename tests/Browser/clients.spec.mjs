@@ -8,8 +8,12 @@ test('a client gets the letter, agrees to a day, asks, and is heard', async ({ p
     await page.goto(`/gardens/${garden}/letter`);
     await expect(page.getByRole('heading', { name: 'Your garden in the months to come' })).toBeVisible();
     await page.getByRole('button', { name: /^Send it to/ }).click();
-    await expect(page.getByText('The way to their page is in the letter')).toBeVisible();
-    await page.goto('/post');
+    await expect(page.getByText('The link to their page is in it')).toBeVisible();
+    // It goes out by the worker.
+    await expect(async () => {
+        await page.goto('/post');
+        await expect(page.locator('.letter').first()).toContainText('/client/', { timeout: 1000 });
+    }).toPass();
     const letter = await page.locator('.letter').first().innerText();
     const [link] = letter.match(/\/client\/\w{40}/);
     const client = await browser.newPage({ baseURL, viewport });

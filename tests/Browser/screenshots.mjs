@@ -45,7 +45,8 @@ const PICTURES = [
     ['client-phone', PHONE, 'planner', async (page) => {
         await page.goto(`${AT}/gardens/2/letter`);
         await page.getByRole('button', { name: /^Send it/ }).click();
-        await page.getByText('The way to their page').waitFor();
+        await page.getByText('The link to their page').waitFor();
+        await page.waitForTimeout(4000);
         await page.goto(`${AT}/post`);
         const letter = await page.locator('.letter').first().innerText();
         await page.context().clearCookies();

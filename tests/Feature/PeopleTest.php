@@ -11,10 +11,14 @@ use App\Models\Letter;
 use App\Models\Role;
 use App\Models\User;
 use App\People\InvitationNotification;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Notification;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use RuntimeException;
 
 /** People are invited, come in, change what they may do, and leave; what they did stays. */
 final class PeopleTest extends FeatureTestCase
@@ -47,6 +51,41 @@ final class PeopleTest extends FeatureTestCase
         $this->get($link)->assertSee('This link opens nothing');
         $this->post($link, ['password' => 'four wet gloves', 'password_confirmation' => 'four wet gloves']);
         self::assertTrue(Hash::check('three wet gloves', (string) $person->fresh()?->password), 'it works once');
+    }
+
+    public function test_letters_go_by_the_queue_and_what_cannot_be_delivered_stands_in_the_post_office(): void
+    {
+        config(['queue.letters' => 'database', 'queue.default' => 'database']);
+        $boss = $this->planner();
+        $this->actingAs($boss)->post('/people', $this->facts())->assertSessionHasNoErrors();
+        self::assertSame(0, Letter::query()->count(), 'nobody waits for the mail server');
+        $job = DB::table('jobs')->where('payload', 'like', '%SendQueuedNotifications%')->sole();
+        self::assertStringNotContainsString('welcome', (string) $job->payload, 'the link does not lie there to be read');
+        $this->get('/post')->assertSee('One letter is waiting to be sent');
+        // The server answers nothing; the worker tries again, each time after a longer while.
+        config(['mail.default' => 'smtp', 'mail.mailers.smtp' => [
+            'transport' => 'smtp', 'host' => '127.0.0.1', 'port' => 9, 'timeout' => 1,
+        ]]);
+        $pauses = [];
+        for ($try = 1; $try <= 6; $try++) {
+            DB::table('jobs')->where('payload', 'not like', '%SendQueuedNotifications%')->delete();
+            Artisan::call('queue:work', ['--once' => true, '--sleep' => 0]);
+            $next = DB::table('jobs')->where('payload', 'like', '%SendQueuedNotifications%')->value('available_at');
+            if ($next !== null) {
+                $pauses[] = (int) $next - Carbon::now()->getTimestamp();
+                Carbon::setTestNow(Carbon::createFromTimestamp((int) $next));
+            }
+        }
+        self::assertSame([10, 60, 300, 1200, 3600], $pauses);
+        $letter = Letter::query()->sole();
+        self::assertSame('new@hollow.test', $letter->to);
+        self::assertStringContainsString('127.0.0.1:9', (string) $letter->failed_because);
+        $this->get('/post')->assertSee('Not delivered, after several tries')->assertDontSee('waiting to be sent');
+        // What is refused with its person leaves no letter behind.
+        DB::table('jobs')->delete();
+        User::created(static fn () => throw new RuntimeException('the power went'));
+        $this->post('/people', [...$this->facts(), 'email' => 'other@hollow.test'])->assertStatus(500);
+        self::assertSame(0, DB::table('jobs')->count());
     }
 
     public function test_a_new_letter_shuts_the_link_of_the_one_before_and_a_forged_or_old_one_opens_nothing(): void

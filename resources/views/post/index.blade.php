@@ -10,6 +10,8 @@
             value="{{ $q }}"></div>
         <button class="btn btn-primary">Show</button>
     </form>
+    @if ($waiting > 0)<p class="said" role="status">{{ $waiting === 1 ? 'One letter is' : "$waiting letters are" }}
+        waiting to be sent.</p>@endif
     @if ($letters->isEmpty())<p>{{ $q === '' ? 'Nothing has gone out yet.' : 'No letter is like that.' }}</p>@endif
     @foreach ($letters as $letter)
         <section class="task" aria-labelledby="letter-{{ $letter->id }}">
@@ -17,7 +19,9 @@
                 : $letter->subject }}</h2>
             <p class="soft mb-2">To {{ $letter->to }}@if ($letter->created_at), {{
                 Say::date(Today::of($letter->created_at)) }}, {{ Say::time($letter->created_at) }}@endif</p>
-            @if ($letter->is_private)<p class="mb-0">It opens somebody's account: only whom it went to reads it.</p>
+            @if ($letter->failed_because !== null)<p class="wrong-note mb-0">Not delivered, after several tries:
+                {{ $letter->failed_because }}. Check the address and the mail settings, then send it again.</p>
+            @elseif ($letter->is_private)<p class="mb-0">It opens somebody's account: only whom it went to reads it.</p>
             @else<p class="letter mb-0">{{ $letter->body }}</p>@endif
         </section>
     @endforeach
