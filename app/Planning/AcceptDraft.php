@@ -15,6 +15,7 @@ use App\Support\Say;
 use App\Visits\PlanVisit;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection as BaseCollection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Calendar\Day;
@@ -22,8 +23,9 @@ use PruningHook\Core\Planning\Job;
 use stdClass;
 
 /**
- * Makes changes of a draft true, all or some, in one stroke; and takes them back. Of two people who accept at once one
- * wins; the other is told what has changed.
+ * Carries out changes of a draft, all or some, in one transaction; and takes them back. What is prescribed is worked out
+ * before it, so that nobody else is kept from writing meanwhile. Of two people who accept at once one wins; the other is
+ * told what has changed.
  *
  * @phpstan-import-type Step from PlanDraft
  * @phpstan-import-type Before from PlanDraft
@@ -32,24 +34,69 @@ final readonly class AcceptDraft
 {
     private const TOLD = 6;
 
+    /** Times it is worked out anew where gardens change meanwhile. */
+    private const TRIES = 4;
+
     public function __construct(private PlanVisit $plans)
     {
     }
 
     /**
      * @param  list<int>  $chosen  places of the changes
-     * @return int how many
+     * @return array<int, Step> the changes themselves
      *
      * @throws ValidationException where the plan has changed since, or nothing is chosen
      */
-    public function accept(PlanDraft $draft, array $chosen, ?User $by, Day $today): int
+    public static function chosen(PlanDraft $draft, array $chosen): array
     {
         $changes = array_intersect_key($draft->result['changes'] ?? [], array_flip($chosen));
         if ($changes === []) {
             throw ValidationException::withMessages(['changes' => 'Choose at least one change.']);
         }
+        if ((int) DB::table('firms')->value('plan_revision') !== $draft->revision) {
+            throw ValidationException::withMessages(['changes' => self::since($draft)]);
+        }
 
-        return DB::transaction(function () use ($draft, $changes, $by, $today): int {
+        return $changes;
+    }
+
+    /**
+     * @param  list<int>  $chosen  places of the changes
+     * @param  ?callable(float): mixed  $progress  told how much of it is worked out, 0 to 1
+     * @return int how many
+     *
+     * @throws ValidationException where the plan has changed since, or nothing is chosen
+     */
+    public function accept(PlanDraft $draft, array $chosen, ?User $by, Day $today, ?callable $progress = null): int
+    {
+        $changes = self::chosen($draft, $chosen);
+        $gardens = array_values(array_unique(array_column($changes, 'garden')));
+        $jobs = [];
+        for ($try = 1; $try <= self::TRIES; $try++) {
+            foreach ($gardens as $done => $garden) {
+                $jobs[$garden] = $this->prepared($garden, self::of($changes, $garden), $today, $jobs[$garden] ?? null);
+                $progress === null || $progress(($done + 1) / count($gardens));
+            }
+            $count = $this->carryOut($draft, $changes, $jobs, $by, $today);
+            if ($count !== null) {
+                return $count;
+            }
+        }
+
+        throw ValidationException::withMessages([
+            'changes' => 'Its gardens are being changed as fast as they are worked out. Nothing was changed; accept it '
+                .'again in a moment.',
+        ]);
+    }
+
+    /**
+     * @param  array<int, Step>  $changes
+     * @param  array<int, array{int, array<string, Job>}>  $jobs  by garden, with the revision they were worked out at
+     * @return ?int how many; null where a garden has changed since its jobs were worked out
+     */
+    private function carryOut(PlanDraft $draft, array $changes, array $jobs, ?User $by, Day $today): ?int
+    {
+        return DB::transaction(function () use ($draft, $changes, $jobs, $by, $today): ?int {
             // The first statement writes: whoever comes second waits here and then finds another revision.
             $ours = DB::table('firms')
                 ->where('plan_revision', $draft->revision)
@@ -58,11 +105,17 @@ final readonly class AcceptDraft
             if ($ours === 0 || ! in_array($status, [DraftStatus::Ready, DraftStatus::Accepting], true)) {
                 throw ValidationException::withMessages(['changes' => self::since($draft)]);
             }
-            $gardens = array_values(array_unique(array_column($changes, 'garden')));
-            $before = self::before($gardens, $today, self::dropped($changes));
-            foreach ($gardens as $garden) {
-                $its = array_filter($changes, static fn (array $change): bool => $change['garden'] === $garden);
-                $this->inGarden($garden, array_values($its), $by, $today);
+            $now = DB::table('gardens')->whereIn('id', array_keys($jobs))->pluck('revision', 'id');
+            foreach ($jobs as $garden => [$revision]) {
+                if ((int) ($now[$garden] ?? -1) !== $revision) {
+                    DB::table('firms')->decrement('plan_revision');
+
+                    return null;
+                }
+            }
+            $before = self::before(array_keys($jobs), $today, self::dropped($changes));
+            foreach ($jobs as $garden => [, $its]) {
+                self::inGarden($garden, self::of($changes, $garden), $its, $by, $today);
             }
             $before['revision'] = (int) DB::table('firms')->value('plan_revision');
             $draft->update(['status' => DraftStatus::Accepted, 'says' => null, 'before' => $before]);
@@ -95,14 +148,19 @@ final readonly class AcceptDraft
     }
 
     /**
-     * @param  list<Step>  $changes  of one garden
+     * What a garden's new tasks are, in full, and the revision they were worked out at.
+     *
+     * @param  list<Step>  $changes  of the garden
+     * @param  ?array{int, array<string, Job>}  $before  from an earlier try
+     * @return array{int, array<string, Job>}
      */
-    private function inGarden(int $garden, array $changes, ?User $by, Day $today): void
+    private function prepared(int $garden, array $changes, Day $today, ?array $before): array
     {
         $row = Garden::query()->findOrFail($garden);
-        // What was logged stays with its log: done or not, it was that day's.
-        $standing = self::visits([$garden], $today)->flatMap(static fn (Visit $visit) => $visit->tasks)
-            ->filter(static fn (VisitTask $task): bool => $task->log === null)->keyBy(FirmBrief::ref(...));
+        if ($before !== null && $before[0] === $row->revision) {
+            return $before;
+        }
+        $standing = self::standing($garden, $today);
         $new = array_values(array_filter(
             array_merge(...array_column($changes, 'tasks')), static fn (string $ref): bool => ! $standing->has($ref),
         ));
@@ -110,6 +168,42 @@ final readonly class AcceptDraft
         foreach ($this->plans->jobs($row, array_map(TaskChoice::parse(...), $new), $today) as $job) {
             $jobs["$job->plant:{$job->task->key}:{$job->task->season}"] = $job;
         }
+
+        return [$row->revision, $jobs];
+    }
+
+    /**
+     * Tasks on the garden's visits to come. What was logged stays with its log: done or not, it was that day's.
+     *
+     * @return BaseCollection<string, VisitTask> by ref
+     */
+    private static function standing(int $garden, Day $today): BaseCollection
+    {
+        return self::visits([$garden], $today)->toBase()
+            ->flatMap(static fn (Visit $visit): array => $visit->tasks->all())
+            ->filter(static fn (VisitTask $task): bool => $task->log === null)
+            ->keyBy(FirmBrief::ref(...));
+    }
+
+    /**
+     * @param  array<int, Step>  $changes
+     * @return list<Step>
+     */
+    private static function of(array $changes, int $garden): array
+    {
+        return array_values(array_filter(
+            $changes, static fn (array $change): bool => $change['garden'] === $garden,
+        ));
+    }
+
+    /**
+     * @param  list<Step>  $changes  of one garden
+     * @param  array<string, Job>  $jobs  by ref
+     */
+    private static function inGarden(int $garden, array $changes, array $jobs, ?User $by, Day $today): void
+    {
+        $row = Garden::query()->findOrFail($garden);
+        $standing = self::standing($garden, $today);
         PlanVisit::letGo(array_values($jobs), $today);
         foreach ($changes as $change) {
             if ($change['to'] === null) {
@@ -271,6 +365,6 @@ final readonly class AcceptDraft
             ->all();
 
         return 'Nothing was changed: the plan is no longer the one this was made from'
-            .($changed === [] ? '. ' : '; since then: '.implode(', ', $changed).'. ').'Ask for a plan anew.';
+            .($changed === [] ? '. ' : '; since then: '.implode(', ', $changed).'. ').'Make a new plan.';
     }
 }

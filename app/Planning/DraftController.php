@@ -26,9 +26,6 @@ final class DraftController extends Controller
         52 => 'a year',
     ];
 
-    /** So many changes are made while somebody waits. */
-    private const AT_ONCE = 60;
-
     /** Minutes that moving a visit must be worth, by what is asked for. */
     public const STAY = ['little' => 90, 'some' => 30, 'anew' => 0];
 
@@ -66,39 +63,24 @@ final class DraftController extends Controller
         return redirect()->route('plan')->with('said', 'Called off; the plan is as it was.');
     }
 
-    public function accept(Request $request, PlanDraft $draft, AcceptDraft $accept): RedirectResponse
+    /** It is acknowledged at once, and carried out by the worker. */
+    public function accept(Request $request, PlanDraft $draft): RedirectResponse
     {
         $this->authorize('update', Firm::class);
         $this->validate($request, ['changes' => ['array'], 'changes.*' => ['integer', 'min:0']]);
         $chosen = $request->boolean('all')
             ? array_keys($draft->result['changes'] ?? [])
             : array_values(array_map(intval(...), (array) $request->input('changes', [])));
-        if (count($chosen) > self::AT_ONCE && $this->later($draft, $chosen, $request->user()?->id)) {
-            return redirect()->route('drafts.show', $draft);
-        }
-        $count = $accept->accept($draft, $chosen, $request->user(), Today::day());
-
-        return redirect()
-            ->route('plan')
-            ->with('said', $count === 1 ? 'One change is made.' : "$count changes are made.")
-            ->with('undo', [route('drafts.undo', $draft), 'POST']);
-    }
-
-    /**
-     * More than can be made true while somebody waits is left to the queue.
-     *
-     * @param  list<int>  $chosen
-     */
-    private function later(PlanDraft $draft, array $chosen, ?int $by): bool
-    {
+        $changes = count(AcceptDraft::chosen($draft, $chosen));
         $ours = PlanDraft::query()->whereKey($draft->id)->where('status', DraftStatus::Ready)->update([
-            'status' => DraftStatus::Accepting, 'says' => 'making '.count($chosen).' changes',
+            'status' => DraftStatus::Accepting, 'share' => 0,
+            'says' => $changes === 1 ? 'making one change' : "making $changes changes",
         ]);
         if ($ours === 1) {
-            MakeTrue::dispatch($draft->id, $chosen, $by);
+            MakeTrue::dispatch($draft->id, $chosen, $request->user()?->id);
         }
 
-        return $ours === 1;
+        return redirect()->route('drafts.show', $draft);
     }
 
     public function undo(PlanDraft $draft, AcceptDraft $accept): RedirectResponse

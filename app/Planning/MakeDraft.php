@@ -8,7 +8,9 @@ use App\Due\DueKeeper;
 use App\Models\DraftStatus;
 use App\Models\PlanDraft;
 use App\Support\Reading;
+use App\Support\StaysReserved;
 use App\Support\Today;
+use App\Support\Trouble;
 use App\Weather\Outlook;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -23,8 +25,9 @@ final class MakeDraft implements ShouldQueue
 {
     use Dispatchable;
     use Queueable;
+    use StaysReserved;
 
-    public int $tries = 1;
+    public int $tries = 3;
 
     public int $timeout = 600;
 
@@ -39,18 +42,19 @@ final class MakeDraft implements ShouldQueue
     public function handle(DueKeeper $keeper, Outlook $outlook): void
     {
         $draft = PlanDraft::query()->find($this->draft);
-        if ($draft === null || $draft->status !== DraftStatus::Waiting) {
+        // One whose worker was killed begins again.
+        if ($draft === null || ! in_array($draft->status, [DraftStatus::Waiting, DraftStatus::Looking], true)) {
             return;
         }
-        $draft->update(['status' => DraftStatus::Looking, 'says' => 'reading what is due']);
-        $keeper->renewAll();
+        $draft->update(['status' => DraftStatus::Looking, 'says' => 'reading what is due', 'share' => 0]);
+        $keeper->renewAll($this->alive(...));
         // Plan, visits and revision are read in one state of the tables.
         [$firm, $revision] = Reading::together(static fn (): array => [
             FirmBrief::of(Span::of($draft->from, $draft->to), $outlook, Today::day(), $draft->stay),
             (int) DB::table('firms')->value('plan_revision'),
         ]);
         $draft->update(['revision' => $revision, 'says' => 'fitting in '.count($firm->brief->tasks).' tasks']);
-        $clock = new Patience($draft, $draft->seconds, self::EVERY);
+        $clock = new Patience($draft, $draft->seconds, self::EVERY, $this->alive(...));
         $plan = Planner::plan($firm->brief, 1, $clock->spent(...));
         $result = $clock->isCalledOff() ? null : Difference::of($firm, $plan);
         // Called off at the last moment, it stays called off.
@@ -66,6 +70,6 @@ final class MakeDraft implements ShouldQueue
         PlanDraft::query()
             ->whereKey($this->draft)
             ->whereIn('status', [DraftStatus::Waiting, DraftStatus::Looking])
-            ->update(['status' => DraftStatus::Failed, 'says' => 'It could not be made: '.$fault?->getMessage()]);
+            ->update(['status' => DraftStatus::Failed, 'says' => 'It could not be made: '.Trouble::inWords($fault).'.']);
     }
 }

@@ -7,20 +7,24 @@ namespace App\Planning;
 use App\Models\DraftStatus;
 use App\Models\PlanDraft;
 use App\Models\User;
+use App\Support\Quietly;
+use App\Support\StaysReserved;
 use App\Support\Today;
+use App\Support\Trouble;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Validation\ValidationException;
 use Throwable;
 
-/** Makes many changes of a draft true, on the queue: still in one stroke, and refused for the same reasons. */
+/** Carries out the changes of a draft that were accepted: in one transaction, and refused where the plan has changed. */
 final class MakeTrue implements ShouldQueue
 {
     use Dispatchable;
     use Queueable;
+    use StaysReserved;
 
-    public int $tries = 1;
+    public int $tries = 3;
 
     public int $timeout = 600;
 
@@ -40,7 +44,13 @@ final class MakeTrue implements ShouldQueue
             return;
         }
         try {
-            $accept->accept($draft, $this->chosen, User::query()->find($this->by), Today::day());
+            $accept->accept(
+                $draft, $this->chosen, User::query()->find($this->by), Today::day(),
+                function (float $share) use ($draft): void {
+                    $this->alive();
+                    Quietly::write(static fn () => $draft->update(['share' => $share]));
+                },
+            );
         } catch (ValidationException $refused) {
             $this->backToReady($refused->getMessage());
         }
@@ -48,7 +58,7 @@ final class MakeTrue implements ShouldQueue
 
     public function failed(?Throwable $fault): void
     {
-        $this->backToReady('Nothing was changed: '.$fault?->getMessage());
+        $this->backToReady('Nothing was changed: '.Trouble::inWords($fault).'.');
     }
 
     private function backToReady(string $says): void

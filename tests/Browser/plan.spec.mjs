@@ -44,7 +44,8 @@ test('a season is asked for, compared, accepted, moved, a day lost to frost, pla
     expect(kept).toBeGreaterThan(0);
     expect(kept).toBeLessThan(all);
     await page.getByRole('button', { name: 'Accept what is ticked' }).click();
-    await expect(said(page)).toContainText(kept === 1 ? 'One change is made' : `${kept} changes are made`);
+    await expect(said(page)).toContainText('This plan was accepted');
+    await expect(page.getByRole('button', { name: 'Take it back' })).toBeVisible();
 
     // The first visit of next week, by keyboard alone.
     await page.goto('/plan?week=2027-03-08');
@@ -80,6 +81,8 @@ test('a season is asked for, compared, accepted, moved, a day lost to frost, pla
     await expect(page.locator('.changes')).toContainText('the crew does not work on that day');
     const accepted = page.url();
     await page.getByRole('button', { name: 'Accept what is ticked' }).click();
+    await expect(said(page)).toContainText('This plan was accepted');
+    await page.goto('/');
     await expect(page.getByText(/on a day that is lost/)).toHaveCount(0);
     await page.goto(`/plan?week=${on}`);
     await expect(page.locator(`[data-on="${on}"][data-crew="${crew}"] [data-visit]`)).toHaveCount(0);

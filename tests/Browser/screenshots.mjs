@@ -64,7 +64,7 @@ const PICTURES = [
         await page.getByText(/is ready/).waitFor();
         await page.getByRole('link', { name: 'Look at the difference' }).click();
         await page.getByRole('button', { name: 'Accept what is ticked' }).click();
-        await page.getByRole('status').first().waitFor();
+        await page.getByText('This plan was accepted').waitFor();
         await page.goto(`${AT}/plan`);
         await page.locator('#week').evaluate((week) => week.scrollIntoView({ block: 'start', behavior: 'instant' }));
     }],

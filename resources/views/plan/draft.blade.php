@@ -16,7 +16,8 @@
         <p>It was called off; nothing was changed. <a href="{{ route('plan') }}">Back to the plan</a></p>
     @elseif ($result !== null)
         @if ($draft->status === DraftStatus::Accepted)
-            <div class="said"><span>This plan was accepted.</span>
+            <div class="said" role="status"><span>This plan was accepted. <a href="{{ route('plan') }}">See the
+                plan</a></span>
                 @can('update', App\Models\Firm::class)
                     <form method="post" action="{{ route('drafts.undo', $draft) }}">@csrf<button
                         class="btn btn-quiet">Take it back</button></form>
