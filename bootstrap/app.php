@@ -55,7 +55,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'password_confirmation']);
-        // What the core refuses is said in its own words, wherever a page had none better: no plant is an error of ours.
+        // What the core refuses is said in its own words, wherever a page had none better: no plant is an error of
+        // ours.
         $exceptions->render(static fn (Fault $fault, Request $request) => $request->expectsJson()
             ? new JsonResponse(['message' => ucfirst($fault->getMessage()).'.'], 422)
             : response()->view('errors.fault', ['says' => ucfirst($fault->getMessage()).'.'], 422));

@@ -41,8 +41,8 @@ final readonly class DueKeeper
     }
 
     /**
-     * Works out those of the gardens that are stale, for a page that shows them. Where the database cannot be written to,
-     * what is kept of them is shown.
+     * Works out those of the gardens that are stale, for a page that shows them. Where the database cannot be written
+     * to, what is kept of them is shown.
      *
      * @param  list<int>  $gardens
      */

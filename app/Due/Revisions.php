@@ -23,8 +23,8 @@ final readonly class Revisions
     }
 
     /**
-     * A change of the house practice: gardens with plants that turn on one of the questions. Those without kept rows are
-     * worked out in any case.
+     * A change of the house practice: gardens with plants that turn on one of the questions. Those without kept rows
+     * are worked out in any case.
      *
      * @param  list<string>  $questions
      */

@@ -7,8 +7,8 @@ namespace App\Due;
 use App\Models\Firm;
 
 /**
- * The firm's revision as it stood before its kinds and its practice were read in this request or job. What is worked out
- * from them may be kept only while the firm still stands there.
+ * The firm's revision as it stood before its kinds and its practice were read in this request or job. What is worked
+ * out from them may be kept only while the firm still stands there.
  */
 final class SeenRevision
 {

@@ -23,9 +23,9 @@ use PruningHook\Core\Planning\Job;
 use stdClass;
 
 /**
- * Carries out changes of a draft, all or some, in one transaction; and takes them back. What is prescribed is worked out
- * before it, so that nobody else is kept from writing meanwhile. Of two people who accept at once one wins; the other is
- * told what has changed.
+ * Carries out changes of a draft, all or some, in one transaction; and takes them back. What is prescribed is worked
+ * out before it, so that nobody else is kept from writing meanwhile. Of two people who accept at once one wins; the
+ * other is told what has changed.
  *
  * @phpstan-import-type Step from PlanDraft
  * @phpstan-import-type Before from PlanDraft

@@ -70,6 +70,8 @@ final class MakeDraft implements ShouldQueue
         PlanDraft::query()
             ->whereKey($this->draft)
             ->whereIn('status', [DraftStatus::Waiting, DraftStatus::Looking])
-            ->update(['status' => DraftStatus::Failed, 'says' => 'It could not be made: '.Trouble::inWords($fault).'.']);
+            ->update([
+                'status' => DraftStatus::Failed, 'says' => 'It could not be made: '.Trouble::inWords($fault).'.',
+            ]);
     }
 }

@@ -17,7 +17,9 @@ use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Validation\ValidationException;
 use Throwable;
 
-/** Carries out the changes of a draft that were accepted: in one transaction, and refused where the plan has changed. */
+/**
+ * Carries out the changes of a draft that were accepted: in one transaction, and refused where the plan has changed.
+ */
 final class MakeTrue implements ShouldQueue
 {
     use Dispatchable;

@@ -33,7 +33,8 @@ final class PostController extends Controller
         $waiting = DB::table('jobs')->where('payload', 'like', '%SendQueuedNotifications%');
 
         return view('post.index', [
-            'waiting' => $waiting->limit(self::ON_A_PAGE)->get('id')->count(), 'letters' => $letters->get(), 'pages' => $pages, 'q' => $asked,
+            'waiting' => $waiting->limit(self::ON_A_PAGE)->get('id')->count(), 'letters' => $letters->get(),
+            'pages' => $pages, 'q' => $asked,
         ]);
     }
 }

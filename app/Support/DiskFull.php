@@ -9,11 +9,16 @@ use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
 use Throwable;
 
-/** Nothing can be written down: nothing was kept, pages that only read go on, and whoever runs the office must make room. */
+/**
+ * Nothing can be written down: nothing was kept, pages that only read go on, and whoever runs the office must make
+ * room.
+ */
 final readonly class DiskFull
 {
     /** As SQLite and PHP's file functions say it. */
-    private const SAYS = ['database or disk is full', 'No space left on device', 'errno=28', 'possibly out of free disk'];
+    private const SAYS = [
+        'database or disk is full', 'No space left on device', 'errno=28', 'possibly out of free disk',
+    ];
 
     public static function is(Throwable $thrown): bool
     {
@@ -29,7 +34,7 @@ final readonly class DiskFull
     public static function answer(Request $request): Response
     {
         return $request->expectsJson()
-            ? response()->json(['message' => 'The office\'s disk is full. Nothing was kept: it is sent again later.'], 507)
+            ? response()->json(['message' => 'The office\'s disk is full: nothing was kept. Send it again later.'], 507)
             : response()->view('errors.507', [], 507);
     }
 }

@@ -6,7 +6,9 @@ namespace App\Support;
 
 use Illuminate\Support\Facades\DB;
 
-/** When the worker and the scheduler were last seen at work, by the time of a file: it can be told on a full disk too. */
+/**
+ * When the worker and the scheduler were last seen at work, by the time of a file: it can be told on a full disk too.
+ */
 final readonly class Heartbeat
 {
     /** A worker looks for work every second; while a job runs, the job tells. */

@@ -10,8 +10,8 @@ use Illuminate\Support\Facades\DB;
 use PDOException;
 
 /**
- * A job that may run for longer than the queue waits: it says from time to time that it is alive. One that falls silent,
- * because its worker was killed, is taken up by another within a minute.
+ * A job that may run for longer than the queue waits: it says from time to time that it is alive. One that falls
+ * silent, because its worker was killed, is taken up by another within a minute.
  */
 trait StaysReserved
 {

@@ -7,20 +7,17 @@ namespace App\Upkeep;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use PDO;
 use RuntimeException;
+use Throwable;
 use ZipArchive;
 
 /**
- * One file with everything of the firm: its database as it stood at one moment, whoever was writing, and its pictures.
+ * One file with everything of the firm: its database as it stood at one moment, whoever was writing, and the pictures
+ * that stand in its record.
  */
 final readonly class Backup
 {
-    public const DATABASE = 'database.sqlite';
-
-    public const ABOUT = 'about.json';
-
-    public const FILES = 'files/';
-
     /**
      * @return list<string> what it holds, in words
      *
@@ -40,7 +37,9 @@ final readonly class Backup
             if ($faults !== []) {
                 throw new RuntimeException('the copy is not sound: '.implode('; ', $faults));
             }
-            $files = $this->pack($copy, "$to.part");
+            [$files, $missing] = $this->pack($copy, "$to.part");
+            // What cannot be read back is no backup.
+            BackupFile::open("$to.part")->check();
             if (! rename("$to.part", $to)) {
                 throw new RuntimeException("$to cannot be written");
             }
@@ -55,32 +54,49 @@ final readonly class Backup
             sprintf('%d gardens, %d plants, %d lines of the record', ...array_map(
                 static fn (string $table): int => DB::table($table)->count(), ['gardens', 'plants', 'work_logs'],
             )),
-            "$files pictures", sprintf('%.1f MB', filesize($to) / 1e6),
+            "$files pictures",
+            ...($missing === 0 ? [] : ["$missing pictures of the record are missing on the disk"]),
+            sprintf('%.1f MB', filesize($to) / 1e6),
         ];
     }
 
-    private function pack(string $copy, string $to): int
+    /** @return array{int, int} how many pictures it holds, and how many were missing */
+    private function pack(string $copy, string $to): array
     {
         $zip = new ZipArchive;
         if ($zip->open($to, ZipArchive::CREATE | ZipArchive::EXCL) !== true) {
             throw new RuntimeException("$to cannot be written");
         }
-        $zip->addFile($copy, self::DATABASE);
+        $zip->addFile($copy, BackupFile::DATABASE);
         $disk = Storage::disk('local');
-        $files = $disk->allFiles('photos');
-        foreach ($files as $file) {
-            $zip->addFile($disk->path($file), self::FILES.$file);
+        $digests = $missing = [];
+        foreach (DatabaseFile::column(new PDO("sqlite:$copy"), 'select uuid from photos order by id') as $uuid) {
+            $file = "photos/$uuid.jpg";
+            $digest = $disk->exists($file) ? hash_file('sha256', $disk->path($file)) : false;
+            if ($digest === false) {
+                $missing[] = $file;
+
+                continue;
+            }
+            $digests[$file] = $digest;
+            $zip->addFile($disk->path($file), BackupFile::FILES.$file);
             // They are small already.
-            $zip->setCompressionName(self::FILES.$file, ZipArchive::CM_STORE);
+            $zip->setCompressionName(BackupFile::FILES.$file, ZipArchive::CM_STORE);
         }
-        $zip->addFromString(self::ABOUT, json_encode([
-            'product' => 'Pruning Hook', 'version' => 1, 'made_at' => Carbon::now()->toIso8601String(),
-            'sha256' => hash_file('sha256', $copy),
+        $zip->addFromString(BackupFile::ABOUT, json_encode([
+            'product' => 'Pruning Hook', 'version' => BackupFile::VERSION,
+            'made_at' => Carbon::now()->toIso8601String(), 'sha256' => hash_file('sha256', $copy),
+            'files' => (object) $digests, 'missing' => $missing,
         ], JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR));
-        if (! $zip->close()) {
+        try {
+            $closed = $zip->close();
+        } catch (Throwable $fault) {
+            throw new RuntimeException("$to cannot be written: is the disk full?", previous: $fault);
+        }
+        if (! $closed) {
             throw new RuntimeException("$to cannot be written: is the disk full?");
         }
 
-        return count($files);
+        return [count($digests), count($missing)];
     }
 }

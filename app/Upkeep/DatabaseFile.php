@@ -46,7 +46,7 @@ final readonly class DatabaseFile
     }
 
     /** @return list<string> */
-    private static function column(PDO $database, string $sql): array
+    public static function column(PDO $database, string $sql): array
     {
         $found = $database->query($sql);
 

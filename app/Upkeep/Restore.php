@@ -4,79 +4,145 @@ declare(strict_types=1);
 
 namespace App\Upkeep;
 
+use Closure;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use PDO;
 use RuntimeException;
+use SQLite3;
 use Symfony\Component\Process\Process;
-use ZipArchive;
 
-/** Puts a backup in the place of what is there. It is looked at first, and what was there is kept beside. */
-final readonly class Restore
+/**
+ * Puts a backup in the place of what is there. It is wholly checked, unpacked beside and brought up to date first; then
+ * it is written over the database in one transaction of SQLite's own, so that whoever reads or writes meanwhile sees
+ * the old or the new and is never turned away for long, and a restore that is killed leaves what was there.
+ */
+final class Restore
 {
+    /** Milliseconds others may take with what they are writing. */
+    private const PATIENCE_MS = 30_000;
+
+    /** Whether the database is the backup's by now: nothing was changed before. */
+    public bool $done = false;
+
     /**
+     * @param  Closure(string): mixed  $tell  what is being done, step by step
      * @return list<string> what was done, in words
      *
-     * @throws RuntimeException where the backup is not whole; nothing has changed then
+     * @throws RuntimeException where the backup is not whole or cannot be put in place; `$done` says whether it was
      */
-    public function from(string $backup): array
+    public function from(string $backup, Closure $tell): array
     {
         $ours = DatabaseFile::ours();
         $new = $ours.'.restoring';
-        foreach (['', '-wal', '-shm'] as $part) {
-            is_file($new.$part) && unlink($new.$part);
-        }
         $old = umask(0077);
+        $lock = $this->alone("$new.lock");
         try {
-            $zip = $this->open($backup, $new);
+            self::clear($new);
+            $tell('checking the backup');
+            $file = BackupFile::open($backup);
+            $this->room($file, $ours);
+            $file->check();
+            $tell('unpacking it beside what is there');
+            $file->unpackDatabase($new);
+            $this->sound($new, $backup);
+            $this->known($new, $backup);
+            $this->pictures($new, $file, $backup);
+            $tell('bringing it up to date');
             $this->migrate($new);
-            $faults = DatabaseFile::faults($new);
-            if ($faults !== []) {
-                throw new RuntimeException('brought up to date it is not sound: '.implode('; ', $faults));
-            }
-            $beside = $this->swap($ours, $new);
-            $files = $this->files($zip);
+            $tell('adding pictures');
+            $added = $this->add($file);
+            $tell('keeping what is there');
+            $beside = $this->keep($ours);
+            $tell('putting it in place');
+            $this->swap($ours, $new);
+            $this->done = true;
+            $tell('putting pictures right');
+            $this->replace($file);
         } finally {
             umask($old);
-            is_file($new) && unlink($new);
+            self::clear($new);
+            flock($lock, LOCK_UN);
+            @unlink("$new.lock");
         }
+        Artisan::call('queue:restart');
 
         return [
             ...($beside === null ? [] : ["what was there is kept as $beside"]),
             sprintf('%d gardens, %d plants, %d pictures are back', ...[
                 ...array_map(static fn (string $table): int => DB::table($table)->count(), ['gardens', 'plants']),
-                $files,
-            ]),
+                count($file->pictures),
+            ]).($added === 0 ? '' : ", $added of them were missing here"),
+            ...array_map(
+                static fn (string $picture): string => "$picture was missing when the backup was made",
+                $file->about['missing'],
+            ),
         ];
     }
 
-    private function open(string $backup, string $to): ZipArchive
+    /** @return resource held while it lasts */
+    private function alone(string $path): mixed
     {
-        $zip = new ZipArchive;
-        if (! is_file($backup) || $zip->open($backup, ZipArchive::RDONLY) !== true) {
-            throw new RuntimeException("$backup is no backup: it cannot be opened");
+        $lock = @fopen($path, 'ce');
+        if ($lock === false) {
+            throw new RuntimeException("$path cannot be written");
         }
-        $about = json_decode((string) $zip->getFromName(Backup::ABOUT), true);
-        $from = $zip->getStream(Backup::DATABASE);
-        if (! is_array($about) || ($about['product'] ?? null) !== 'Pruning Hook' || $from === false) {
-            throw new RuntimeException("$backup is no backup of Pruning Hook");
+        if (! flock($lock, LOCK_EX | LOCK_NB)) {
+            throw new RuntimeException('another restore is under way');
         }
-        if (file_put_contents($to, $from) === false) {
-            throw new RuntimeException("$to cannot be written");
+
+        return $lock;
+    }
+
+    /** What there is is kept, the new lies beside it and is written over it: three times the room. */
+    private function room(BackupFile $file, string $ours): void
+    {
+        $wanted = 2 * $file->bytes() + (is_file($ours) ? (int) filesize($ours) : 0);
+        $free = @disk_free_space(dirname($ours));
+        if ($free !== false && $free < $wanted) {
+            throw new RuntimeException(sprintf(
+                'there is no room for it: %d MB are free, and it takes %d MB', $free / 1e6, ceil($wanted / 1e6),
+            ));
         }
-        if (hash_file('sha256', $to) !== ($about['sha256'] ?? null)) {
-            throw new RuntimeException("$backup is damaged: its database is not what was put into it");
-        }
-        $faults = DatabaseFile::faults($to);
+    }
+
+    private function sound(string $new, string $backup): void
+    {
+        $faults = DatabaseFile::faults($new);
         if ($faults !== []) {
             throw new RuntimeException("the database in $backup is not sound: ".implode('; ', $faults));
         }
-
-        return $zip;
     }
 
-    /** A backup may be older than the product. */
+    /** A newer version may have given the database a shape that this one would misread. */
+    private function known(string $new, string $backup): void
+    {
+        $ran = DatabaseFile::column(new PDO("sqlite:$new"), 'select migration from migrations');
+        $known = array_map(
+            static fn (mixed $file): string => basename((string) $file, '.php'),
+            (array) glob(database_path('migrations/*.php')),
+        );
+        if (array_diff($ran, $known) !== []) {
+            throw new RuntimeException("$backup was made by a newer version of Pruning Hook: update this one first");
+        }
+    }
+
+    /** Every picture of its record is in it, but for those that were missing when it was made. */
+    private function pictures(string $new, BackupFile $file, string $backup): void
+    {
+        $uuids = DatabaseFile::column(new PDO("sqlite:$new"), 'select uuid from photos');
+        foreach ($uuids as $uuid) {
+            $picture = "photos/$uuid.jpg";
+            if (! isset($file->pictures[$picture]) && ! in_array($picture, $file->about['missing'], true)
+                && ! Storage::disk('local')->exists($picture)) {
+                throw new RuntimeException("$backup is damaged: the picture $picture of its record is not in it");
+            }
+        }
+    }
+
+    /** A backup may be older than the product. Letters it had not sent yet are long sent, or out of date. */
     private function migrate(string $file): void
     {
         $run = new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--quiet'], base_path(), [
@@ -85,54 +151,110 @@ final readonly class Restore
         if ($run->run() !== 0) {
             throw new RuntimeException('it cannot be brought up to date: '.trim($run->getErrorOutput()));
         }
-        // All of it lies in the one file that is moved.
-        $database = new \PDO("sqlite:$file");
+        $database = new PDO("sqlite:$file");
+        $database->exec("delete from jobs where payload like '%SendQueuedNotifications%'");
+        // All of it lies in the one file.
         $database->exec('pragma wal_checkpoint(truncate)');
+        $database->exec('pragma journal_mode = delete');
+        unset($database);
+        $faults = DatabaseFile::faults($file);
+        if ($faults !== []) {
+            throw new RuntimeException('brought up to date it is not sound: '.implode('; ', $faults));
+        }
     }
 
-    /** @return ?string where what was there lies now; null where nothing was */
-    private function swap(string $ours, string $new): ?string
+    /** Pictures that are not here yet: one without a line in the record does no harm. */
+    private function add(BackupFile $file): int
     {
-        Artisan::call('queue:restart');
-        DB::disconnect();
-        $beside = null;
-        if (is_file($ours) && filesize($ours) > 0) {
-            $beside = $ours.'.before-'.Carbon::now()->format('Ymd-His');
-            $present = new \PDO("sqlite:$ours");
-            $present->exec('pragma wal_checkpoint(truncate)');
-            unset($present);
-            rename($ours, $beside);
+        $disk = Storage::disk('local');
+        $added = 0;
+        foreach (array_keys($file->pictures) as $picture) {
+            if (! $disk->exists($picture)) {
+                $this->put($file, $picture);
+                $added++;
+            }
         }
-        foreach (['-wal', '-shm'] as $part) {
-            is_file($ours.$part) && rename($ours.$part, ($beside ?? "$ours.gone").$part);
-            is_file($new.$part) && unlink($new.$part);
-        }
-        if (! rename($new, $ours)) {
-            $beside === null || rename($beside, $ours);
 
-            throw new RuntimeException("$ours cannot be put in place");
+        return $added;
+    }
+
+    /** Pictures that are not what the record was made with; what lay there is kept beside. */
+    private function replace(BackupFile $file): void
+    {
+        $disk = Storage::disk('local');
+        foreach (array_keys($file->pictures) as $picture) {
+            if (hash_file('sha256', $disk->path($picture)) !== $file->pictureDigest($picture)) {
+                rename($disk->path($picture), $disk->path($picture).'.before-'.Carbon::now()->format('Ymd-His'));
+                $this->put($file, $picture);
+            }
         }
+    }
+
+    private function put(BackupFile $file, string $picture): void
+    {
+        $to = Storage::disk('local')->path($picture);
+        is_dir(dirname($to)) || mkdir(dirname($to), 0700, true);
+        if (@file_put_contents("$to.part", $file->picture($picture)) !== $file->pictures[$picture]
+            || ! rename("$to.part", $to)) {
+            @unlink("$to.part");
+            throw new RuntimeException("the picture $picture cannot be written: is there room on the disk?");
+        }
+    }
+
+    /** @return ?string where what is there is kept; null where nothing is */
+    private function keep(string $ours): ?string
+    {
+        if (! is_file($ours) || filesize($ours) === 0) {
+            return null;
+        }
+        $beside = $ours.'.before-'.Carbon::now()->format('Ymd-His');
+        try {
+            DB::statement('vacuum into ?', [$beside]);
+        } catch (\PDOException) {
+            // What is damaged is kept as it lies there.
+            @unlink($beside);
+            foreach (['', '-wal'] as $part) {
+                if (is_file($ours.$part) && ! @copy($ours.$part, $beside.$part)) {
+                    throw new RuntimeException("$beside cannot be written: is there room on the disk?");
+                }
+            }
+        }
+        DB::disconnect();
 
         return $beside;
     }
 
-    /** Pictures are added; none that is there is overwritten, since each has a name of its own. */
-    private function files(ZipArchive $zip): int
+    private function swap(string $ours, string $new): void
     {
-        $disk = Storage::disk('local');
-        $files = 0;
-        for ($index = 0; $index < $zip->numFiles; $index++) {
-            $name = (string) $zip->getNameIndex($index);
-            if (preg_match('#^'.Backup::FILES.'(photos/[0-9a-f-]{36}\.jpg)$#', $name, $path) !== 1) {
-                continue;
+        if (is_file($ours) && DatabaseFile::faults($ours) === []) {
+            $from = new SQLite3($new, SQLITE3_OPEN_READONLY);
+            $into = new SQLite3($ours);
+            $into->busyTimeout(self::PATIENCE_MS);
+            // Until it is all there, whoever reads sees the old; where it is cut off, the old is what is there.
+            $copied = @$from->backup($into);
+            $says = $into->lastErrorMsg();
+            $from->close();
+            $into->close();
+            if (! $copied) {
+                throw new RuntimeException("it cannot be written over $ours ($says): is there room, or who holds it?");
             }
-            $files++;
-            $from = $disk->exists($path[1]) ? null : $zip->getStream($name);
-            if (is_resource($from)) {
-                $disk->put($path[1], $from);
-            }
-        }
+            (new PDO("sqlite:$ours"))->exec('pragma journal_mode = wal');
 
-        return $files;
+            return;
+        }
+        // Over what is no sound database nothing can be written: nobody can be working with it either.
+        foreach (['-wal', '-shm'] as $part) {
+            @unlink($ours.$part);
+        }
+        if (! rename($new, $ours)) {
+            throw new RuntimeException("$ours cannot be put in place");
+        }
+    }
+
+    private static function clear(string $new): void
+    {
+        foreach (['', '-wal', '-shm', '-journal', '.config.php'] as $part) {
+            is_file($new.$part) && unlink($new.$part);
+        }
     }
 }

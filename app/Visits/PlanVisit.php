@@ -130,8 +130,8 @@ final readonly class PlanVisit
     }
 
     /**
-     * What stands on a visit that no longer holds it gives way to being planned again: its day went by without a log, or
-     * was lost.
+     * What stands on a visit that no longer holds it gives way to being planned again: its day went by without a log,
+     * or was lost.
      *
      * @param  list<Job>  $jobs
      */
@@ -165,7 +165,8 @@ final readonly class PlanVisit
     }
 
     /**
-     * A task that already stands on a visit is not planned again: somebody else was quicker, or the form was sent twice.
+     * A task that already stands on a visit is not planned again: somebody else was quicker, or the form was sent
+     * twice.
      *
      * @param  list<Job>  $jobs
      *

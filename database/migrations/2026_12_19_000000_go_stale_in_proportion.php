@@ -22,8 +22,8 @@ return new class extends Migration
 
     public function down(): void
     {
-        Schema::table(
-            'kept_gardens', static fn (Blueprint $table) => $table->dropColumn(['winters', 'questions', 'claimed_until']),
-        );
+        Schema::table('kept_gardens', static fn (Blueprint $table) => $table->dropColumn([
+            'winters', 'questions', 'claimed_until',
+        ]));
     }
 };

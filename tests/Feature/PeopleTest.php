@@ -60,7 +60,7 @@ final class PeopleTest extends FeatureTestCase
         $this->actingAs($boss)->post('/people', $this->facts())->assertSessionHasNoErrors();
         self::assertSame(0, Letter::query()->count(), 'nobody waits for the mail server');
         $job = DB::table('jobs')->where('payload', 'like', '%SendQueuedNotifications%')->sole();
-        self::assertStringNotContainsString('welcome', (string) $job->payload, 'the link does not lie there to be read');
+        self::assertStringNotContainsString('welcome', (string) $job->payload, 'nobody can read the link there');
         $this->get('/post')->assertSee('One letter is waiting to be sent');
         // The server answers nothing; the worker tries again, each time after a longer while.
         config(['mail.default' => 'smtp', 'mail.mailers.smtp' => [

@@ -397,7 +397,7 @@ final class PlanTest extends FeatureTestCase
         $this->accept($draft);
         self::assertSame(0, $due());
         self::assertNotContains($again, $says());
-        self::assertSame([$visit->id], Visit::query()->where('on', '2027-02-18')->pluck('id')->all(), 'its sheet stays');
+        self::assertSame($visit->id, (int) Visit::query()->where('on', '2027-02-18')->sole()->id, 'its sheet stays');
     }
 
     public function test_a_day_lost_today_is_planned_anew_by_hand_and_by_the_planner(): void
@@ -435,7 +435,8 @@ final class PlanTest extends FeatureTestCase
         $changes = $draft->result['changes'] ?? [];
         $this->put("/plan/drafts/$draft->id", ['all' => 1])->assertRedirect("/plan/drafts/$draft->id");
         self::assertSame(DraftStatus::Accepting, $draft->fresh()?->status);
-        $this->get("/plan/drafts/$draft->id")->assertSee('Making '.count($changes).' changes')->assertDontSee('Call it off');
+        $this->get("/plan/drafts/$draft->id")->assertSee('Making '.count($changes).' changes')
+            ->assertDontSee('Call it off');
         $this->delete("/plan/drafts/$draft->id");
         self::assertSame(DraftStatus::Accepting, $draft->fresh()?->status, 'what is being made cannot be called off');
         self::assertSame(0, Visit::query()->count());

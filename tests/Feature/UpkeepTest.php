@@ -44,20 +44,29 @@ final class UpkeepTest extends TestCase
         self::assertCount(2, $kept);
         self::assertStringEndsWith('hook-20200103-000000.zip', (string) $kept[0]);
         self::assertGreaterThan(100, filesize((string) $kept[1]));
-        // The one just made is kept whatever was asked for.
+        // The one just made is kept whatever was asked for, and whatever the clock says.
         unlink((string) $kept[1]);
         $this->artisan(['backup', '--keep=0'], ['LARAVEL_STORAGE_PATH' => $storage]);
         self::assertCount(1, (array) glob("$storage/backups/hook-*.zip"));
+        array_map(unlink(...), (array) glob("$storage/backups/hook-*.zip"));
+        foreach (['20990101-000000', '20990102-000000'] as $ahead) {
+            touch("$storage/backups/hook-$ahead.zip");
+        }
+        $run = $this->artisan(['backup', '--keep=2'], ['LARAVEL_STORAGE_PATH' => $storage]);
+        self::assertStringContainsString('is the clock of this machine right?', $run->getErrorOutput());
+        $kept = (array) glob("$storage/backups/hook-*.zip");
+        self::assertCount(2, $kept);
+        self::assertGreaterThan(100, filesize((string) $kept[0]), 'the one just made');
+        self::assertStringEndsWith('hook-20990102-000000.zip', (string) $kept[1]);
     }
 
     public function test_a_backup_comes_back_and_what_was_there_is_kept_beside(): void
     {
-        $picture = 'files/photos/11111111-1111-4111-8111-111111111111.jpg';
-        mkdir("$this->folder/files/photos", recursive: true);
-        file_put_contents("$this->folder/$picture", 'a picture');
+        $picture = $this->picture();
+        file_put_contents("$this->folder/files/photos/22222222-2222-4222-8222-222222222222.jpg", 'of no record');
         $made = $this->hook(['backup', 'firm.zip']);
         self::assertSame(0, $made->getExitCode(), $made->getErrorOutput());
-        self::assertStringContainsString('1 gardens, 0 plants, 0 lines of the record, 1 pictures', $made->getOutput());
+        self::assertStringContainsString('1 gardens, 1 plants, 0 lines of the record, 1 pictures', $made->getOutput());
         self::assertSame('0600', substr(sprintf('%o', fileperms("$this->folder/firm.zip")), -4));
         $again = $this->hook(['backup', 'firm.zip']);
         self::assertSame(1, $again->getExitCode());
@@ -67,16 +76,158 @@ final class UpkeepTest extends TestCase
         );
 
         $this->firm()->exec("update gardens set name = 'Changed since'");
-        unlink("$this->folder/$picture");
+        file_put_contents("$this->folder/$picture", 'another picture');
         $back = $this->hook(['restore', 'firm.zip']);
         self::assertSame(0, $back->getExitCode(), $back->getErrorOutput().$back->getOutput());
-        self::assertStringContainsString('1 gardens, 0 plants, 1 pictures are back', $back->getOutput());
+        self::assertStringContainsString('1 gardens, 1 plants, 1 pictures are back', $back->getOutput());
         self::assertSame('Weir House', $this->garden($this->file()));
+        self::assertStringEqualsFile("$this->folder/$picture", 'a picture', 'as it was');
+        self::assertStringEqualsFile((string) (glob("$this->folder/$picture.before-*")[0] ?? ''), 'another picture');
+        unlink("$this->folder/$picture");
+        self::assertStringContainsString('1 of them were missing', $this->hook(['restore', 'firm.zip'])->getOutput());
         self::assertFileExists("$this->folder/$picture");
+        array_map(unlink(...), array_slice((array) glob($this->file().'.before-*'), 1));
         $beside = (array) glob($this->file().'.before-*');
         self::assertCount(1, $beside);
         self::assertSame('Changed since', $this->garden((string) $beside[0]));
         self::assertSame([], glob("$this->folder/*.restoring*"));
+    }
+
+    /** Whenever a restore is killed, what was there is there, or the backup; and the next one goes through. */
+    public function test_a_restore_can_be_killed_at_every_step(): void
+    {
+        $picture = $this->picture();
+        $this->hook(['backup', 'firm.zip']);
+        $this->firm()->exec("update gardens set name = 'Changed since'");
+        $steps = ['checking the backup', 'unpacking it', 'bringing it up to date', 'adding pictures',
+            'keeping what is there', 'putting it in place', 'putting pictures right'];
+        $seen = [];
+        foreach ($steps as $at => $step) {
+            unlink("$this->folder/$picture");
+            $run = $this->process(['./hook', 'restore', 'firm.zip']);
+            $run->start();
+            $run->waitUntil(static fn (string $type, string $out): bool => str_contains($run->getOutput(), $step));
+            // The step has begun; a little later, a little more of it.
+            usleep(4000 * $at);
+            (new Process(['pkill', '-9', '-f', "artisan restore $this->folder/firm.zip"]))->run();
+            while ($run->isRunning()) {
+                usleep(5000);
+            }
+            self::assertSame('ok', $this->firm()->query('pragma integrity_check')?->fetchColumn(), $step);
+            $seen[] = $name = $this->garden($this->file());
+            self::assertContains($name, ['Changed since', 'Weir House'], $step);
+            self::assertFileDoesNotExist(dirname(__DIR__, 2).'/storage/framework/down');
+            $again = $this->hook(['restore', 'firm.zip']);
+            self::assertSame(0, $again->getExitCode(), $step.$again->getErrorOutput());
+            self::assertSame('Weir House', $this->garden($this->file()), $step);
+            self::assertFileExists("$this->folder/$picture");
+            self::assertSame([], glob("$this->folder/*.restoring*"), $step);
+            $this->firm()->exec("update gardens set name = 'Changed since'");
+        }
+        self::assertSame('Changed since', $seen[0]);
+    }
+
+    public function test_who_writes_meanwhile_is_not_turned_away_and_the_site_stays_as_it_was(): void
+    {
+        $this->hook(['backup', 'firm.zip']);
+        $writer = $this->firm();
+        $writer->exec('pragma busy_timeout = 5000');
+        $writer->exec("update gardens set name = 'Changed since'");
+        self::assertSame(0, $this->hook(['restore', 'firm.zip'])->getExitCode());
+        // The connection that was open all the time reads and writes what was restored.
+        self::assertSame('Weir House', $writer->query('select name from gardens')?->fetchColumn());
+        $writer->exec("update gardens set client = 'Rosalind'");
+        self::assertSame('Rosalind', $this->firm()->query('select client from gardens')?->fetchColumn());
+        // Taken down on purpose, it stays down.
+        $storage = "$this->folder/storage";
+        mkdir("$storage/framework/views", recursive: true);
+        touch("$storage/framework/down");
+        $down = $this->artisan(['restore', "$this->folder/firm.zip"], ['LARAVEL_STORAGE_PATH' => $storage]);
+        self::assertSame(0, $down->getExitCode(), $down->getErrorOutput());
+        self::assertFileExists("$storage/framework/down");
+    }
+
+    public function test_a_damaged_database_gives_way_to_a_backup_and_is_kept(): void
+    {
+        $this->hook(['backup', 'firm.zip']);
+        foreach (['-wal', '-shm'] as $part) {
+            @unlink($this->file().$part);
+        }
+        $damaged = str_repeat('no database', 1000);
+        file_put_contents($this->file(), $damaged);
+        $back = $this->hook(['restore', 'firm.zip']);
+        self::assertSame(0, $back->getExitCode(), $back->getErrorOutput());
+        self::assertSame('Weir House', $this->garden($this->file()));
+        self::assertStringEqualsFile((string) (glob($this->file().'.before-*')[0] ?? ''), $damaged);
+    }
+
+    public function test_a_picture_that_is_missing_or_false_and_a_newer_version_are_refused(): void
+    {
+        $picture = $this->picture();
+        $this->hook(['backup', 'firm.zip']);
+        $change = function (string $to, callable $change): void {
+            copy("$this->folder/firm.zip", "$this->folder/$to");
+            $zip = new ZipArchive;
+            $zip->open("$this->folder/$to");
+            $change($zip);
+            $zip->close();
+        };
+        $about = static function (ZipArchive $zip, array $with): void {
+            $zip->addFromString('about.json', (string) json_encode([
+                ...(array) json_decode((string) $zip->getFromName('about.json'), true), ...$with,
+            ]));
+        };
+        $change('false.zip', static fn (ZipArchive $zip) => $zip->addFromString($picture, 'b picture'));
+        $change('missing.zip', static fn (ZipArchive $zip) => $zip->deleteName($picture));
+        $change('forgotten.zip', static function (ZipArchive $zip) use ($picture, $about): void {
+            $zip->deleteName($picture);
+            $about($zip, ['files' => new \stdClass]);
+        });
+        $change('newer.zip', static fn (ZipArchive $zip) => $about($zip, ['version' => 3]));
+        $this->firm()->exec("insert into migrations (migration, batch) values ('2099_01_01_000000_later', 99)");
+        $this->hook(['backup', 'later.zip']);
+        $this->firm()->exec('delete from migrations where batch = 99');
+        unlink("$this->folder/$picture");
+        $this->firm()->exec("update gardens set name = 'Changed since'");
+        $newer = 'was made by a newer version of Pruning Hook: update this one first';
+        $refused = [
+            'false.zip' => 'is damaged: the picture', 'missing.zip' => 'is damaged: the picture',
+            'forgotten.zip' => 'is damaged: the picture', 'newer.zip' => $newer, 'later.zip' => $newer,
+        ];
+        foreach ($refused as $file => $says) {
+            $run = $this->hook(['restore', $file]);
+            self::assertSame(1, $run->getExitCode(), $file);
+            self::assertStringContainsString("$file $says", $run->getErrorOutput());
+            self::assertStringEndsWith('. Nothing was changed.', trim($run->getErrorOutput()));
+            self::assertSame('Changed since', $this->garden($this->file()), $file);
+        }
+        self::assertFileDoesNotExist("$this->folder/$picture");
+        self::assertSame([], glob($this->file().'.before-*'));
+        self::assertSame([], glob("$this->folder/*.restoring*"));
+    }
+
+    public function test_what_would_not_fit_is_not_unpacked(): void
+    {
+        // One byte of each page in four thousand: small in the ZIP, and not what its digest says.
+        $zip = new ZipArchive;
+        $zip->open("$this->folder/bomb.zip", ZipArchive::CREATE);
+        $zip->addFromString('database.sqlite', str_repeat("\0", 300_000_000));
+        $zip->addFromString('about.json', '{"product": "Pruning Hook", "version": 2, "sha256": "none", "files": {}}');
+        $zip->close();
+        self::assertLessThan(1_000_000, filesize("$this->folder/bomb.zip"));
+        $run = $this->process(['./hook', 'restore', 'bomb.zip']);
+        $largest = 0;
+        $run->start();
+        while ($run->isRunning()) {
+            clearstatcache();
+            foreach ((array) glob("$this->folder/*.restoring*") as $file) {
+                $largest = max($largest, (int) @filesize((string) $file));
+            }
+            usleep(5000);
+        }
+        self::assertSame(1, $run->getExitCode());
+        self::assertSame(0, $largest, 'nothing was written before it was looked at');
+        self::assertStringContainsString('is damaged', $run->getErrorOutput());
     }
 
     public function test_what_is_no_whole_backup_changes_nothing(): void
@@ -191,24 +342,50 @@ final class UpkeepTest extends TestCase
      * @param  list<string>  $arguments
      * @param  array<string, string>  $besides
      */
-    private function artisan(array $arguments, array $besides = []): void
+    private function artisan(array $arguments, array $besides = []): Process
     {
         $run = new Process(
             [PHP_BINARY, 'artisan', ...$arguments], dirname(__DIR__, 2), [...$this->settings(), ...$besides],
             timeout: 120,
         );
         self::assertSame(0, $run->run(), $run->getOutput().$run->getErrorOutput());
+
+        return $run;
     }
 
     /** @param  list<string>  $arguments */
     private function hook(array $arguments): Process
     {
-        $run = new Process(
-            [dirname(__DIR__, 2).'/hook', ...$arguments], $this->folder, $this->settings(), timeout: 240,
-        );
+        $run = $this->process([dirname(__DIR__, 2).'/hook', ...$arguments]);
         $run->run();
 
         return $run;
+    }
+
+    /** @param  list<string>  $command  `./hook` is the project's own */
+    private function process(array $command): Process
+    {
+        $command[0] = $command[0] === './hook' ? dirname(__DIR__, 2).'/hook' : $command[0];
+
+        return new Process($command, $this->folder, $this->settings(), timeout: 240);
+    }
+
+    /** A picture that stands in the record, as the path below the test's folder. */
+    private function picture(): string
+    {
+        $uuid = '11111111-1111-4111-8111-111111111111';
+        mkdir("$this->folder/files/photos", recursive: true);
+        file_put_contents("$this->folder/files/photos/$uuid.jpg", 'a picture');
+        $firm = $this->firm();
+        $firm->exec("insert into plants (id, garden_id, kind, label, practice, hazards, state)
+            values (1, 1, 'yew', 'Yew', '[]', '[]', '[]')");
+        $firm->exec('insert into visits (id, garden_id, "on") values (1, 1, \'2027-03-01\')');
+        $firm->exec("insert into visit_tasks (id, visit_id, plant_id, task, season, position, prescribed)
+            values (1, 1, 1, 'clip', 2027, 0, '{}')");
+        $firm->exec("insert into photos (uuid, visit_task_id, moment, taken_at, width, height, bytes)
+            values ('$uuid', 1, 'before', '2027-03-01 09:00:00', 4, 3, 9)");
+
+        return "files/photos/$uuid.jpg";
     }
 
     /** @return array<string, string> */
@@ -217,8 +394,6 @@ final class UpkeepTest extends TestCase
         return [
             'DB_DATABASE' => $this->file(), 'HOOK_FILES' => "$this->folder/files", 'APP_ENV' => 'local',
             'HOOK_TIME_ZONE' => 'Europe/London', 'CACHE_STORE' => 'array', 'DB_CONNECTION' => 'sqlite',
-            // What is put aside for the moment here is nothing of the tests that run beside.
-            'APP_MAINTENANCE_DRIVER' => 'cache', 'APP_MAINTENANCE_STORE' => 'array',
         ];
     }
 }

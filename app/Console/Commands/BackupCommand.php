@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Support\Today;
+use App\Support\Trouble;
 use App\Upkeep\Backup;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
 use RuntimeException;
+use Throwable;
 
 /** `./hook backup [FILE]`: everything of the firm in one file; of those in storage/backups the latest are kept. */
 final class BackupCommand extends Command
@@ -28,15 +30,22 @@ final class BackupCommand extends Command
         }
         try {
             $holds = $backup->make((string) $file);
-        } catch (RuntimeException $fault) {
-            $this->output->getErrorStyle()->writeln('hook: '.$fault->getMessage());
+        } catch (Throwable $fault) {
+            $says = $fault::class === RuntimeException::class ? $fault->getMessage() : Trouble::inWords($fault);
+            $this->output->getErrorStyle()->writeln("hook: $says");
 
             return self::FAILURE;
         }
-        $kept = (array) glob("$folder/hook-*.zip");
-        rsort($kept);
-        foreach ($given ? [] : array_slice($kept, max(1, (int) $this->option('keep'))) as $old) {
+        // The one just made stays whatever its name says: a clock may be behind.
+        $others = array_diff((array) glob("$folder/hook-*.zip"), [$file]);
+        rsort($others);
+        foreach ($given ? [] : array_slice($others, max(0, (int) $this->option('keep') - 1)) as $old) {
             unlink((string) $old);
+        }
+        if (! $given && $others !== [] && strcmp((string) $others[0], (string) $file) > 0) {
+            $this->output->getErrorStyle()->writeln(
+                'hook: there is a backup with a later date than this one: is the clock of this machine right?',
+            );
         }
         $this->line("$file: ".implode(', ', $holds));
 

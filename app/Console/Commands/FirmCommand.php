@@ -8,8 +8,10 @@ use App\Formats\FirmDocument;
 use App\Models\Role;
 use App\Models\User;
 use App\People\Staff;
+use App\Support\Trouble;
 use Illuminate\Console\Command;
 use PruningHook\Core\Fault;
+use Throwable;
 
 /** `./hook firm out FILE.zip` and `./hook firm in FILE.zip`: a whole firm goes from one installation to another. */
 final class FirmCommand extends Command
@@ -28,8 +30,9 @@ final class FirmCommand extends Command
                 'in' => $this->in($document, $staff, $file),
                 default => throw new Fault('a firm goes out or in: ./hook firm out FILE.zip'),
             };
-        } catch (Fault $fault) {
-            $this->output->getErrorStyle()->writeln('hook: '.$fault->getMessage().'. Nothing was changed.');
+        } catch (Throwable $fault) {
+            $fault instanceof Fault || report($fault);
+            $this->output->getErrorStyle()->writeln('hook: '.Trouble::inWords($fault).'. Nothing was changed.');
 
             return self::FAILURE;
         }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Support\Trouble;
 use App\Upkeep\Restore;
 use Illuminate\Console\Command;
 use RuntimeException;
+use Throwable;
 
 /** `./hook restore FILE`: a backup takes the place of what is there, which is kept beside it. */
 final class RestoreCommand extends Command
@@ -18,20 +20,33 @@ final class RestoreCommand extends Command
     public function handle(Restore $restore): int
     {
         $file = $this->argument('file');
-        $this->callSilently('down', ['--retry' => 5]);
+        $errors = $this->output->getErrorStyle();
         try {
-            $done = $restore->from(is_string($file) ? $file : '');
-        } catch (RuntimeException $fault) {
-            $this->output->getErrorStyle()->writeln('hook: '.$fault->getMessage().'. Nothing was changed.');
+            $done = $restore->from(
+                is_string($file) ? $file : '',
+                fn (string $step) => $this->line("  $step"),
+            );
+        } catch (Throwable $fault) {
+            $errors->writeln('hook: '.self::said($fault).'. '.($restore->done
+                ? 'The database is the backup\'s; run it again to put the rest right.'
+                : 'Nothing was changed.'));
 
             return self::FAILURE;
-        } finally {
-            $this->callSilently('up');
         }
         foreach ($done as $line) {
             $this->line($line);
         }
 
         return self::SUCCESS;
+    }
+
+    private static function said(Throwable $fault): string
+    {
+        if ($fault::class === RuntimeException::class) {
+            return $fault->getMessage();
+        }
+        report($fault);
+
+        return Trouble::inWords($fault);
     }
 }
