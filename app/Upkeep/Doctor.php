@@ -6,10 +6,14 @@ namespace App\Upkeep;
 
 use App\Models\Photo;
 use App\PlantBook\PlantBookFiles;
+use App\Support\Busy;
+use App\Support\DiskFull;
+use App\Support\Heartbeat;
 use App\Support\Today;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use PDOException;
 use PruningHook\Core\Fault;
 use Throwable;
 
@@ -22,6 +26,12 @@ final readonly class Doctor
     private const ROOM_MB = 500;
 
     private const BACKUP_DAYS = 2;
+
+    /** Seconds a job may wait. */
+    private const LATE_S = 600;
+
+    /** Files of a folder whose modes are looked at. */
+    private const LOOKED_AT = 50;
 
     public function __construct(private PlantBookFiles $book)
     {
@@ -36,10 +46,13 @@ final readonly class Doctor
             fn (array $each): array => [$each[0], ...self::told($each[1])],
             [
                 ['PHP', fn () => $this->php()], ['settings', fn () => $this->settings()],
-                ['database', fn () => $this->database()], ['its shape', fn () => $this->shape()],
-                ['its strokes', fn () => $this->strokes()], ['pictures', fn () => $this->pictures()],
-                ['who may read', fn () => $this->modes()], ['room', fn () => $this->room()],
-                ['plant book', fn () => $this->plantBook()], ['backups', fn () => $this->backups()],
+                ['database', fn () => $this->database()], ['migrations', fn () => $this->migrations()],
+                ['transactions', fn () => $this->transactions()], ['folders', fn () => $this->folders()],
+                ['pictures', fn () => $this->pictures()], ['secrets', fn () => $this->secrets()],
+                ['disk', fn () => $this->disk()], ['site', fn () => $this->site()],
+                ['assets', fn () => $this->assets()], ['plant book', fn () => $this->plantBook()],
+                ['backups', fn () => $this->backups()],
+                ['worker', fn () => $this->worker()], ['scheduler', fn () => $this->scheduler()],
                 ['queue', fn () => $this->queue()],
             ],
         );
@@ -92,16 +105,41 @@ final readonly class Doctor
     private function database(): array
     {
         $file = DatabaseFile::ours();
+        if (! is_readable($file)) {
+            return ["$file cannot be read: is it there, and does it belong to the user the office runs as?", ''];
+        }
         $faults = DatabaseFile::faults($file);
 
         return [
-            $faults === [] ? null : implode('; ', array_slice($faults, 0, 5)).'. Restore a backup: ./hook restore FILE',
+            $faults !== []
+                ? implode('; ', array_slice($faults, 0, 5)).'. Restore a backup: ./hook restore FILE'
+                : $this->writing($file),
             sprintf('%s, %.1f MB, sound', $file, filesize($file) / 1e6),
         ];
     }
 
+    /** What keeps the database from being written to, and what to do; null where nothing does. */
+    private function writing(string $file): ?string
+    {
+        try {
+            DB::beginTransaction();
+            DB::table('firms')->increment('revision', 0);
+            DB::rollBack();
+
+            return null;
+        } catch (PDOException $fault) {
+            return match (true) {
+                Busy::is($fault) => 'somebody has held it for longer than five seconds: look for a process that hangs',
+                DiskFull::is($fault) => 'the disk is full: make room, then restart the worker',
+                str_contains($fault->getMessage(), 'readonly') => "$file and its folder cannot be written to: give "
+                    .'them back to the user the office runs as (chown, chmod u+w)',
+                default => 'it cannot be written to: '.$fault->getMessage(),
+            };
+        }
+    }
+
     /** @return array{?string, string} */
-    private function shape(): array
+    private function migrations(): array
     {
         $migrator = app('migrator');
         assert($migrator instanceof Migrator);
@@ -109,13 +147,13 @@ final readonly class Doctor
         $waiting = array_diff(array_keys($migrator->getMigrationFiles(database_path('migrations'))), $ran);
 
         return [
-            $waiting === [] ? null : count($waiting).' changes of its shape wait: php artisan migrate --force',
-            count($ran).' changes made, none waits',
+            $waiting === [] ? null : count($waiting).' migrations have not been run: php artisan migrate --force',
+            count($ran).' run, none is left',
         ];
     }
 
     /** @return array{?string, string} */
-    private function strokes(): array
+    private function transactions(): array
     {
         $wrong = [];
         foreach (['journal_mode' => 'wal', 'foreign_keys' => '1', 'synchronous' => '2'] as $pragma => $wanted) {
@@ -141,37 +179,107 @@ final readonly class Doctor
     }
 
     /** @return array{?string, string} */
-    private function modes(): array
+    private function secrets(): array
     {
         $open = [];
-        foreach ([DatabaseFile::ours(), base_path('.env'), ...(array) glob(storage_path('logs/*.log'))] as $file) {
+        $ours = DatabaseFile::ours();
+        foreach ([
+            $ours, "$ours-wal", base_path('.env'), ...(array) glob(storage_path('logs/*.log')),
+            ...(array) glob(storage_path('backups/*.zip')), ...(array) glob("$ours.before-*"),
+            ...array_slice((array) glob(storage_path('framework/sessions/*')), 0, self::LOOKED_AT),
+            ...array_slice((array) glob(Storage::disk('local')->path('photos/*.jpg')), 0, self::LOOKED_AT),
+        ] as $file) {
             $mode = is_string($file) && is_file($file) ? fileperms($file) : false;
-            if ($mode !== false && ($mode & 0o007) !== 0) {
+            if ($mode !== false && ($mode & 0o007) !== 0 && ! self::isShut(dirname((string) $file))) {
                 $open[] = $file;
             }
         }
 
         return [
-            $open === [] ? null : 'others on this machine can read '.implode(', ', $open).': chmod o= them',
+            $open === [] ? null : sprintf(
+                'others on this machine can read %s%s: chmod o= them', implode(', ', array_slice($open, 0, 5)),
+                count($open) > 5 ? ' and '.(count($open) - 5).' more' : '',
+            ),
             'nobody else on this machine',
         ];
     }
 
     /** @return array{?string, string} */
-    private function room(): array
+    private function disk(): array
     {
-        $folders = [storage_path(), dirname(DatabaseFile::ours()), base_path('bootstrap/cache')];
-        $shut = array_filter($folders, static fn (string $folder): bool => ! is_writable($folder));
         $free = (int) (disk_free_space(dirname(DatabaseFile::ours())) / 1e6);
 
-        return [
-            match (true) {
-                $shut !== [] => 'not writable: '.implode(', ', $shut),
-                $free < self::ROOM_MB => "only $free MB are left on the disk",
-                default => null,
-            },
-            "$free MB free",
+        return [$free < self::ROOM_MB ? "only $free MB are left on the disk: make room" : null, "$free MB free"];
+    }
+
+    /**
+     * A file is written and deleted in each folder that the office writes to.
+     *
+     * @return array{?string, string}
+     */
+    private function folders(): array
+    {
+        $shut = [];
+        $folders = [
+            storage_path('logs'), storage_path('framework'), storage_path('framework/views'),
+            storage_path('framework/cache'), storage_path('framework/sessions'), base_path('bootstrap/cache'),
+            dirname(DatabaseFile::ours()), Storage::disk('local')->path(''),
+            ...array_filter([Storage::disk('local')->path('photos'), storage_path('backups')], is_dir(...)),
         ];
+        foreach (array_unique($folders) as $folder) {
+            $file = rtrim($folder, '/').'/.doctor-'.bin2hex(random_bytes(4));
+            if (@file_put_contents($file, 'written') !== 7) {
+                $shut[] = is_dir($folder) ? $folder : "$folder (missing)";
+            }
+            @unlink($file);
+        }
+
+        return [
+            $shut === [] ? null : 'nothing can be written in '.implode(', ', $shut)
+                .': make them, and give them to the user the office runs as',
+            count(array_unique($folders)).', all can be written to',
+        ];
+    }
+
+    /** @return array{?string, string} */
+    private function site(): array
+    {
+        return [app()->isDownForMaintenance() ? 'it was taken down: php artisan up' : null, 'not taken down'];
+    }
+
+    /**
+     * Built files are there, and a web server that runs as somebody else can read them.
+     *
+     * @return array{?string, string}
+     */
+    private function assets(): array
+    {
+        $manifest = public_path('build/manifest.json');
+        if (! is_file($manifest)) {
+            return ["$manifest is missing: npm ci && npm run build", ''];
+        }
+        $files = [$manifest, ...(array) glob(public_path('build/assets/*')), public_path('sw.js')];
+        $shut = array_filter($files, static fn (mixed $file): bool => is_string($file) && is_file($file)
+            && (fileperms($file) & 0o004) === 0);
+
+        return [
+            app()->environment('production') && ($shut !== [] || self::isShut(public_path('build/assets')))
+                ? 'the web server cannot read '.public_path().': chmod -R o+rX it, and chmod o+x the folders above it'
+                : null,
+            count($files).' files',
+        ];
+    }
+
+    /** Whether the folder, or one above it, keeps others out. */
+    private static function isShut(string $folder): bool
+    {
+        for (; $folder !== '/' && $folder !== '.'; $folder = dirname($folder)) {
+            if (is_dir($folder) && (fileperms($folder) & 0o001) === 0) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array{?string, string} */
@@ -197,6 +305,33 @@ final readonly class Doctor
     }
 
     /** @return array{?string, string} */
+    private function worker(): array
+    {
+        return self::alive(Heartbeat::WORKER, 'start it: systemctl start pruning-hook-worker, or ./hook serve');
+    }
+
+    /** @return array{?string, string} */
+    private function scheduler(): array
+    {
+        return self::alive(
+            Heartbeat::SCHEDULER, 'no backup is made at night. Start it: systemctl start pruning-hook-scheduler',
+        );
+    }
+
+    /** @return array{?string, string} */
+    private static function alive(string $of, string $cure): array
+    {
+        $since = Heartbeat::since($of);
+
+        return [
+            Heartbeat::isAlive($of) ? null : ($since === null
+                ? "never seen at work: $cure"
+                : 'last seen at work at '.date('Y-m-d H:i', time() - $since).": $cure"),
+            "at work $since seconds ago",
+        ];
+    }
+
+    /** @return array{?string, string} */
     private function queue(): array
     {
         $oldest = DB::table('jobs')->min('available_at');
@@ -205,7 +340,8 @@ final readonly class Doctor
 
         return [
             match (true) {
-                $late > 3600 => 'work waits since '.date('Y-m-d H:i', (int) $oldest).': is the worker running?',
+                $late > self::LATE_S => DB::table('jobs')->count().' jobs wait, the oldest since '
+                    .date('Y-m-d H:i', (int) $oldest).': is the worker running?',
                 $failed > 0 => "$failed pieces of work failed: php artisan queue:failed",
                 default => null,
             },

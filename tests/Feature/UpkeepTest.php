@@ -292,8 +292,8 @@ final class UpkeepTest extends TestCase
     {
         $well = $this->hook(['doctor'])->getOutput();
         self::assertMatchesRegularExpression('/^database +ok: .*sound$/m', $well);
-        self::assertMatchesRegularExpression('/^its shape +ok: \d+ changes made, none waits$/m', $well);
-        self::assertMatchesRegularExpression('/^its strokes +ok: WAL/m', $well);
+        self::assertMatchesRegularExpression('/^migrations +ok: \d+ run, none is left$/m', $well);
+        self::assertMatchesRegularExpression('/^transactions +ok: WAL/m', $well);
         self::assertMatchesRegularExpression('/^settings +ok: .*Europe\/London, today \d{4}-/m', $well);
         self::assertMatchesRegularExpression('/ok: nothing waits for long$/m', $well);
         $firm = $this->firm();
@@ -307,7 +307,63 @@ final class UpkeepTest extends TestCase
         self::assertSame(1, $ill->getExitCode());
         self::assertStringContainsString('1 rows point at rows that are not there', $ill->getOutput());
         self::assertStringContainsString('1 pieces of work failed: php artisan queue:failed', $ill->getOutput());
-        self::assertStringContainsString('1 changes of its shape wait: php artisan migrate --force', $ill->getOutput());
+        self::assertStringContainsString('1 migrations have not been run: php artisan', $ill->getOutput());
+    }
+
+    public function test_the_doctor_sees_what_stands_still_and_what_cannot_be_written(): void
+    {
+        $storage = "$this->folder/storage";
+        foreach (['framework/views', 'framework/cache/data', 'framework/sessions', 'logs'] as $each) {
+            mkdir("$storage/$each", recursive: true);
+        }
+        mkdir("$this->folder/files");
+        $look = function (array $besides = []) use ($storage): string {
+            $run = new Process(
+                [PHP_BINARY, 'artisan', 'doctor'], dirname(__DIR__, 2),
+                [...$this->settings(), 'LARAVEL_STORAGE_PATH' => $storage, ...$besides],
+            );
+            $run->run();
+
+            return $run->getOutput().$run->getErrorOutput();
+        };
+        $never = $look();
+        self::assertMatchesRegularExpression('/^folders +ok: \d+, all can be written to$/m', $never);
+        self::assertMatchesRegularExpression('/^worker +WRONG: never seen at work: start it: systemctl/m', $never);
+        self::assertMatchesRegularExpression('/^scheduler +WRONG: never seen at work: no backup/m', $never);
+        self::assertMatchesRegularExpression('/^site +ok: not taken down$/m', $never);
+        // A worker that looked for work, and a scheduler that ran.
+        foreach ([['queue:work', '--stop-when-empty'], ['schedule:run']] as $command) {
+            $this->artisan($command, ['LARAVEL_STORAGE_PATH' => $storage]);
+        }
+        $well = $look();
+        self::assertMatchesRegularExpression('/^worker +ok: at work \d+ seconds ago$/m', $well);
+        self::assertMatchesRegularExpression('/^scheduler +ok: at work \d+ seconds ago$/m', $well);
+        foreach ((array) glob("$storage/framework/*.heartbeat") as $beat) {
+            touch((string) $beat, time() - 3600);
+        }
+        $this->firm()->exec("insert into jobs (queue, payload, attempts, available_at, created_at)
+            values ('default', '{}', 0, 1000, 1000)");
+        touch("$storage/framework/down");
+        rmdir("$storage/framework/sessions");
+        file_put_contents("$storage/framework/sessions", 'in the way of the folder');
+        $backup = "$storage/backups";
+        mkdir($backup);
+        touch("$backup/hook-20270301-000000.zip");
+        chmod("$backup/hook-20270301-000000.zip", 0644);
+        chmod($this->folder, 0755);
+        $ill = $look();
+        self::assertMatchesRegularExpression('/^worker +WRONG: last seen at work at 20/m', $ill);
+        self::assertMatchesRegularExpression('/^scheduler +WRONG: last seen at work at 20/m', $ill);
+        self::assertMatchesRegularExpression('/^queue +WRONG: 1 jobs wait, the oldest since 1970/m', $ill);
+        self::assertMatchesRegularExpression('/^site +WRONG: it was taken down: php artisan up$/m', $ill);
+        self::assertMatchesRegularExpression('~^folders +WRONG: .*framework/sessions~m', $ill);
+        self::assertMatchesRegularExpression('~^secrets +WRONG: .*hook-20270301-000000.zip~m', $ill);
+        // A file nobody may write to wants another owner, not a backup: SQLite itself is asked not to write.
+        $held = $this->firm();
+        $held->exec('begin immediate');
+        $busy = $look();
+        self::assertMatchesRegularExpression('/^database +WRONG: somebody has held it/m', $busy);
+        self::assertStringNotContainsString('Restore a backup', $busy);
     }
 
     public function test_the_demo_never_empties_or_fills_what_is_not_its_own(): void
