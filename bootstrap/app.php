@@ -7,6 +7,7 @@ use App\Models\Device;
 use App\People\SameDoor;
 use App\Support\Busy;
 use App\Support\Compressed;
+use App\Support\DiskFull;
 use App\Support\Failures;
 use App\Support\Heartbeat;
 use App\Support\KeepsSession;
@@ -63,6 +64,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $exceptions->dontReport(Fault::class);
         $exceptions->render(static fn (QueryException|PDOException $thrown, Request $request) => Busy::is($thrown)
             ? Busy::answer($request)
+            : null);
+        $exceptions->render(static fn (Throwable $thrown, Request $request) => DiskFull::is($thrown)
+            ? DiskFull::answer($request)
             : null);
     })
     ->create();

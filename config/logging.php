@@ -7,7 +7,9 @@ return [
     'default' => env('LOG_CHANNEL', 'daily'),
 
     'channels' => [
-        'daily' => [
+        // What cannot be logged, because the disk is full say, must not be the fault that is told.
+        'daily' => ['driver' => 'stack', 'channels' => ['files'], 'ignore_exceptions' => true],
+        'files' => [
             'driver' => 'daily',
             'path' => storage_path('logs/laravel.log'),
             'level' => env('LOG_LEVEL', 'warning'),

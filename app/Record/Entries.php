@@ -9,6 +9,7 @@ use App\Models\EntryKind;
 use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
+use App\Support\SoundText;
 use App\Support\Today;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Carbon;
@@ -31,7 +32,10 @@ final readonly class Entries
     /** A clock that is off by no more is not spoken of, in seconds. */
     private const CLOCK_OFF = 120;
 
-    /** Signs of a note. */
+    /** By more than this nobody can tell whose clock is wrong, in seconds. */
+    private const DAY_OFF = 43_200;
+
+    /** Characters of a note. */
     private const NOTE = 2000;
 
     /** What is ticked on arriving and leaving. */
@@ -50,7 +54,11 @@ final readonly class Entries
      */
     public function keep(array $sent, User $by, ?Carbon $phone): array
     {
-        $id = is_string($sent['id'] ?? null) ? $sent['id'] : '';
+        $id = is_string($sent['id'] ?? null) ? mb_scrub($sent['id'], 'UTF-8') : '';
+        $unsound = SoundText::wrong($sent);
+        if ($unsound !== []) {
+            return [...self::refused($id, implode(' ', array_unique($unsound))), 'fields' => self::ofBody($unsound)];
+        }
         $form = Validator::make($sent, [
             'id' => ['required', 'uuid'],
             'kind' => ['required', Rule::enum(EntryKind::class)],
@@ -150,8 +158,12 @@ final readonly class Entries
         $now = Carbon::now();
         $off = $phone === null ? 0 : (int) $phone->diffInSeconds($now);
         $off = abs($off) > self::CLOCK_OFF ? $off : 0;
-        // No word is of tomorrow, whatever the phone thinks.
-        $saidAt = Carbon::parse((string) $sent['said_at'])->utc()->addSeconds($off)->min($now);
+        $saidAt = Carbon::parse((string) $sent['said_at'])->utc();
+        // Off by more than half a day, it may be the office's clock that is wrong: what the phone said stands.
+        if (abs($off) <= self::DAY_OFF) {
+            // No word is of tomorrow, whatever the phone thinks.
+            $saidAt = $saidAt->addSeconds($off)->min($now);
+        }
         $body = (array) ($sent['body'] ?? []);
         if ($kind === EntryKind::Log && $task !== null) {
             $body = LogRules::said($task, $body);
@@ -192,6 +204,20 @@ final readonly class Entries
         $note = is_string($body['note'] ?? null) ? trim($body['note']) : '';
 
         return [...$ticked, ...($note === '' ? [] : ['note' => $note])];
+    }
+
+    /**
+     * @param  array<string, string>  $wrong  by the path of the field
+     * @return array<string, string> by the field of the form
+     */
+    private static function ofBody(array $wrong): array
+    {
+        $fields = [];
+        foreach ($wrong as $path => $says) {
+            $fields[str_starts_with($path, 'body.') ? substr($path, 5) : $path] = $says;
+        }
+
+        return $fields;
     }
 
     /** @param  array<array-key, mixed>  $sent */

@@ -8,10 +8,10 @@ use App\Models\Photo;
 use App\Models\User;
 use App\Models\VisitTask;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use RuntimeException;
+use Throwable;
 
 /** Keeps a picture once, however often it is sent. */
 final readonly class KeepPhoto
@@ -38,18 +38,27 @@ final readonly class KeepPhoto
             throw ValidationException::withMessages(['photo' => 'That is no picture.']);
         }
 
-        return DB::transaction(static function () use ($task, $by, $said, $path, $size): Photo {
-            $photo = Photo::query()->create([
-                ...$said, 'visit_task_id' => $task->id, 'taken_by' => $by->id,
-                'width' => $size[0], 'height' => $size[1],
-                'bytes' => (int) filesize($path), 'taken_at' => $said['taken_at']->min(Carbon::now()),
-            ]);
-            // Written within the stroke: a row never points at nothing.
+        $photo = new Photo([
+            ...$said, 'visit_task_id' => $task->id, 'taken_by' => $by->id,
+            'width' => $size[0], 'height' => $size[1],
+            'bytes' => (int) filesize($path), 'taken_at' => $said['taken_at']->min(Carbon::now()),
+        ]);
+        // The file first: a row never points at nothing. One without a row goes at once, or else at night.
+        try {
             if (! Storage::disk('local')->put($photo->path(), (string) file_get_contents($path))) {
                 throw new RuntimeException("the picture $photo->uuid could not be written");
             }
+            $photo->save();
+        } catch (Throwable $fault) {
+            $kept = Photo::query()->where('uuid', $said['uuid'])->first();
+            if ($kept !== null) {
+                return $kept;
+            }
+            Storage::disk('local')->delete($photo->path());
 
-            return $photo;
-        });
+            throw $fault;
+        }
+
+        return $photo;
     }
 }

@@ -8,6 +8,7 @@ use Illuminate\Contracts\Session\Session;
 use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession;
 use Symfony\Component\HttpFoundation\Response;
+use Throwable;
 
 /**
  * A session that somebody ended stays ended: a request that was under way while they signed out would else write it
@@ -59,7 +60,12 @@ final class KeepsSession extends StartSession
     {
         $reads = $this->besides && ($this->began === null || $request->isMethodSafe());
         if (! $reads && ! $this->hasEnded($request->session())) {
-            parent::saveSession($request);
+            try {
+                parent::saveSession($request);
+            } catch (Throwable $full) {
+                // The page was made: it is shown, also where the disk is full.
+                report($full);
+            }
         }
     }
 

@@ -18,6 +18,9 @@ final readonly class SoundText
     /** In bytes. No field takes as much. */
     private const MOST = 20_000;
 
+    /** Where each of many things sent at once is judged by itself, so that one does not hold back the others. */
+    private const JUDGED_ONE_BY_ONE = ['entries'];
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
@@ -28,7 +31,7 @@ final readonly class SoundText
         $request->query->replace(self::mended(array_filter(
             $request->query->all(), is_string(...), ARRAY_FILTER_USE_KEY,
         )));
-        if (! $request->isMethodSafe()) {
+        if (! $request->isMethodSafe() && ! $request->is(...self::JUDGED_ONE_BY_ONE)) {
             $wrong = self::wrong($request->isJson() ? $request->json()->all() : $request->request->all());
             if ($wrong !== []) {
                 throw ValidationException::withMessages($wrong);
@@ -67,7 +70,7 @@ final readonly class SoundText
      * @param  array<array-key, mixed>  $input
      * @return array<string, string> by field
      */
-    private static function wrong(array $input, string $within = ''): array
+    public static function wrong(array $input, string $within = ''): array
     {
         $wrong = [];
         foreach ($input as $field => $value) {

@@ -273,6 +273,73 @@ test('a picture the office does not take stays on the phone with its reason, and
     await expect(dialog).toContainText('Nothing waits here.');
 });
 
+test('storage that is cleared under an open sheet loses nothing this page knows of, and is told', async ({
+    page, context, browser, baseURL,
+}) => {
+    const sheet = await planned(browser, baseURL, 6, 3);
+    await opened(page, sheet);
+    await page.goto(sheet);
+    await turn(page);
+    await context.setOffline(true);
+    await log(page);
+    await expect(signal(page)).toContainText('1 entry saved here');
+    const devtools = await context.newCDPSession(page);
+    const clear = () => devtools.send('Storage.clearDataForOrigin', { origin: baseURL, storageTypes: 'indexeddb' });
+    await clear();
+    await turn(page);
+    await log(page);
+    await expect(signal(page)).toContainText('2 entries saved here');
+    await expect(signal(page)).toContainText('had cleared its storage. What this page knew to be waiting was put back');
+    await clear();
+    // Arriving is a word too.
+    await page.goto(`${sheet}#arrive`);
+    await context.setOffline(false);
+    await page.evaluate(() => dispatchEvent(new Event('online')));
+    await page.goto(sheet);
+    await expect(page.locator('[data-said] .outcome-said')).toHaveCount(2, { timeout: 20_000 });
+
+    // What nobody knows of any more is told as gone.
+    await context.setOffline(true);
+    await page.goto(sheet);
+    await page.getByRole('button', { name: 'Next' }).tap();
+    await page.evaluate(() => localStorage.setItem('words-wait', '1'));
+    await clear();
+    await page.reload();
+    await expect(signal(page)).toContainText('what waited here is gone');
+    await context.setOffline(false);
+});
+
+test('one entry that is refused never keeps the others', async ({ page, context, browser, baseURL }) => {
+    const sheet = await planned(browser, baseURL, 7, 3);
+    await opened(page, sheet);
+    await page.goto(sheet);
+    await context.setOffline(true);
+    for (let plant = 0; plant < 3; plant++) {
+        await turn(page);
+        await log(page);
+    }
+    await expect(signal(page)).toContainText('3 entries saved here');
+    // Something between phone and office takes no request that holds the second.
+    let second = null;
+    await page.route('**/entries', async route => {
+        const { entries } = route.request().postDataJSON();
+        second ??= entries[1]?.id;
+        return entries.some(entry => entry.id === second)
+            ? route.fulfill({ status: 413, json: { message: 'Too large to pass.' } })
+            : route.continue();
+    });
+    await context.setOffline(false);
+    await page.evaluate(() => dispatchEvent(new Event('online')));
+    await expect(signal(page)).toContainText('1 was not taken');
+    await signal(page).getByRole('button', { name: 'Look' }).tap();
+    await expect(page.getByRole('dialog')).toContainText('not taken: Too large to pass');
+    await page.unroute('**/entries');
+    await page.getByRole('button', { name: 'Send again' }).tap();
+    await page.getByRole('button', { name: 'Close' }).tap();
+    await page.goto(sheet);
+    await expect(page.locator('[data-said] .outcome-said')).toHaveCount(3, { timeout: 20_000 });
+});
+
 test('two phones on one visit lose nothing, and who said what is seen', async ({ page, context, browser, baseURL }) => {
     const sheet = await planned(browser, baseURL, 4);
     await opened(page, sheet);

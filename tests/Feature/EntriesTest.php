@@ -11,11 +11,14 @@ use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use PDOException;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Plant\Outcome;
@@ -134,6 +137,52 @@ final class EntriesTest extends FeatureTestCase
         self::assertSame([$good['id']], Entry::query()->pluck('uuid')->all());
     }
 
+    public function test_one_that_cannot_be_read_never_stops_the_others(): void
+    {
+        $good = [$this->word(['minutes' => 20]), $this->word(['minutes' => 30])];
+        $bad = [
+            $this->word(['note' => str_repeat('x', 20_001)]), $this->word(['note' => "ends\0here"]),
+            [...$this->word([]), 'said_at' => 'the day before'], 'no entry at all',
+        ];
+        $this->actingAs($this->isla)->postJson('/entries', [
+            'now' => 'half past', 'entries' => [$good[0], ...$bad, $good[1]],
+        ])->assertOk()->assertJsonCount(6, 'results')
+            ->assertJsonPath('results.0.state', 'kept')
+            ->assertJsonPath('results.1.fields.note', 'This is too long to be kept.')
+            ->assertJsonPath('results.2.state', 'refused')
+            ->assertJsonPath('results.3.state', 'refused')
+            ->assertJsonPath('results.4.state', 'refused')
+            ->assertJsonPath('results.5.state', 'kept');
+        // An emoji that was cut in the middle is no JSON: it is kept with a sign for what is missing.
+        $half = $this->word(['note' => 'robins HALF']);
+        $text = str_replace('HALF', '\\ud83d', (string) json_encode(['entries' => [$half, $this->word([])]]));
+        $json = ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'];
+        $this->call('POST', '/entries', server: $json, content: $text)->assertOk()->assertJsonPath('results.0.state', 'kept')
+            ->assertJsonPath('results.1.state', 'kept');
+        self::assertSame("robins \u{FFFD}", Entry::query()->where('uuid', $half['id'])->sole()->body['note']);
+        $whole = $this->word(['note' => "\u{1F426}"]);
+        $this->send($whole)->assertJsonPath('results.0.state', 'kept');
+        self::assertSame("\u{1F426}", Entry::query()->where('uuid', $whole['id'])->sole()->body['note']);
+    }
+
+    public function test_where_the_office_can_write_no_more_the_rest_waits_on_the_phone(): void
+    {
+        $words = [$this->word(['minutes' => 20]), $this->word(['minutes' => 30]), $this->word(['minutes' => 40])];
+        $written = 0;
+        DB::listen(static function (QueryExecuted $query) use (&$written): void {
+            if (str_contains($query->sql, 'into "entries"') && ++$written === 2) {
+                throw new PDOException('SQLSTATE[HY000]: General error: 13 database or disk is full');
+            }
+        });
+        $this->send(...$words)->assertOk()->assertJsonCount(1, 'results')->assertJsonPath('results.0.state', 'kept');
+        $written = 1;
+        $this->send($words[1])->assertStatus(507)
+            ->assertJsonPath('message', 'The office\'s disk is full: nothing was kept. Send it again later.');
+        $written = 5;
+        $this->send(...$words)->assertJsonCount(3, 'results')->assertJsonPath('results.2.state', 'kept');
+        self::assertSame(3, Entry::query()->count(), 'none is doubled');
+    }
+
     public function test_words_stay_when_their_visit_is_cancelled_and_go_with_their_task(): void
     {
         $first = $this->word(['minutes' => 10]);
@@ -201,6 +250,12 @@ final class EntriesTest extends FeatureTestCase
         $entry = Entry::query()->sole();
         self::assertSame('09:30', $entry->said_at->format('H:i'));
         self::assertSame(-3 * 3600, $entry->clock_off_s);
+        // Half a day and more: it may as well be the office's clock, and the day the phone said is kept.
+        $this->actingAs($this->isla)->postJson('/entries', [
+            'now' => '2027-02-18T10:00:00Z', 'entries' => [$late = $this->word([], said: '2027-02-18T09:30:00Z')],
+        ])->assertJsonPath('results.0.state', 'kept');
+        $entry = Entry::query()->where('uuid', $late['id'])->sole();
+        self::assertSame(['2027-02-18 09:30', 2 * 86_400], [$entry->said_at->format('Y-m-d H:i'), $entry->clock_off_s]);
         // A word of tomorrow is of now.
         $this->send($this->word([], said: '2027-02-23T12:30:00Z'));
         self::assertSame('2027-02-20 10:00', Entry::query()->orderByDesc('id')->first()?->said_at->format('Y-m-d H:i'));

@@ -20,6 +20,11 @@ export function said(form) {
     return body;
 }
 
+/** Why this phone could not keep something, and what to do; what was filled in stays in the form. */
+export const notKept = error => error?.name === 'QuotaExceededError'
+    ? 'This phone has no room: nothing was kept. Free some space, then log again.'
+    : 'This phone could not keep it. Try again; if it goes on, write it down and tell the lead.';
+
 /** What a form lacks before it can be kept, by field. */
 function lacking(body, left, stops, today) {
     const wrong = {};
@@ -137,16 +142,15 @@ export const logForm = (outcome, why, task, reasoned = false) => ({
         const wrong = lacking(body, left, this.stops, days[1]);
         this.wrong(wrong);
         if (Object.keys(wrong).length) return;
-        // It stands in place of all that this phone knows of: what the office has, and what still waits here.
-        const mine = (await words()).filter(word => word.task === task && word.kind === 'log' && word.by === by);
-        const here = mine.filter(word => word.state !== 'refused').map(word => word.id);
-        const corrects = [...new Set([...standing, ...here])];
+        let mine;
         try {
+            // It stands in place of all that this phone knows of: what the office has, and what still waits here.
+            mine = (await words()).filter(word => word.task === task && word.kind === 'log' && word.by === by);
+            const here = mine.filter(word => word.state !== 'refused').map(word => word.id);
+            const corrects = [...new Set([...standing, ...here])];
             await add({ kind: 'log', visit, task, by, name, label, corrects, body });
-        } catch {
-            return this.wrong({
-                outcome: 'This phone has no room: nothing was kept. Free some space, then log again.',
-            });
+        } catch (error) {
+            return this.wrong({ outcome: notKept(error) });
         }
         // What was refused before is what was just put right.
         for (const word of mine.filter(word => word.state === 'refused')) await drop(word);

@@ -8,8 +8,11 @@ const AT_ONCE = 20;
 /** A clock that is off by no more is not spoken of, in ms. */
 const CLOCK_OFF = 120_000;
 
+/** Off by more than half a day, nobody can tell whose clock is wrong. */
+const DAY_OFF = 43_200_000;
+
 /** How it stands with the office: '', 'no-signal', 'sign-in', 'busy' or 'trouble', and who is signed in. */
-export const line = { state: '', user: null, clockOff: 0 };
+export const line = { state: '', user: null, clockOff: '' };
 
 let again = null;
 let pause = FIRST_PAUSE;
@@ -38,9 +41,12 @@ async function deliver() {
         if (![...(await words()), ...(await photos())].some(each => each.state === 'waiting')) return tell('');
         const who = await ask('/entries/who');
         if (!who) return;
-        tell('busy', { user: who.user, clockOff: Math.abs(Date.parse(who.now) - Date.now()) > CLOCK_OFF });
+        const off = Math.abs(Date.parse(who.now) - Date.now());
+        tell('busy', { user: who.user, clockOff: off > DAY_OFF ? 'much' : off > CLOCK_OFF ? 'little' : '' });
+        // Where the office took none of several, they go one by one: the one it cannot take is told, the others arrive.
+        let alone = 0;
         for (;;) {
-            const next = (await words()).filter(mine(who.user)).slice(0, AT_ONCE);
+            const next = (await words()).filter(mine(who.user)).slice(0, alone > 0 ? 1 : AT_ONCE);
             if (next.length === 0) break;
             const answer = await ask('/entries', who.token, {
                 now: new Date().toISOString(),
@@ -48,11 +54,20 @@ async function deliver() {
                     ({ v, id, kind, visit, task, said_at, corrects, body })),
             });
             if (!answer) return;
-            for (const [index, result] of answer.results.entries()) {
-                await settle(next[index], result.state === 'kept' ? 'sent' : 'refused', {
-                    because: result.because, fields: result.fields,
-                });
+            if (answer.refused && next.length > 1) {
+                alone = next.length;
+                continue;
             }
+            alone = Math.max(0, alone - 1);
+            const results = answer.refused
+                ? [{ id: next[0].id, state: 'refused', because: answer.refused }]
+                : answer.results;
+            for (const [index, result] of results.entries()) {
+                await settle(next.find(word => word.id === result.id) ?? next[index],
+                    result.state === 'kept' ? 'sent' : 'refused', { because: result.because, fields: result.fields });
+            }
+            // Those it has not come to wait: it cannot write at the moment.
+            if (results.length < next.length) return wait('trouble');
         }
         document.dispatchEvent(new CustomEvent('words-sent'));
         // Pictures go last and by themselves: no word waits for one.
@@ -86,7 +101,8 @@ async function ask(url, token, body) {
         },
     });
     if (answer.status === 401 || answer.status === 419) return tell('sign-in'), null;
-    if (plain && (answer.status === 422 || answer.status === 403 || answer.status === 413)) {
+    // Busy, late or limited it is asked again; whatever else it says no to, it will say no to again.
+    if (body && answer.status >= 400 && answer.status < 500 && ![408, 425, 429].includes(answer.status)) {
         const told = await answer.json().catch(() => ({}));
         return { refused: told.message ?? 'The office did not take it.' };
     }

@@ -1,3 +1,4 @@
+import { notKept } from './log';
 import { send } from './send';
 import { element, inWords, whereabouts } from './signal';
 import { add, words } from './store';
@@ -69,7 +70,7 @@ export function sheet(root, Alpine) {
     ticks(root);
     root.addEventListener('submit', event => {
         if (event.target.matches('[data-word]')) {
-            return word(event, root).then(left => event.target.dataset.word === 'arrive' && arrived(left));
+            return word(event, root).then(left => left && event.target.dataset.word === 'arrive' && arrived(left));
         }
         if (event.target.matches('[data-take-back]')) return takeBack(event, root);
         if (navigator.onLine || event.target.matches('[data-log]')) return;
@@ -89,10 +90,14 @@ async function takeBack(event, root) {
     const last = JSON.parse(leaf.dataset.standing || '[]').at(-1);
     if (!last) return;
     const { visit, by, name } = root.dataset;
-    await add({
-        kind: 'withdraw', visit: Number(visit), task: Number(event.target.dataset.takeBack), by: Number(by), name,
-        label: leaf.dataset.label, corrects: [last],
-    });
+    try {
+        await add({
+            kind: 'withdraw', visit: Number(visit), task: Number(event.target.dataset.takeBack), by: Number(by), name,
+            label: leaf.dataset.label, corrects: [last],
+        });
+    } catch (error) {
+        return say(root, notKept(error));
+    }
     say(root, `${leaf.dataset.label}: the log is taken back.`);
     send();
 }
@@ -117,10 +122,15 @@ async function word(event, root) {
         else if (box.name === 'note' && box.value.trim()) body.note = box.value.trim();
     }
     const { visit, by, name } = root.dataset;
-    await add({
-        kind: form.dataset.word, visit: Number(visit), task: null, by: Number(by), name, body,
-        corrects: JSON.parse(form.dataset.standing || '[]'),
-    });
+    try {
+        await add({
+            kind: form.dataset.word, visit: Number(visit), task: null, by: Number(by), name, body,
+            corrects: JSON.parse(form.dataset.standing || '[]'),
+        });
+    } catch (error) {
+        say(root, notKept(error));
+        return null;
+    }
     send();
     return [...form.elements].filter(box => box.type === 'checkbox' && !box.checked)
         .map(box => box.parentElement.textContent.trim().toLowerCase());
@@ -175,11 +185,16 @@ function told(root, { task, label }) {
     const undo = element('button', 'Undo', { type: 'button', className: 'btn btn-quiet' });
     undo.addEventListener('click', async () => {
         const by = Number(root.dataset.by);
-        const last = (await words()).filter(each => each.task === task && each.kind === 'log' && each.by === by).at(-1);
-        if (!last) return;
-        await add({
-            kind: 'withdraw', visit: last.visit, task, by, name: root.dataset.name, label, corrects: [last.id],
-        });
+        try {
+            const last = (await words())
+                .filter(each => each.task === task && each.kind === 'log' && each.by === by).at(-1);
+            if (!last) return;
+            await add({
+                kind: 'withdraw', visit: last.visit, task, by, name: root.dataset.name, label, corrects: [last.id],
+            });
+        } catch (error) {
+            return say(root, notKept(error));
+        }
         leaf.classList.remove('is-done');
         leaf.querySelector('details.log').open = true;
         const open = root.querySelector(`[data-open="${task}"]`);

@@ -1,5 +1,5 @@
 import { hurry, line } from './send';
-import { drop, dropPhoto, fullness, photos, settle, settlePhoto, words } from './store';
+import { drop, dropPhoto, fullness, photos, settle, settlePhoto, storage, words } from './store';
 
 /** From so much on the phone is said to be full, in per cent. */
 const FULL = 90;
@@ -20,6 +20,12 @@ const WHY = {
 const clock = time => new Date(time).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
 const OUTCOMES = { done: 'Done', changed: 'Done otherwise', partly: 'Partly', 'not-done': 'Not done' };
+
+/** One of the two is off: by minutes it is the phone, by a day nobody can tell. */
+const CLOCKS = {
+    little: 'this phone\'s clock is off; the office puts the times right',
+    much: 'this phone and the office disagree about the day: tell the office',
+};
 
 /** A word as a person would say it. */
 export function inWords(word) {
@@ -56,11 +62,12 @@ export async function show(user) {
         others.length
             ? `${many(others.length, 'entry', 'entries')} of ${others[0].name ?? 'another'} wait here for a sign-in`
             : '',
-        line.clockOff ? 'this phone\'s clock is wrong; the office puts the times right' : '',
+        storage.lost,
+        line.clockOff ? CLOCKS[line.clockOff] : '',
         full !== null && full >= FULL ? `this phone is ${full} % full: photos may not fit` : '',
     ].filter(Boolean);
     if (parts.length === 0 && sent) parts.push(`${many(sent, 'entry', 'entries')} sent`);
-    bar.className = `signal ${refused ? 'is-wrong' : waiting + photosWaiting ? 'is-waiting' : ''}`;
+    bar.className = `signal ${refused || storage.lost ? 'is-wrong' : waiting + photosWaiting ? 'is-waiting' : ''}`;
     bar.replaceChildren(
         element('span', parts.join(' · ') || (navigator.onLine ? '' : 'No signal: what you log is saved here')),
     );
