@@ -16,6 +16,12 @@ final class Cells
     /** @param  array<string, string>  $row */
     public function __construct(private readonly array $row)
     {
+        if (isset($row[CsvFile::BEYOND])) {
+            $this->faults[] = sprintf(
+                'it has more cells than there are columns, from "%s" on: where a text holds a comma or a semicolon, '
+                    .'put quotation marks round it', $row[CsvFile::BEYOND],
+            );
+        }
     }
 
     public function has(string $column): bool

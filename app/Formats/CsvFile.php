@@ -21,12 +21,20 @@ final readonly class CsvFile
 
     private const PARTED_BY = [',', ';', "\t"];
 
+    /** Where cells that stand beyond the last column are told. */
+    public const BEYOND = 'beyond the columns';
+
     /**
      * @param  resource  $file
      * @param  array<int, string>  $columns  by place
+     * @param  int  $width  cells of the first line, named or not
      */
-    private function __construct(private mixed $file, private string $parted, public array $columns)
-    {
+    private function __construct(
+        private mixed $file,
+        private string $parted,
+        public array $columns,
+        private int $width,
+    ) {
     }
 
     /**
@@ -71,7 +79,7 @@ final readonly class CsvFile
             ));
         }
 
-        return new self($file, $parted, $columns);
+        return new self($file, $parted, $columns, count($head === false ? [] : $head));
     }
 
     /**
@@ -88,6 +96,13 @@ final readonly class CsvFile
             $row = [];
             foreach ($this->columns as $place => $name) {
                 $row[$name] = CsvText::meant((string) ($cells[$place] ?? ''));
+            }
+            $beyond = trim(implode(', ', array_filter(
+                array_map(static fn (?string $cell): string => trim((string) $cell), array_slice($cells, $this->width)),
+                static fn (string $cell): bool => $cell !== '',
+            )));
+            if ($beyond !== '') {
+                $row[self::BEYOND] = CsvText::meant($beyond);
             }
             if (array_filter($row, static fn (string $cell): bool => $cell !== '') === []) {
                 continue;
@@ -126,9 +141,13 @@ final readonly class CsvFile
             str_starts_with($mark, "\xEF\xBB\xBF") => 3,
             default => 0,
         });
+        $held = '';
         while (! feof($file)) {
             $piece = (string) fread($file, 1 << 16);
-            fwrite($into, $from === 'UTF-8' ? $piece : (string) mb_convert_encoding($piece, 'UTF-8', $from));
+            $text = $held.($from === 'UTF-8' ? $piece : (string) mb_convert_encoding($piece, 'UTF-8', $from));
+            // A carriage return ends a line, with a line feed behind it or without: the last may still come.
+            $held = str_ends_with($text, "\r") && ! feof($file) ? "\r" : '';
+            fwrite($into, str_replace(["\r\n", "\r"], "\n", $held === '' ? $text : substr($text, 0, -1)));
         }
         fclose($file);
         rewind($into);

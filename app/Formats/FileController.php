@@ -121,9 +121,15 @@ final class FileController extends Controller
         return redirect()->route('files.show', $import);
     }
 
+    /** Puts a file away; one that is still being read is not read on. */
     public function destroy(Import $import): RedirectResponse
     {
         $this->authorize('update', Firm::class);
+        $cancelled = Import::query()->whereKey($import->id)->where('status', Import::READING)
+            ->update(['status' => Import::CANCELLED]);
+        if ($cancelled === 1) {
+            return redirect()->route('files.show', $import)->with('said', "$import->name is not read any further.");
+        }
         if (! $import->isBusy()) {
             Storage::disk('local')->delete($import->path());
             $import->delete();

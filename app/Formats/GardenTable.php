@@ -51,6 +51,12 @@ final class GardenTable implements Table
 
     public function keep(array $rows, ?User $by): void
     {
+        $names = array_map(
+            static fn (AcceptedRow $row): string => (string) ($row->id === null ? $row->facts['name'] : ''), $rows,
+        );
+        self::refuseThose(array_values(array_filter(
+            DB::table('gardens')->whereIn('name', array_filter($names))->pluck('name')->all(), is_string(...),
+        )));
         self::keepEach(Garden::class, $rows);
     }
 

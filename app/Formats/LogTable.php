@@ -31,6 +31,8 @@ use PruningHook\Core\Prescription\Task;
  */
 final class LogTable implements TakesBack, TakesIn
 {
+    use KeepsRows;
+
     /** Each line of the past is worked out as its season stood: more are taken in season by season. */
     private const MOST = 2000;
 
@@ -101,8 +103,17 @@ final class LogTable implements TakesBack, TakesIn
         foreach ($rows as $row) {
             /** @var Past $past as it was read */
             $past = $row->facts;
+            self::refuseThose(self::isThere($past['plant_id'], $past['task'], $past['season'], $past['said']['on'])
+                ? [sprintf('the log of %s of %s', $past['task'], $past['said']['on'])]
+                : []);
             $this->past->keep($past, $by);
         }
+    }
+
+    private static function isThere(int $plant, string $task, int $season, string $on): bool
+    {
+        return DB::table('work_logs')->where('plant_id', $plant)->where('task', $task)->where('season', $season)
+            ->where('on', $on)->exists();
     }
 
     public function takeBack(Import $import): void
@@ -125,8 +136,7 @@ final class LogTable implements TakesBack, TakesIn
             return new TakenRow(RowSort::Wrong, $label, null, [], $cells->faults);
         }
         $names = "$plant->id $task->key $task->season $on";
-        if (DB::table('work_logs')->where('plant_id', $plant->id)->where('task', $task->key)
-            ->where('season', $task->season)->where('on', (string) $on)->exists()) {
+        if (self::isThere($plant->id, $task->key, $task->season, (string) $on)) {
             return new TakenRow(RowSort::Same, $label, null, [], []);
         }
         if (isset($this->named[$names])) {

@@ -52,11 +52,35 @@ final class PlantTable implements Table
     {
         $new = array_values(array_filter($rows, static fn (AcceptedRow $row): bool => $row->id === null));
         if ($new !== []) {
+            self::refuseThose($this->there($new));
             NewPlants::plant($new, $by);
         }
         self::keepEach(Plant::class, array_values(array_filter(
             $rows, static fn (AcceptedRow $row): bool => $row->id !== null,
         )));
+    }
+
+    /**
+     * Labels of lines read as new whose plants have come into the book since: another file like it perhaps.
+     *
+     * @param  list<AcceptedRow>  $new
+     * @return list<string>
+     */
+    private function there(array $new): array
+    {
+        $labels = [];
+        foreach ($new as $row) {
+            $labels["{$row->facts['garden_id']} {$row->facts['label']}"] = (string) $row->facts['label'];
+        }
+        $there = DB::table('plants')->whereNull('deleted_at')
+            ->whereIn('garden_id', array_unique(array_map(static fn (AcceptedRow $row): int => (int) $row->facts[
+                'garden_id'
+            ], $new)))
+            ->whereIn('label', array_unique(array_values($labels)))->get(['garden_id', 'label']);
+
+        return array_values(array_unique(array_filter($there->map(
+            static fn (stdClass $plant): ?string => $labels["$plant->garden_id $plant->label"] ?? null,
+        )->all(), is_string(...))));
     }
 
     public function cells(): Generator

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Formats;
 
 use App\Models\Import;
+use App\Support\LongQueue;
+use App\Support\StaysReserved;
+use App\Support\Trouble;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -18,8 +21,10 @@ final class ReadImport implements ShouldQueue
 {
     use Dispatchable;
     use Queueable;
+    use StaysReserved;
 
-    public int $tries = 1;
+    /** One whose worker was killed begins again: it has kept nothing. */
+    public int $tries = 3;
 
     public int $timeout = 600;
 
@@ -28,6 +33,7 @@ final class ReadImport implements ShouldQueue
     public function __construct(private readonly int $import)
     {
         $this->afterCommit();
+        $this->onQueue(LongQueue::NAME);
     }
 
     public function handle(Tables $tables): void
@@ -36,6 +42,7 @@ final class ReadImport implements ShouldQueue
         if ($import === null || $import->status !== Import::READING) {
             return;
         }
+        DB::table('import_rows')->where('import_id', $import->id)->delete();
         $table = $tables->takingIn($import->of);
         $counts = array_fill_keys(array_column(RowSort::cases(), 'value'), 0);
         try {
@@ -54,13 +61,20 @@ final class ReadImport implements ShouldQueue
                     DB::table('import_rows')->insert($rows);
                     $rows = [];
                     $import->come((int) array_sum($counts));
+                    $this->alive();
+                    if ($import->refresh()->status !== Import::READING) {
+                        DB::table('import_rows')->where('import_id', $import->id)->delete();
+
+                        return;
+                    }
                 }
             }
             DB::table('import_rows')->insert($rows);
             if (array_sum($counts) === 0) {
                 throw new Fault('the file has no line below its first');
             }
-            $import->update(['status' => Import::READ, ...$counts]);
+            Import::query()->whereKey($import->id)->where('status', Import::READING)
+                ->update(['status' => Import::READ, ...$counts]);
         } catch (Fault $fault) {
             $this->refuse($import, ucfirst($fault->getMessage()).'.');
         }
@@ -70,7 +84,7 @@ final class ReadImport implements ShouldQueue
     {
         $import = Import::query()->find($this->import);
         if ($import !== null) {
-            $this->refuse($import, 'It could not be read: something went wrong on our side. Nothing was kept.');
+            $this->refuse($import, 'It could not be read: '.Trouble::inWords($thrown).'. Nothing was kept.');
         }
     }
 

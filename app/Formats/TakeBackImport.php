@@ -7,12 +7,16 @@ namespace App\Formats;
 use App\History\Undo;
 use App\Models\Change;
 use App\Models\Import;
+use App\Support\LongQueue;
+use App\Support\StaysReserved;
+use App\Support\Trouble;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Throwable;
 
 /**
  * Takes back what a file brought, version by version, the last first: all of it, or where anything has changed since
@@ -22,8 +26,10 @@ final class TakeBackImport implements ShouldQueue
 {
     use Dispatchable;
     use Queueable;
+    use StaysReserved;
 
-    public int $tries = 1;
+    /** One whose worker was killed begins again: it has kept nothing. */
+    public int $tries = 3;
 
     public int $timeout = 600;
 
@@ -32,6 +38,7 @@ final class TakeBackImport implements ShouldQueue
     public function __construct(private readonly int $import)
     {
         $this->afterCommit();
+        $this->onQueue(LongQueue::NAME);
     }
 
     public function handle(Undo $undo, Tables $tables): void
@@ -65,11 +72,11 @@ final class TakeBackImport implements ShouldQueue
         });
     }
 
-    public function failed(): void
+    public function failed(Throwable $thrown): void
     {
         $import = Import::query()->find($this->import);
         if ($import !== null) {
-            $this->keep($import, 'Something went wrong on our side.');
+            $this->keep($import, ucfirst(Trouble::inWords($thrown)).'.');
         }
     }
 

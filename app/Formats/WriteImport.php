@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Formats;
 
 use App\Models\Import;
+use App\Support\LongQueue;
+use App\Support\StaysReserved;
+use App\Support\Trouble;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -18,8 +21,10 @@ final class WriteImport implements ShouldQueue
 {
     use Dispatchable;
     use Queueable;
+    use StaysReserved;
 
-    public int $tries = 1;
+    /** One whose worker was killed begins again: it has kept nothing. */
+    public int $tries = 3;
 
     public int $timeout = 600;
 
@@ -28,6 +33,7 @@ final class WriteImport implements ShouldQueue
     public function __construct(private readonly int $import)
     {
         $this->afterCommit();
+        $this->onQueue(LongQueue::NAME);
     }
 
     public function handle(Tables $tables): void
@@ -49,12 +55,13 @@ final class WriteImport implements ShouldQueue
 
     private function write(Import $import, TakesIn $table): void
     {
-        DB::transaction(static function () use ($import, $table): void {
+        DB::transaction(function () use ($import, $table): void {
             $done = 0;
             $first = (int) DB::table('changes')->max('id') + 1;
             foreach ([RowSort::New, RowSort::Changed] as $sort) {
                 DB::table('import_rows')->where('import_id', $import->id)->where('does', $sort->value)
-                    ->chunkById(self::AT_ONCE, static function ($rows) use ($table, $import, &$done): void {
+                    ->chunkById(self::AT_ONCE, function ($rows) use ($table, $import, &$done): void {
+                        $this->alive();
                         $table->keep(array_values($rows->map(AcceptedRow::of(...))->all()), $import->user);
                         $import->come($done += count($rows));
                     });
@@ -68,14 +75,15 @@ final class WriteImport implements ShouldQueue
 
     public function failed(Throwable $thrown): void
     {
-        $this->putBack('Somebody changed what it names meanwhile, or something went wrong on our side.');
+        $this->putBack(ucfirst(Trouble::inWords($thrown)).'.');
     }
 
     private function putBack(string $because): void
     {
         Import::query()->whereKey($this->import)->update([
             'status' => Import::READ,
-            'says' => "It was not taken in. $because Nothing was kept. Take it in again, or read the file anew.",
+            'says' => "It was not taken in. $because Nothing was kept. Read the file again to see what is new "
+                .'in it now.',
         ]);
     }
 }

@@ -43,6 +43,9 @@ final class Import extends Model
 
     public const REFUSED = 'refused';
 
+    /** Somebody did not want to wait for it. */
+    public const CANCELLED = 'cancelled';
+
     private const FOR_SECONDS = 3600;
 
     protected $fillable = ['of', 'name', 'status', 'says', 'new', 'changed', 'same', 'wrong', 'user_id'];

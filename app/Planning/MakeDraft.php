@@ -7,6 +7,7 @@ namespace App\Planning;
 use App\Due\DueKeeper;
 use App\Models\DraftStatus;
 use App\Models\PlanDraft;
+use App\Support\LongQueue;
 use App\Support\Reading;
 use App\Support\StaysReserved;
 use App\Support\Today;
@@ -37,6 +38,7 @@ final class MakeDraft implements ShouldQueue
     public function __construct(private readonly int $draft)
     {
         $this->afterCommit();
+        $this->onQueue(LongQueue::NAME);
     }
 
     public function handle(DueKeeper $keeper, Outlook $outlook): void

@@ -7,6 +7,7 @@ namespace App\Planning;
 use App\Models\DraftStatus;
 use App\Models\PlanDraft;
 use App\Models\User;
+use App\Support\LongQueue;
 use App\Support\Quietly;
 use App\Support\StaysReserved;
 use App\Support\Today;
@@ -37,6 +38,7 @@ final class MakeTrue implements ShouldQueue
         private readonly ?int $by,
     ) {
         $this->afterCommit();
+        $this->onQueue(LongQueue::NAME);
     }
 
     public function handle(AcceptDraft $accept): void

@@ -55,8 +55,8 @@ final class EntryController extends Controller
     }
 
     /**
-     * Half of a character that takes two (an emoji that was cut in the middle) makes the whole of it unreadable as JSON:
-     * a sign for what is missing takes its place.
+     * Half of a character that takes two (an emoji that was cut in the middle) makes the whole of it unreadable as
+     * JSON: a sign for what is missing takes its place.
      *
      * @return array<array-key, mixed>
      */

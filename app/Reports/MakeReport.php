@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Reports;
 
 use App\Models\SeasonReport;
+use App\Support\LongQueue;
 use App\Support\Today;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -17,19 +18,21 @@ final class MakeReport implements ShouldQueue
     use Dispatchable;
     use Queueable;
 
-    public int $tries = 1;
+    public int $tries = 2;
 
     public int $timeout = 300;
 
     public function __construct(private readonly int $season)
     {
         $this->afterCommit();
+        $this->onQueue(LongQueue::NAME);
     }
 
     public function handle(Reckoning $reckoning): void
     {
-        SeasonReport::query()->updateOrCreate(['season' => $this->season], [
-            'result' => $reckoning->of($this->season, Today::day()), 'made_at' => Carbon::now(),
-        ]);
+        $result = $reckoning->of($this->season, Today::day());
+        SeasonReport::query()->updateOrCreate(
+            ['season' => $this->season], ['result' => $result, 'made_at' => Carbon::now()],
+        );
     }
 }

@@ -276,7 +276,7 @@ test('a picture the office does not take stays on the phone with its reason, and
 test('storage that is cleared under an open sheet loses nothing this page knows of, and is told', async ({
     page, context, browser, baseURL,
 }) => {
-    const sheet = await planned(browser, baseURL, 6, 3);
+    const sheet = await planned(browser, baseURL, 2, 3);
     await opened(page, sheet);
     await page.goto(sheet);
     await turn(page);
@@ -310,7 +310,7 @@ test('storage that is cleared under an open sheet loses nothing this page knows 
 });
 
 test('one entry that is refused never keeps the others', async ({ page, context, browser, baseURL }) => {
-    const sheet = await planned(browser, baseURL, 7, 3);
+    const sheet = await planned(browser, baseURL, 3, 3);
     await opened(page, sheet);
     await page.goto(sheet);
     await context.setOffline(true);

@@ -157,8 +157,8 @@ final class EntriesTest extends FeatureTestCase
         $half = $this->word(['note' => 'robins HALF']);
         $text = str_replace('HALF', '\\ud83d', (string) json_encode(['entries' => [$half, $this->word([])]]));
         $json = ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'];
-        $this->call('POST', '/entries', server: $json, content: $text)->assertOk()->assertJsonPath('results.0.state', 'kept')
-            ->assertJsonPath('results.1.state', 'kept');
+        $this->call('POST', '/entries', server: $json, content: $text)->assertOk()
+            ->assertJsonPath('results.0.state', 'kept')->assertJsonPath('results.1.state', 'kept');
         self::assertSame("robins \u{FFFD}", Entry::query()->where('uuid', $half['id'])->sole()->body['note']);
         $whole = $this->word(['note' => "\u{1F426}"]);
         $this->send($whole)->assertJsonPath('results.0.state', 'kept');

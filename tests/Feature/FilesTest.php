@@ -5,13 +5,18 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Formats\LogTable;
+use App\Formats\ReadImport;
 use App\Formats\Tables;
+use App\Formats\TakeBackImport;
+use App\Formats\WriteImport;
 use App\Models\Change;
 use App\Models\Feed;
 use App\Models\Garden;
 use App\Models\Import;
 use App\Models\Plant;
 use App\Models\Visit;
+use App\Support\LongQueue;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -143,6 +148,76 @@ final class FilesTest extends FeatureTestCase
         $this->post("/files/$import->id/back");
         self::assertSame(Import::TAKEN_BACK, $import->fresh()?->status);
         self::assertSame([1, 1], [$take()->new, Import::query()->latest('id')->firstOrFail()->changed]);
+    }
+
+    public function test_of_two_equal_files_that_were_both_read_one_is_taken_in(): void
+    {
+        $files = [
+            'plants' => "garden,kind,label\nMillrace House,lilac,By the gate\nMillrace House,lilac,By the well\n",
+            'gardens' => "name,client,latitude,longitude\nWeir House,Rosa,51.6,-1.2\n",
+            'logs' => "on,garden,plant,task,outcome,minutes\n2026-02-20,Millrace House,"
+                ."{$this->wisteria->label},winter-pass,done,50\n",
+        ];
+        foreach ($files as $of => $content) {
+            [$first, $second] = [$this->take($content, $of), $this->take($content, $of)];
+            self::assertSame([0, $first->new], [$second->wrong, $second->new], $of);
+            self::assertGreaterThan(0, $first->new, (string) $first->says);
+            $this->put("/files/$first->id");
+            self::assertSame(Import::DONE, $first->fresh()?->status, (string) $first->fresh()?->says);
+            $count = DB::table($of === 'logs' ? 'work_logs' : $of)->count();
+            $this->put("/files/$second->id");
+            self::assertSame(Import::READ, $second->fresh()?->status, $of);
+            self::assertSame($count, DB::table($of === 'logs' ? 'work_logs' : $of)->count(), $of);
+            $this->get("/files/$second->id")->assertSee('Since it was read,')->assertSee('by another way')
+                ->assertSee('Nothing was kept');
+        }
+    }
+
+    public function test_cells_beyond_the_columns_are_a_fault_and_every_line_ending_ends_a_line(): void
+    {
+        $import = $this->take("garden,kind,label,notes\nMillrace House,lilac,One,thorny, beware of the dog\n"
+            ."Millrace House,lilac,Two,\"thorny, beware of the dog\",,\n");
+        self::assertSame([1, 1], [$import->new, $import->wrong]);
+        $this->get("/files/$import->id")
+            ->assertSee('more cells than there are columns, from &quot;beware of the dog&quot;', false)
+            ->assertSee('put quotation marks round it');
+        foreach (["\r", "\r\n", "\n"] as $end) {
+            $import = $this->take(implode($end, [
+                'garden,kind,label', 'Millrace House,lilac,One', "Millrace House,lilac,\"Two$end lines\"", '',
+            ]));
+            self::assertSame([2, 0], [$import->new, $import->wrong], bin2hex($end));
+        }
+        // A carriage return on the border of two pieces that are read is one ending.
+        $import = $this->take("garden,kind,label\r\n".implode("\r\n", array_map(
+            static fn (int $line): string => sprintf('Millrace House,lilac,%06d', $line), range(1, 4000),
+        )));
+        self::assertSame([4000, 0], [$import->new, $import->wrong]);
+    }
+
+    public function test_a_file_that_is_being_read_can_be_cancelled_and_one_cut_short_is_read_again(): void
+    {
+        config(['queue.default' => 'null']);
+        $import = $this->take("garden,kind,label\nMillrace House,lilac,One\n");
+        $this->get("/files/$import->id")->assertSee('Being read')->assertSee('Cancel');
+        // The worker was killed in the middle of it.
+        DB::table('import_rows')->insert([
+            'import_id' => $import->id, 'line' => 2, 'does' => 'new', 'label' => 'One', 'facts' => '{}', 'says' => '[]',
+        ]);
+        (new ReadImport($import->id))->handle($this->app->make(Tables::class));
+        self::assertSame([Import::READ, 1], [$import->fresh()?->status, DB::table('import_rows')->count()]);
+        $next = $this->take("garden,kind,label\n".str_repeat("Millrace House,lilac,\n", 1000));
+        DB::listen(function (QueryExecuted $query) use ($next): void {
+            if (str_contains($query->sql, 'insert into "import_rows"') && $next->fresh()?->status === Import::READING) {
+                $this->delete("/files/$next->id")->assertRedirect("/files/$next->id");
+            }
+        });
+        (new ReadImport($next->id))->handle($this->app->make(Tables::class));
+        self::assertSame([Import::CANCELLED, 1], [$next->fresh()?->status, DB::table('import_rows')->count()]);
+        $this->get("/files/$next->id")->assertSee('Nothing was kept')->assertSee('Choose another file');
+        foreach ([ReadImport::class, WriteImport::class, TakeBackImport::class] as $job) {
+            self::assertGreaterThan(1, (new $job(1))->tries);
+            self::assertSame(LongQueue::NAME, (new $job(1))->queue);
+        }
     }
 
     public function test_what_fails_on_the_way_leaves_nothing(): void

@@ -50,7 +50,7 @@ async function putBack(db) {
     }
     for (const photo of waiting.photos.values()) await db.put('photos', photo);
     if (some) storage.lost = 'This phone had cleared its storage. What this page knew to be waiting was put back.';
-    else if (marked) storage.lost = 'This phone has cleared its storage: what waited here is gone. Look at your sheets.';
+    else if (marked) storage.lost = 'This phone has cleared its storage: what waited here is gone. Look at each sheet.';
     if (!some) localStorage.removeItem('words-wait');
 }
 

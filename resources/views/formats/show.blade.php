@@ -13,6 +13,13 @@
             class="w-100" aria-label="How far it is" @if ($import->status !== Import::READING) max="{{ $import->new +
             $import->changed }}" value="{{ $import->came() }}" @endif></progress></span><a class="btn btn-quiet"
             href="{{ route('files.show', $import) }}">Look again</a></div>
+        @if ($import->status === Import::READING)
+            <form method="post" action="{{ route('files.destroy', $import) }}" class="mt-3">@csrf
+                @method('delete')<button class="btn btn-quiet">Cancel</button></form>
+        @endif
+    @elseif ($import->status === Import::CANCELLED)
+        <p>Cancelled before it was read to its end. Nothing was kept.</p>
+        <p><a class="btn btn-quiet" href="{{ route('files') }}">Choose another file</a></p>
     @elseif ($import->status === Import::REFUSED)
         <div class="said wrong" role="alert">{{ $import->says }} Nothing was kept.</div>
         <p><a class="btn btn-quiet" href="{{ route('files') }}">Choose another file</a></p>
