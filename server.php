@@ -8,7 +8,8 @@ declare(strict_types=1);
  */
 $path = urldecode((string) parse_url($_SERVER['REQUEST_URI'] ?? '/', PHP_URL_PATH));
 $public = __DIR__.'/public';
-$file = realpath($public.$path);
+// A path with a zero byte is no file's; the application says so in its own words.
+$file = str_contains($path, "\0") ? false : realpath($public.$path);
 if ($file === false || ! is_file($file) || ! str_starts_with($file, $public.'/') || str_ends_with($file, '.php')) {
     // The application must not take this script for its own front.
     $_SERVER['SCRIPT_NAME'] = $_SERVER['PHP_SELF'] = '/index.php';

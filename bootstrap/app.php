@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Due\RenewDue;
 use App\Models\Device;
+use App\Models\Photo;
 use App\People\SameDoor;
 use App\Support\Busy;
 use App\Support\Compressed;
@@ -16,6 +17,7 @@ use App\Support\OwnHost;
 use App\Support\OwnToken;
 use App\Support\SafeHeaders;
 use App\Support\SentOnce;
+use App\Support\SetBackClock;
 use App\Support\SoundText;
 use App\Support\Today;
 use Illuminate\Console\Scheduling\Schedule;
@@ -25,10 +27,12 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Foundation\ViteException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession;
+use Illuminate\View\ViewException;
 use PruningHook\Core\Fault;
 
 $app = Application::configure(basePath: dirname(__DIR__))
@@ -45,14 +49,19 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo(static fn (Request $request): string => $request->user()?->home() ?? '/');
     })
     ->withSchedule(static function (Schedule $schedule): void {
-        // At night by the firm's clock; whoever runs the office carries the files elsewhere.
-        $schedule->command('backup')->dailyAt('02:40')->timezone(Today::zone());
-        $schedule->call(static fn () => Heartbeat::beat(Heartbeat::SCHEDULER))->name('heartbeat')->everyMinute();
+        // At an hour that every night has, also where clocks are put forward; whoever runs the office carries the files
+        // elsewhere.
+        $schedule->command('backup')->dailyAt('04:40')->timezone(Today::zone());
+        $schedule->call(static function (): void {
+            SetBackClock::mend();
+            Heartbeat::beat(Heartbeat::SCHEDULER);
+        })->name('heartbeat')->everyMinute();
+        $schedule->call(Photo::forgetStray(...))->name('stray pictures')->dailyAt('05:10')->timezone(Today::zone());
         // Rain that has fallen, days that come into sight, and the eve of a midwinter: done before they are looked at.
         $schedule->job(new RenewDue)->name('what is due')->hourly();
         $schedule->call(static fn (KeptPictures $pictures) => $pictures->tidy())->name('old pictures')
-            ->dailyAt('03:10')->timezone(Today::zone());
-        $schedule->call(Device::forgetOld(...))->name('old devices')->dailyAt('03:20')->timezone(Today::zone());
+            ->dailyAt('04:50')->timezone(Today::zone());
+        $schedule->call(Device::forgetOld(...))->name('old devices')->dailyAt('05:00')->timezone(Today::zone());
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'password_confirmation']);
@@ -68,6 +77,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(static fn (Throwable $thrown, Request $request) => DiskFull::is($thrown)
             ? DiskFull::answer($request)
             : null);
+        // The installation is not complete: that is said to whoever opens the first page of it.
+        $exceptions->render(static fn (ViewException|ViteException $thrown) => $thrown instanceof ViteException
+            || $thrown->getPrevious() instanceof ViteException ? response()->view('errors.unbuilt', [], 503) : null);
     })
     ->create();
 $app->singleton(ExceptionHandler::class, Failures::class);

@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Storage;
 
 /**
  * A picture of a plant before or after the work. The file lies on disk under its name, out of reach of the web.
@@ -39,6 +40,22 @@ final class Photo extends Model
     public function getRouteKeyName(): string
     {
         return 'uuid';
+    }
+
+    /** Files of pictures that came and whose line was never written: a day old, nobody is writing it any more. */
+    public static function forgetStray(): void
+    {
+        $disk = Storage::disk('local');
+        foreach (array_chunk($disk->files('photos'), 500) as $files) {
+            $names = array_map(static fn (string $file): string => basename($file, '.jpg'), $files);
+            $known = self::query()->whereIn('uuid', $names)->pluck('uuid')->all();
+            foreach (array_diff($names, $known) as $stray) {
+                $file = "photos/$stray.jpg";
+                if ($disk->exists($file) && $disk->lastModified($file) < time() - 86_400) {
+                    $disk->delete($file);
+                }
+            }
+        }
     }
 
     public function path(): string

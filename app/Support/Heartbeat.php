@@ -53,7 +53,7 @@ final readonly class Heartbeat
         @unlink(self::file($of));
     }
 
-    private static function file(string $of): string
+    public static function file(string $of): string
     {
         // Two offices may be served from one folder, each with a database and a worker of its own.
         $database = config('database.connections.'.DB::getDefaultConnection().'.database');

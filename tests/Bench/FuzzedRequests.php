@@ -6,7 +6,6 @@ namespace Tests\Bench;
 
 use App\Models\Role;
 use App\Models\User;
-use App\Support\OwnToken;
 use Closure;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Contracts\Console\Kernel as Console;
@@ -81,17 +80,7 @@ final readonly class FuzzedRequests
         Closure $tell,
         string $when = '',
     ): int {
-        $app->forgetScopedInstances();
-        $auth = $app->make('auth');
-        $auth->forgetGuards();
-        $app->make('session')->driver()->flush();
-        $app->instance('request', $request);
-        if ($who !== null) {
-            $auth->guard()->setUser($who);
-        }
-        $kernel = $app->make(Kernel::class);
-        $response = $kernel->handle($request);
-        $kernel->terminate($request, $response);
+        $response = Door::knock($app, $request, $who);
         if ($response->getStatusCode() >= 500) {
             $thrown = $response instanceof Response || $response instanceof JsonResponse ? $response->exception : null;
             $what = $thrown === null ? 'nothing told' : sprintf(
@@ -167,13 +156,7 @@ final readonly class FuzzedRequests
             'logging.default' => 'null',
             'hook.today' => self::DAY,
         ]));
-        $app->bind(OwnToken::class, static fn (): object => new class
-        {
-            public function handle(Request $request, Closure $next): mixed
-            {
-                return $next($request);
-            }
-        });
+        Door::unlock($app);
         // Whoever asks who is signed in asks a request.
         $app->instance('request', Request::create('/'));
         $app->make(Kernel::class)->bootstrap();

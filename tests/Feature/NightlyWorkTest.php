@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Device;
+use App\Models\Photo;
+use App\Support\Heartbeat;
+use App\Support\SetBackClock;
 use App\Support\Today;
 use DateTimeZone;
 use Illuminate\Console\Scheduling\CallbackEvent;
@@ -12,6 +15,9 @@ use Illuminate\Console\Scheduling\Event;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 
 /** What the scheduler does at night, by the firm's clock. */
 final class NightlyWorkTest extends FeatureTestCase
@@ -38,12 +44,75 @@ final class NightlyWorkTest extends FeatureTestCase
     public function test_each_night_a_backup_is_made_and_old_pictures_and_devices_go(): void
     {
         self::assertEqualsCanonicalizing(
-            ['backup', 'old pictures', 'old devices', 'heartbeat', 'what is due'], array_keys($this->events()),
+            ['backup', 'old pictures', 'old devices', 'heartbeat', 'what is due', 'stray pictures'], array_keys($this->events()),
         );
         self::assertArrayHasKey('backup', Artisan::all());
         foreach (array_diff_key($this->events(), ['heartbeat' => 1, 'what is due' => 1]) as $event) {
             self::assertSame(Today::zone()->getName(), self::zone($event));
         }
+    }
+
+    /** Where clocks are put forward an hour of the night is missing: by the IANA time zone database, for ten years. */
+    public function test_every_night_in_every_zone_has_the_hour_of_the_backup(): void
+    {
+        $at = 4 * 3600 + 40 * 60;
+        self::assertSame('40 4 * * *', $this->events()['backup']->expression);
+        $gaps = 0;
+        foreach (timezone_identifiers_list() as $name) {
+            $before = null;
+            foreach ((new DateTimeZone($name))->getTransitions(1_767_225_600, 2_082_758_400) as $change) {
+                if ($before !== null && $change['offset'] > $before) {
+                    $gaps++;
+                    $from = ($change['ts'] + $before) % 86_400;
+                    self::assertFalse($from <= $at && $at < $from + $change['offset'] - $before, $name);
+                }
+                $before = $change['offset'];
+            }
+        }
+        self::assertGreaterThan(500, $gaps);
+    }
+
+    public function test_a_clock_that_was_ahead_and_is_put_right_leaves_nothing_waiting_for_a_year(): void
+    {
+        $ahead = time() + 300 * 86_400;
+        DB::table('jobs')->insert([
+            'queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => $ahead, 'created_at' => $ahead,
+        ]);
+        $now = DB::table('jobs')->insertGetId([
+            'queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => time() + 3600,
+            'created_at' => time(), 'reserved_at' => $ahead,
+        ]);
+        Heartbeat::beat(Heartbeat::SCHEDULER);
+        SetBackClock::mend();
+        self::assertSame(2, DB::table('jobs')->where('available_at', '>', time())->count(), 'the clock was right');
+        touch(Heartbeat::file(Heartbeat::SCHEDULER), $ahead);
+        Cache::put('a limit', 1, 10);
+        SetBackClock::mend();
+        self::assertSame([$now], DB::table('jobs')->where('available_at', '>', time())->pluck('id')->all());
+        self::assertNull(DB::table('jobs')->where('id', $now)->value('reserved_at'));
+        self::assertNull(Cache::get('a limit'));
+        self::assertNull(Heartbeat::since(Heartbeat::SCHEDULER));
+    }
+
+    public function test_pictures_without_a_line_go_after_a_day(): void
+    {
+        Storage::fake('local');
+        $disk = Storage::disk('local');
+        $task = $this->visitTask();
+        $kept = Photo::query()->create([
+            'uuid' => '11111111-1111-4111-8111-111111111111', 'visit_task_id' => $task->id, 'moment' => 'before',
+            'taken_at' => Carbon::now(), 'width' => 4, 'height' => 3, 'bytes' => 9,
+        ]);
+        foreach ([1 => $kept->uuid, 2 => str_replace('1', '2', $kept->uuid), 3 => str_replace('1', '3', $kept->uuid)] as
+            $which => $uuid) {
+            $disk->put("photos/$uuid.jpg", 'a picture');
+            $which === 3 || touch($disk->path("photos/$uuid.jpg"), time() - 90_000);
+        }
+        Photo::forgetStray();
+        self::assertSame([true, false, true], [
+            $disk->exists($kept->path()), $disk->exists('photos/'.str_replace('1', '2', $kept->uuid).'.jpg'),
+            $disk->exists('photos/'.str_replace('1', '3', $kept->uuid).'.jpg'),
+        ]);
     }
 
     public function test_what_is_done_at_night_can_be_done(): void

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Bench;
+
+use App\Models\User;
+use App\Support\OwnToken;
+use Closure;
+use Illuminate\Contracts\Http\Kernel;
+use Illuminate\Foundation\Application;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** The product's own front door, without a network before it: whoever asks is signed in, and each request is a new one. */
+final readonly class Door
+{
+    /** Forms need no token here: it is not the doors that are tried. */
+    public static function unlock(Application $app): void
+    {
+        $app->bind(OwnToken::class, static fn (): object => new class
+        {
+            public function handle(Request $request, Closure $next): mixed
+            {
+                return $next($request);
+            }
+        });
+    }
+
+    public static function knock(Application $app, Request $request, ?User $who): Response
+    {
+        $app->forgetScopedInstances();
+        $auth = $app->make('auth');
+        $auth->forgetGuards();
+        $app->make('session')->driver()->flush();
+        $app->instance('request', $request);
+        if ($who !== null) {
+            $auth->guard()->setUser($who);
+        }
+        $kernel = $app->make(Kernel::class);
+        $response = $kernel->handle($request);
+        $kernel->terminate($request, $response);
+
+        return $response;
+    }
+}
