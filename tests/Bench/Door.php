@@ -12,7 +12,9 @@ use Illuminate\Foundation\Application;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** The product's own front door, without a network before it: whoever asks is signed in, and each request is a new one. */
+/**
+ * The product's own front door, without a network before it: whoever asks is signed in, and each request is a new one.
+ */
 final readonly class Door
 {
     /** Forms need no token here: it is not the doors that are tried. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Bench;
 
+use App\Bridge\CorePlants;
 use App\Clients\ClientLinks;
 use App\Models\Crew;
 use App\Models\DraftStatus;
@@ -22,7 +23,9 @@ use Closure;
 use Illuminate\Contracts\Console\Kernel as Console;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Foundation\Application;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response as HttpResponse;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -39,8 +42,8 @@ use Throwable;
  * Mondays, visits logged as a phone does it, days and workers lost, signs noted, clients written to. What must hold of
  * every firm is looked at as it goes; what does not is told once, in words.
  *
- * Outcomes are drawn by a seed: 73 % done, 14 % not, 7 % partly, 6 % done otherwise, as crews log them (common practice,
- * no source).
+ * Outcomes are drawn by a seed: 73 % done, 14 % not, 7 % partly, 6 % done otherwise, as crews log them (common
+ * practice, no source).
  */
 final class LivedYear
 {
@@ -49,7 +52,9 @@ final class LivedYear
     /** Weeks a plan looks ahead. */
     private const WEEKS = 6;
 
-    /** In a hundred: visits nobody logs, crew days lost, mornings without a worker, gardens with a sign noted a week. */
+    /**
+     * In a hundred: visits nobody logs, crew days lost, mornings without a worker, gardens with a sign noted a week.
+     */
     private const UNLOGGED = 6;
 
     private const DAYS_LOST = 2;
@@ -242,12 +247,12 @@ final class LivedYear
             ->get(['garden_id', 'plant_id', 'task', 'season', 'minutes']);
         foreach ($open->groupBy('garden_id') as $id => $tasks) {
             $garden = Garden::query()->findOrFail($id);
+            $this->app->forgetScopedInstances();
+            $plans = $this->app->make(PlanVisit::class);
             foreach ($tasks as $task) {
                 $ref = "$task->plant_id:$task->task:$task->season";
                 try {
-                    $this->app->forgetScopedInstances();
-                    $jobs = $this->app->make(PlanVisit::class)
-                        ->jobs($garden, [TaskChoice::parse($ref)], $this->today);
+                    $jobs = $plans->jobs($garden, [TaskChoice::parse($ref)], $this->today);
                     $this->amounts($ref, $jobs[0]->task->amounts, (int) $task->plant_id);
                 } catch (ValidationException $refused) {
                     $this->broke('a due task cannot be planned', "$this->today $ref: {$refused->getMessage()}");
@@ -263,7 +268,7 @@ final class LivedYear
     private function amounts(string $ref, array $amounts, int $plant): void
     {
         $row = Plant::query()->with(['garden', 'workLogs', 'bloomNotes'])->findOrFail($plant);
-        $stems = $this->app->make(\App\Bridge\CorePlants::class)->plant($row, $this->today)->stems;
+        $stems = $this->app->make(CorePlants::class)->plant($row, $this->today)->stems;
         foreach ($stems === null ? [] : $amounts as $amount) {
             $stand = match ($amount->effect) {
                 Effect::OldStemsOut => $stems->old,
@@ -422,7 +427,7 @@ final class LivedYear
 
         return DB::table('visit_tasks')->where(['plant_id' => $plant, 'task' => $task, 'season' => $season])->exists()
             ? 'planned and lost'
-            : 'never planned';
+            : (str_starts_with($task, 'follow-') ? 'checks never planned' : 'never planned');
     }
 
     /** What was cut in a season is cut again in the next, by this task or another. */
@@ -440,7 +445,7 @@ final class LivedYear
     /** The carried state of a dozen plants. */
     private function followed(): void
     {
-        $bridge = $this->app->make(\App\Bridge\CorePlants::class);
+        $bridge = $this->app->make(CorePlants::class);
         $plants = Plant::query()->with(['garden', 'workLogs', 'bloomNotes'])->orderBy('id')->get()
             ->filter(static fn (Plant $plant): bool => $plant->height_mm !== null || $plant->stems_old !== null);
         foreach ($plants->take(self::FOLLOWED) as $row) {
@@ -482,7 +487,7 @@ final class LivedYear
     {
         $status = $response->getStatusCode();
         if ($status >= 500 || ($status >= 400 && ! ($mayRefuse && $status === 422))) {
-            $thrown = $response instanceof \Illuminate\Http\Response || $response instanceof \Illuminate\Http\JsonResponse
+            $thrown = $response instanceof JsonResponse || $response instanceof HttpResponse
                 ? $response->exception?->getMessage() : null;
             $this->broke("an answer of $status", "$this->today $asked: ".mb_substr(
                 $thrown ?? (string) $response->getContent(), 0, 300,

@@ -291,10 +291,9 @@ test('storage that is cleared under an open sheet loses nothing this page knows 
     await expect(signal(page)).toContainText('2 entries saved here');
     await expect(signal(page)).toContainText('had cleared its storage. What this page knew to be waiting was put back');
     await clear();
-    // Arriving is a word too.
-    await page.goto(`${sheet}#arrive`);
     await context.setOffline(false);
     await page.evaluate(() => dispatchEvent(new Event('online')));
+    await expect(signal(page)).not.toContainText('saved here');
     await page.goto(sheet);
     await expect(page.locator('[data-said] .outcome-said')).toHaveCount(2, { timeout: 20_000 });
 
@@ -303,8 +302,9 @@ test('storage that is cleared under an open sheet loses nothing this page knows 
     await page.goto(sheet);
     await page.getByRole('button', { name: 'Next' }).tap();
     await page.evaluate(() => localStorage.setItem('words-wait', '1'));
+    await page.goto('about:blank');
     await clear();
-    await page.reload();
+    await page.goto(sheet);
     await expect(signal(page)).toContainText('what waited here is gone');
     await context.setOffline(false);
 });

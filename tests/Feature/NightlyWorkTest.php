@@ -44,7 +44,8 @@ final class NightlyWorkTest extends FeatureTestCase
     public function test_each_night_a_backup_is_made_and_old_pictures_and_devices_go(): void
     {
         self::assertEqualsCanonicalizing(
-            ['backup', 'old pictures', 'old devices', 'heartbeat', 'what is due', 'stray pictures'], array_keys($this->events()),
+            ['backup', 'old pictures', 'old devices', 'heartbeat', 'what is due', 'stray pictures'],
+            array_keys($this->events()),
         );
         self::assertArrayHasKey('backup', Artisan::all());
         foreach (array_diff_key($this->events(), ['heartbeat' => 1, 'what is due' => 1]) as $event) {
@@ -103,8 +104,7 @@ final class NightlyWorkTest extends FeatureTestCase
             'uuid' => '11111111-1111-4111-8111-111111111111', 'visit_task_id' => $task->id, 'moment' => 'before',
             'taken_at' => Carbon::now(), 'width' => 4, 'height' => 3, 'bytes' => 9,
         ]);
-        foreach ([1 => $kept->uuid, 2 => str_replace('1', '2', $kept->uuid), 3 => str_replace('1', '3', $kept->uuid)] as
-            $which => $uuid) {
+        foreach ([1 => $kept->uuid, 2 => str_replace('1', '2', $kept->uuid), 3 => str_replace('1', '3', $kept->uuid)] as $which => $uuid) {
             $disk->put("photos/$uuid.jpg", 'a picture');
             $which === 3 || touch($disk->path("photos/$uuid.jpg"), time() - 90_000);
         }

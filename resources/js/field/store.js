@@ -17,6 +17,12 @@ const waiting = { words: new Map(), photos: new Map() };
 
 const forget = () => (opening = null);
 
+/** At once, and not when it is next looked at: the page may be closed before. */
+const again = () => {
+    forget();
+    setTimeout(() => words().then(changed).catch(() => {}));
+};
+
 function open() {
     let isNew = false;
     opening ??= openDB('pruning-hook', 1, {
@@ -26,11 +32,11 @@ function open() {
             words.createIndex('id', 'id', { unique: true });
             db.createObjectStore('photos', { keyPath: 'id' });
         },
-        terminated: forget,
+        terminated: again,
         // Whoever clears the storage waits for this page to let go of it.
         blocking(current, blocked, event) {
             event.target.close();
-            forget();
+            again();
         },
     }).then(async db => (isNew && await putBack(db), db)).catch(error => {
         forget();
