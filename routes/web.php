@@ -38,6 +38,7 @@ use App\Practice\PracticeController;
 use App\Record\EntryController;
 use App\Record\PhotoController;
 use App\Record\RecordController;
+use App\Record\UnplacedController;
 use App\Record\WorkLogController;
 use App\Reports\ReportController;
 use App\Season\SearchController;
@@ -50,7 +51,7 @@ use Illuminate\Support\Facades\Route;
 
 // A number that no row can have leads nowhere; it is not asked for.
 $rows = ['garden', 'plant', 'visit', 'task', 'crew', 'observation', 'note', 'draft', 'off', 'version', 'change',
-    'answer', 'person', 'sign_off', 'import', 'feed', 'word', 'device'];
+    'answer', 'person', 'sign_off', 'import', 'feed', 'word', 'device', 'entry'];
 foreach ($rows as $row) {
     Route::pattern($row, '[0-9]{1,18}');
 }
@@ -213,6 +214,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('record/compare', [RecordController::class, 'compare'])->name('record.compare');
     Route::get('entries/who', [EntryController::class, 'who'])->name('entries.who');
     Route::post('entries', [EntryController::class, 'store'])->name('entries.store');
+    Route::get('unplaced', [UnplacedController::class, 'index'])->name('unplaced');
+    Route::put('unplaced/{entry}', [UnplacedController::class, 'update'])->name('unplaced.update');
+    Route::delete('unplaced/{entry}', [UnplacedController::class, 'destroy'])->name('unplaced.destroy');
     Route::post('photos', [PhotoController::class, 'store'])->name('photos.store');
     Route::get('photos/{photo}', [PhotoController::class, 'show'])->name('photos.show');
     Route::delete('photos/{photo}', [PhotoController::class, 'destroy'])->name('photos.destroy');

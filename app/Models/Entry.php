@@ -18,6 +18,7 @@ use Illuminate\Support\Carbon;
  * @property ?int $visit_task_id
  * @property list<string> $corrects  names of those it stands in place of, or takes back
  * @property array<string, mixed> $body
+ * @property ?array{visit: int, task: ?int, because: string} $unplaced what it was sent for, where it has no place yet
  * @property ?string $digest of what was sent: the same name does not stand for two words
  * @property ?int $said_by
  * @property Carbon $said_at by the office's clock
@@ -30,6 +31,7 @@ final class Entry extends Model
 
     protected $fillable = [
         'uuid', 'kind', 'visit_id', 'visit_task_id', 'corrects', 'body', 'digest', 'said_by', 'said_at', 'clock_off_s',
+        'unplaced',
     ];
 
     protected $attributes = ['corrects' => '[]', 'body' => '{}'];
@@ -37,7 +39,29 @@ final class Entry extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => EntryKind::class, 'corrects' => 'array', 'body' => 'array', 'said_at' => 'datetime'];
+        return ['kind' => EntryKind::class, 'corrects' => 'array', 'body' => 'array', 'said_at' => 'datetime',
+            'unplaced' => 'array',
+        ];
+    }
+
+    /** "Done, 35 minutes; dead wood; north side only" */
+    public function inWords(): string
+    {
+        $body = $this->body;
+        $outcome = ['done' => 'done', 'changed' => 'done differently', 'partly' => 'partly done',
+            'not-done' => 'not done'][$body['outcome'] ?? ''] ?? $this->kind->value;
+        $minutes = $body['minutes'] ?? null;
+        $note = $body['note'] ?? null;
+
+        return ucfirst(implode('; ', array_filter([
+            $outcome.(is_scalar($minutes) && (string) $minutes !== '' ? ", $minutes minutes" : ''),
+            ...array_map(
+                static fn (mixed $finding): string => is_string($finding)
+                    ? lcfirst(Finding::tryFrom($finding)?->inWords() ?? $finding) : '',
+                array_values((array) ($body['findings'] ?? [])),
+            ),
+            is_string($note) ? $note : '',
+        ], static fn (string $each): bool => $each !== '')));
     }
 
     /** @return BelongsTo<User, $this> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Models\Change;
+use App\Models\Did;
 use App\Models\Entry;
 use App\Models\EntryKind;
 use App\Models\User;
@@ -37,6 +39,15 @@ final readonly class Entries
 
     /** Characters of a note. */
     private const NOTE = 2000;
+
+    /** Why an entry cannot be kept where it was sent; the work was done all the same. */
+    private const OUT_OF_PLACE = [
+        'That visit is no longer planned.', 'That visit is long over. The lead changes its record.',
+        'That visit is another crew\'s.', 'That task is not on the visit.',
+    ];
+
+    /** So many of one person wait for a place; more are refused. */
+    private const WAITING = 200;
 
     /** What is ticked on arriving and leaving. */
     public const ARRIVE = ['hazards', 'nests', 'tools', 'wishes'];
@@ -83,12 +94,81 @@ final readonly class Entries
         }
         $refusal = $this->refusal($sent, $by);
         if ($refusal !== null) {
-            return $refusal;
+            return $this->unplaced($sent, $by, $digest, $phone, (string) ($refusal['because'] ?? '')) ?? $refusal;
         }
 
         $task = self::task($sent);
 
         return DB::transaction(static fn (): array => self::write($sent, $task, $by, $digest, $phone));
+    }
+
+    /**
+     * Work that was done for a visit that has been cancelled since, is another crew's or long over is kept: the planner
+     * says where it belongs.
+     *
+     * @param  array<array-key, mixed>  $sent
+     * @return ?Answer null for what is no such work
+     */
+    private function unplaced(array $sent, User $by, string $digest, ?Carbon $phone, string $because): ?array
+    {
+        [$visit, $task] = [(int) $sent['visit'], isset($sent['task']) ? (int) $sent['task'] : null];
+        $corrects = array_values(array_filter((array) ($sent['corrects'] ?? []), is_string(...)));
+        $before = Entry::query()->whereIn('uuid', $corrects)->whereNotNull('unplaced')->where('said_by', $by->id);
+        if ($sent['kind'] === EntryKind::Withdraw->value && $corrects !== [] && $before->count() === count($corrects)) {
+            $before->update(['unplaced' => null]);
+
+            return ['id' => (string) $sent['id'], 'state' => 'kept'];
+        }
+        $isWork = $sent['kind'] === EntryKind::Log->value && $task !== null
+            && in_array($because, self::OUT_OF_PLACE, true) && self::wasThere($visit, $task);
+        $body = (array) ($sent['body'] ?? []);
+        if (! $isWork || Validator::make($body, LogRules::rules())->fails()
+            || Entry::query()->whereNotNull('unplaced')->where('said_by', $by->id)->count() >= self::WAITING) {
+            return null;
+        }
+        [$saidAt, $off] = self::moment($sent, $phone);
+        $row = [
+            'uuid' => $sent['id'], 'kind' => EntryKind::Log->value, 'visit_id' => null, 'visit_task_id' => null,
+            'corrects' => '[]', 'body' => json_encode($body, JSON_THROW_ON_ERROR), 'digest' => $digest,
+            'said_by' => $by->id, 'clock_off_s' => $off, 'created_at' => Carbon::now(), 'said_at' => $saidAt,
+            'unplaced' => json_encode(
+                ['visit' => $visit, 'task' => $task, 'because' => $because], JSON_THROW_ON_ERROR,
+            ),
+        ];
+        DB::transaction(static function () use ($before, $row): void {
+            $before->update(['unplaced' => null]);
+            Entry::query()->insertOrIgnore($row);
+        });
+
+        return [
+            'id' => (string) $sent['id'], 'state' => 'kept',
+            'because' => rtrim($because, '.').': kept, and the planner finds a place for it.',
+        ];
+    }
+
+    /** Whether there is, or was, such a task of such a visit. */
+    private static function wasThere(int $visit, int $task): bool
+    {
+        return (Visit::query()->whereKey($visit)->exists() && VisitTask::query()->whereKey($task)->exists())
+            || Change::query()->where('of', 'visit')->where('row_id', $visit)->where('did', Did::TakenOut)->exists();
+    }
+
+    /**
+     * When it was said by the office's clock, and how far the phone's was off, in seconds.
+     *
+     * @param  array<array-key, mixed>  $sent
+     * @return array{Carbon, int}
+     */
+    private static function moment(array $sent, ?Carbon $phone): array
+    {
+        $now = Carbon::now();
+        $off = $phone === null ? 0 : (int) $phone->diffInSeconds($now);
+        $off = abs($off) > self::CLOCK_OFF ? $off : 0;
+        $saidAt = Carbon::parse((string) $sent['said_at'])->utc();
+
+        // Off by more than half a day, it may be the office's clock that is wrong: what the phone said stands. Else no
+        // entry is of tomorrow, whatever the phone thinks.
+        return [abs($off) > self::DAY_OFF ? $saidAt : $saidAt->addSeconds($off)->min($now), $off];
     }
 
     /**
@@ -100,17 +180,17 @@ final readonly class Entries
         $id = (string) $sent['id'];
         $visit = Visit::query()->find((int) $sent['visit']);
         if ($visit === null) {
-            return self::refused($id, 'That visit is no longer planned.');
+            return self::refused($id, self::OUT_OF_PLACE[0]);
         }
         if (! Gate::forUser($by)->allows('log', $visit)) {
             return self::refused($id, $by->worksWith($visit->crew_id)
-                ? 'That visit is long over. The lead changes its record.'
-                : 'That visit is another crew\'s.');
+                ? self::OUT_OF_PLACE[1]
+                : self::OUT_OF_PLACE[2]);
         }
         $kind = EntryKind::from((string) $sent['kind']);
         $task = self::task($sent);
         if ($task === null && ($kind->isOfATask() || isset($sent['task']))) {
-            return self::refused($id, 'That task is not on the visit.');
+            return self::refused($id, self::OUT_OF_PLACE[3]);
         }
         if ($kind === EntryKind::SignOff && ! $by->isPlanner() && ! $by->leads($visit->crew_id)) {
             return self::refused($id, 'The lead signs a visit off.');
@@ -156,14 +236,7 @@ final readonly class Entries
     {
         $kind = EntryKind::from((string) $sent['kind']);
         $now = Carbon::now();
-        $off = $phone === null ? 0 : (int) $phone->diffInSeconds($now);
-        $off = abs($off) > self::CLOCK_OFF ? $off : 0;
-        $saidAt = Carbon::parse((string) $sent['said_at'])->utc();
-        // Off by more than half a day, it may be the office's clock that is wrong: what the phone said stands.
-        if (abs($off) <= self::DAY_OFF) {
-            // No word is of tomorrow, whatever the phone thinks.
-            $saidAt = $saidAt->addSeconds($off)->min($now);
-        }
+        [$saidAt, $off] = self::moment($sent, $phone);
         $body = (array) ($sent['body'] ?? []);
         if ($kind === EntryKind::Log && $task !== null) {
             $body = LogRules::said($task, $body);

@@ -6,6 +6,7 @@ namespace App\Season;
 
 use App\Models\ClientWord;
 use App\Models\DraftStatus;
+use App\Models\Entry;
 use App\Models\PlanDraft;
 use App\Models\User;
 use App\Models\Visit;
@@ -35,6 +36,7 @@ final readonly class Decisions
         }
         $draft = PlanDraft::latestOne();
         $unplanned = Unplanned::count($today, DueTask::CLOSING_DAYS);
+        $unplaced = Entry::query()->whereNotNull('unplaced')->limit(Unplanned::MANY)->pluck('id')->count();
         $again = Unplanned::dueAgain($today);
         $lost = count(self::lost($today));
         $unlogged = DB::table('visits')->where('waiting', true)->where('on', '<', (string) $today);
@@ -45,6 +47,13 @@ final readonly class Decisions
                 ? self::decision('A plan is ready to be looked at', route('drafts.show', $draft))
                 : null,
             ...$this->asked(),
+            $unplaced > 0
+                ? self::decision(
+                    $unplaced === 1 ? 'One entry from the garden has no visit: find its place'
+                        : self::some($unplaced, 'entry', 'entries').' from the garden have no visit: find their place',
+                    route('unplaced'),
+                )
+                : null,
             $lost > 0
                 ? self::decision(self::some($lost, 'visit').' on a day that is lost: plan anew', route('plan'))
                 : null,
@@ -122,12 +131,14 @@ final readonly class Decisions
         return ['says' => $says, 'link' => $link];
     }
 
-    private static function some(int $count, string $what): string
+    private static function some(int $count, string $what, ?string $many = null): string
     {
+        $many ??= "{$what}s";
+
         return match (true) {
             $count === 1 => "One $what",
-            $count >= Unplanned::MANY => "Thirty {$what}s or more",
-            default => "$count {$what}s",
+            $count >= Unplanned::MANY => "Thirty $many or more",
+            default => "$count $many",
         };
     }
 }

@@ -20,7 +20,7 @@ const PAGES = [
     '/round?crew=1', '/gardens?q=lane', '/gardens/1?visits=2', '/offline', '/record',
     '/record?q=rose&left=1', '/record/compare?kind=wisteria', '/record/compare',
     '/account',
-    '/people', '/people/create', '/people/2/edit', '/post', '/files', '/reports', '/gardens/1/letter',
+    '/people', '/people/create', '/people/2/edit', '/post', '/unplaced', '/files', '/reports', '/gardens/1/letter',
     '/gardens/1/labels', '/visits/1/report', '/changes', '/changes?did=taken-out',
 ];
 

@@ -125,8 +125,13 @@ final class EntriesTest extends FeatureTestCase
             $good,
         )->assertJsonPath('results.0.fields.why', 'Tap why it was not all done.')
             ->assertJsonPath('results.0.fields.minutes', 'How many minutes did it take?')
-            ->assertJsonPath('results.1.because', 'That visit is another crew\'s.')
-            ->assertJsonPath('results.2.because', 'That task is not on the visit.')
+            ->assertJsonPath('results.1.state', 'kept')
+            ->assertJsonPath(
+                'results.1.because', 'That visit is another crew\'s: kept, and the planner finds a place for it.',
+            )
+            ->assertJsonPath(
+                'results.2.because', 'That task is not on the visit: kept, and the planner finds a place for it.',
+            )
             ->assertJsonPath('results.3.because', 'That visit is no longer planned.')
             ->assertJsonPath('results.4.because', 'What it corrects has not arrived, or is of something else.')
             ->assertJsonPath('results.5.state', 'refused')
@@ -134,7 +139,68 @@ final class EntriesTest extends FeatureTestCase
             ->assertJsonPath('results.7.state', 'refused')
             ->assertJsonPath('results.8.because', 'The lead signs a visit off.')
             ->assertJsonPath('results.9.state', 'kept');
-        self::assertSame([$good['id']], Entry::query()->pluck('uuid')->all());
+        self::assertSame([$good['id']], Entry::query()->whereNull('unplaced')->pluck('uuid')->all());
+        self::assertSame(1, WorkLog::query()->count(), 'what has no place yet is not in the record');
+    }
+
+    public function test_work_for_a_visit_that_was_cancelled_waits_for_the_planner_to_place_it(): void
+    {
+        $visit = $this->task->visit;
+        $visit->delete();
+        $first = $this->word(['minutes' => 20]);
+        $second = $this->word(['minutes' => 35, 'note' => 'north side'], [$first['id']]);
+        foreach ([$first, $second, $second] as $word) {
+            $this->send($word)->assertJsonPath('results.0.state', 'kept');
+        }
+        $entry = Entry::query()->whereNotNull('unplaced')->sole();
+        self::assertSame($second['id'], $entry->uuid, 'what it corrects is out of it');
+        self::assertSame(0, WorkLog::query()->count());
+        $this->actingAs($this->hand())->get('/unplaced')->assertForbidden();
+        $boss = $this->planner();
+        $this->actingAs($boss)->get('/')->assertSee('One entry from the garden has no visit: find its place');
+        $this->get('/unplaced')->assertOk()->assertSee('Winter pass')->assertSee($this->isla->name)
+            ->assertSee('Done, 35 minutes; north side')->assertSee('a visit of its own on 20 Feb');
+        $this->put("/unplaced/$entry->id", ['task' => 0])->assertSessionHasNoErrors();
+        $log = WorkLog::query()->sole();
+        self::assertSame(
+            [35, '2027-02-20', $this->isla->id, 'winter-pass'],
+            [$log->minutes, (string) $log->on, $log->logged_by, $log->task],
+        );
+        self::assertSame([$this->garden->id, $this->crew->id], array_values(
+            Visit::query()->sole()->only(['garden_id', 'crew_id']),
+        ));
+        $this->put("/unplaced/$entry->id", ['task' => 0])->assertNotFound();
+        $this->get('/')->assertDontSee('has no visit: find its place');
+    }
+
+    public function test_work_of_another_crew_and_of_long_ago_is_logged_where_the_planner_says(): void
+    {
+        $other = $this->hand(false);
+        $this->actingAs($other);
+        $theirs = $this->word(['minutes' => 25]);
+        $this->postJson('/entries', ['entries' => [$theirs]])->assertJsonPath('results.0.state', 'kept');
+        config(['hook.today' => '2027-03-20']);
+        Carbon::setTestNow('2027-03-20 10:00:00');
+        $late = $this->word(['minutes' => 30, 'on' => '2027-02-20']);
+        $this->send($late)->assertJsonPath('results.0.state', 'kept');
+        $boss = $this->planner();
+        $entries = Entry::query()->whereNotNull('unplaced')->orderBy('id')->get();
+        self::assertCount(2, $entries);
+        $this->actingAs($boss)->get('/unplaced')->assertSee('long over')->assertSee('another crew');
+        $this->put("/unplaced/{$entries[1]->id}", ['task' => $this->task->id])->assertSessionHasNoErrors();
+        self::assertSame([30, '2027-02-20'], [
+            WorkLog::query()->sole()->minutes, (string) WorkLog::query()->sole()->on,
+        ]);
+        // It has a log by now: the other one is put away, or made a visit of.
+        $this->put("/unplaced/{$entries[0]->id}", ['task' => $this->task->id])->assertSessionHasErrors('task');
+        self::assertNotNull($entries[0]->fresh()?->unplaced);
+        $this->delete("/unplaced/{$entries[0]->id}")->assertRedirect('/unplaced');
+        self::assertSame([1, 2], [WorkLog::query()->count(), Entry::query()->count()]);
+        // Taken back on the phone before anybody placed it.
+        $again = [...$this->word(['minutes' => 5]), 'visit' => $this->task->visit_id];
+        $this->send($again)->assertJsonPath('results.0.state', 'kept');
+        $this->send($this->word([], [$again['id']], 'withdraw'))->assertJsonPath('results.0.state', 'kept');
+        self::assertSame(0, Entry::query()->whereNotNull('unplaced')->count());
     }
 
     public function test_one_that_cannot_be_read_never_stops_the_others(): void

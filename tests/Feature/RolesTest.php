@@ -9,6 +9,7 @@ use App\Models\BloomNote;
 use App\Models\Change;
 use App\Models\ClientWord;
 use App\Models\CrewDayOff;
+use App\Models\Entry;
 use App\Models\Feed;
 use App\Models\Import;
 use App\Models\Observation;
@@ -143,6 +144,9 @@ final class RolesTest extends FeatureTestCase
         ['letters.send', 'post', 302, 302, 403, 403, 403],
         ['letters.shut', 'delete', 302, 302, 403, 403, 403],
         ['reports.show', 'get', 200, 200, 403, 403, 403],
+        ['unplaced', 'get', 200, 403, 403, 403, 403],
+        ['unplaced.update', 'put', 302, 403, 403, 403, 403],
+        ['unplaced.destroy', 'delete', 302, 403, 403, 403, 403],
         ['words.heard', 'put', 302, 302, 403, 403, 403],
         ['files', 'get', 200, 403, 403, 403, 403],
         ['files.store', 'post', 302, 403, 403, 403, 403],
@@ -312,6 +316,12 @@ final class RolesTest extends FeatureTestCase
                     'answer' => $answer?->id,
                     'of' => $name === 'reports.table' ? 'windows' : 'plants',
                     'season' => 2027,
+                    'entry' => in_array('entry', $needs, true)
+                        ? Entry::query()->create([
+                            'uuid' => Str::uuid()->toString(), 'kind' => 'log', 'body' => ['outcome' => 'done'],
+                            'said_at' => Carbon::now(), 'unplaced' => ['visit' => 1, 'task' => 1, 'because' => ''],
+                        ])->id
+                        : null,
                     'word' => in_array('word', $needs, true)
                         ? ClientWord::query()->create(['garden_id' => $this->garden->id, 'kind' => 'ask'])->id
                         : null,

@@ -39,7 +39,7 @@ export function inWords(word) {
 /** How far a word has come. */
 export const whereabouts = word => ({
     waiting: 'saved on this phone',
-    sent: 'sent',
+    sent: word.because ? `sent. ${word.because.replace(/\.$/, '')}` : 'sent',
     refused: `not taken: ${(word.because ?? '').replace(/\.$/, '')}`,
 })[word.state];
 
