@@ -6,8 +6,8 @@ namespace App\Clients;
 
 use App\Models\Garden;
 use App\Post\GoesByText;
-use App\Post\PostedLater;
 use App\Post\TextChannel;
+use App\Support\PostedLater;
 use Illuminate\Notifications\Messages\MailMessage;
 use SensitiveParameter;
 

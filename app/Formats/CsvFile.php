@@ -97,13 +97,7 @@ final readonly class CsvFile
             foreach ($this->columns as $place => $name) {
                 $row[$name] = CsvText::meant((string) ($cells[$place] ?? ''));
             }
-            $beyond = trim(implode(', ', array_filter(
-                array_map(static fn (?string $cell): string => trim((string) $cell), array_slice($cells, $this->width)),
-                static fn (string $cell): bool => $cell !== '',
-            )));
-            if ($beyond !== '') {
-                $row[self::BEYOND] = CsvText::meant($beyond);
-            }
+            $row += self::beyond(array_slice($cells, $this->width));
             if (array_filter($row, static fn (string $cell): bool => $cell !== '') === []) {
                 continue;
             }
@@ -116,6 +110,20 @@ final readonly class CsvFile
             // A cell may hold breaks of its own.
             $line += substr_count(implode('', $cells), "\n");
         }
+    }
+
+    /**
+     * @param  list<?string>  $cells  behind the last that the first line has
+     * @return array<string, string> what stands in them; empty where nothing does
+     */
+    private static function beyond(array $cells): array
+    {
+        $said = implode(', ', array_filter(
+            array_map(static fn (?string $cell): string => trim((string) $cell), $cells),
+            static fn (string $cell): bool => $cell !== '',
+        ));
+
+        return $said === '' ? [] : [self::BEYOND => CsvText::meant($said)];
     }
 
     /**
@@ -141,18 +149,29 @@ final readonly class CsvFile
             str_starts_with($mark, "\xEF\xBB\xBF") => 3,
             default => 0,
         });
-        $held = '';
-        while (! feof($file)) {
-            $piece = (string) fread($file, 1 << 16);
-            $text = $held.($from === 'UTF-8' ? $piece : (string) mb_convert_encoding($piece, 'UTF-8', $from));
-            // A carriage return ends a line, with a line feed behind it or without: the last may still come.
-            $held = str_ends_with($text, "\r") && ! feof($file) ? "\r" : '';
-            fwrite($into, str_replace(["\r\n", "\r"], "\n", $held === '' ? $text : substr($text, 0, -1)));
-        }
+        self::copy($file, $into, $from);
         fclose($file);
         rewind($into);
 
         return $into;
+    }
+
+    /**
+     * Every ending of a line becomes a line feed: a carriage return ends one, with a line feed behind it or without.
+     *
+     * @param  resource  $file
+     * @param  resource  $into
+     */
+    private static function copy(mixed $file, mixed $into, string $from): void
+    {
+        $held = '';
+        while (! feof($file)) {
+            $piece = (string) fread($file, 1 << 16);
+            $text = $held.($from === 'UTF-8' ? $piece : (string) mb_convert_encoding($piece, 'UTF-8', $from));
+            // What follows the last one may still come.
+            $held = str_ends_with($text, "\r") && ! feof($file) ? "\r" : '';
+            fwrite($into, str_replace(["\r\n", "\r"], "\n", $held === '' ? $text : substr($text, 0, -1)));
+        }
     }
 
     private static function isUtf8(string $path): bool

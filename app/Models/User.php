@@ -6,7 +6,7 @@ namespace App\Models;
 
 use App\Models\Concerns\InOneStroke;
 use App\Models\Concerns\KeepsVersions;
-use App\People\ResetPasswordNotification;
+use App\Support\ResetPasswordNotification;
 use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

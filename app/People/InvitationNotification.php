@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Post\PostedLater;
+use App\Support\PostedLater;
 use Illuminate\Notifications\Messages\MailMessage;
 use SensitiveParameter;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Post;
 
 use App\Models\Letter;
-use App\People\ResetPasswordNotification;
+use App\Support\ResetPasswordNotification;
 use Symfony\Component\Mailer\Exception\TransportException;
 use Symfony\Component\Mailer\SentMessage;
 use Symfony\Component\Mailer\Transport\AbstractTransport;

@@ -27,6 +27,8 @@ final readonly class PlaceEntry
     /** Days before and after on which a task of the same plant may have been meant. */
     private const NEAR = 60;
 
+    private const OFFERED = 20;
+
     public function __construct(private LogRules $rules)
     {
     }
@@ -65,19 +67,17 @@ final readonly class PlaceEntry
     {
         $meant = $this->meant($entry);
         $day = self::day($entry);
-        $near = VisitTask::query()->with(['visit.crew', 'plant'])->doesntHave('log')
-            ->where('plant_id', $meant->plant_id ?? 0)
-            ->whereHas('visit', static fn ($visit) => $visit->whereBetween('on', [
-                (string) $day->minus(self::NEAR), (string) $day->plus(self::NEAR),
-            ]))->orderBy('id')->limit(20)->get();
+        $near = VisitTask::query()->with(['visit.crew', 'plant'])->doesntHave('log');
+        $near->where('plant_id', $meant->plant_id ?? 0)->whereIn('visit_id', DB::table('visits')->select('id')
+            ->whereBetween('on', [(string) $day->minus(self::NEAR), (string) $day->plus(self::NEAR)]));
+        $near->orderBy('id')->limit(self::OFFERED);
 
-        return $near->toBase();
+        return $near->get()->toBase();
     }
 
     /**
-     * Logs it on a task, or on a visit of its own that is made for it.
-     *
-     * @throws ValidationException where it cannot be logged there
+     * Logs it on a task, or on a visit of its own that is made for it. Where it cannot be logged there, a
+     * `ValidationException` says why.
      */
     public function place(Entry $entry, ?int $task, User $by): VisitTask
     {

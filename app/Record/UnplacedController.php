@@ -11,6 +11,7 @@ use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Pages;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -28,7 +29,9 @@ final class UnplacedController extends Controller
         $this->authorize('update', Firm::class);
         $entries = Entry::query()->with('saidBy')->whereNotNull('unplaced');
         $pages = Pages::of($request, (clone $entries)->count(), self::ON_A_PAGE);
-        $shown = $entries->orderBy('id')->skip($pages->offset())->limit($pages->per)->get();
+        $entries->orderBy('id')->skip($pages->offset())->limit($pages->per);
+        /** @var Collection<int, Entry> $shown */
+        $shown = $entries->get();
 
         return view('record.unplaced', ['pages' => $pages, 'rows' => $shown->map(fn (Entry $entry): array => [
             'entry' => $entry, 'day' => PlaceEntry::day($entry), 'meant' => $this->places->meant($entry),

@@ -10,6 +10,9 @@ use ZipArchive;
 /**
  * A backup as it lies there: a ZIP with the database, the pictures, and `about.json` that says of each what it must be.
  * It is read through and held against that before anything is written.
+ *
+ * @phpstan-type About array{version: int, made_at: string, sha256: string, files: array<string, string>,
+ *     missing: list<string>}
  */
 final readonly class BackupFile
 {
@@ -25,8 +28,7 @@ final readonly class BackupFile
     private const READ = 1 << 18;
 
     /**
-     * @param  array{version: int, made_at: string, sha256: string, files: array<string, string>, missing: list<string>}
-     *     $about  digests of pictures by path; those that were missing when it was made
+     * @param  About  $about  digests of pictures by path; those that were missing when it was made
      * @param  array<string, int>  $pictures  bytes by path, as the ZIP has them
      */
     private function __construct(
@@ -44,13 +46,8 @@ final readonly class BackupFile
         if (! is_file($path) || $zip->open($path, ZipArchive::RDONLY) !== true) {
             throw new RuntimeException("$path is no backup: it cannot be opened");
         }
-        $about = json_decode((string) $zip->getFromName(self::ABOUT), true);
-        if (! is_array($about) || ($about['product'] ?? null) !== 'Pruning Hook'
-            || ! is_string($about['sha256'] ?? null) || $zip->locateName(self::DATABASE) === false) {
-            throw new RuntimeException("$path is no backup of Pruning Hook");
-        }
-        $version = is_int($about['version'] ?? null) ? $about['version'] : 0;
-        if ($version > self::VERSION) {
+        $about = self::about($zip) ?? throw new RuntimeException("$path is no backup of Pruning Hook");
+        if ($about['version'] > self::VERSION) {
             throw new RuntimeException("$path was made by a newer version of Pruning Hook: update this one first");
         }
         $pictures = [];
@@ -62,11 +59,25 @@ final readonly class BackupFile
             }
         }
 
-        return new self($zip, $path, [
-            'version' => $version, 'made_at' => (string) ($about['made_at'] ?? ''), 'sha256' => $about['sha256'],
+        return new self($zip, $path, $about, $pictures);
+    }
+
+    /** @return ?About null where it is no backup of ours */
+    private static function about(ZipArchive $zip): ?array
+    {
+        $about = json_decode((string) $zip->getFromName(self::ABOUT), true);
+        if (! is_array($about) || ($about['product'] ?? null) !== 'Pruning Hook'
+            || ! is_string($about['sha256'] ?? null) || $zip->locateName(self::DATABASE) === false) {
+            return null;
+        }
+        $text = static fn (mixed $value): string => is_string($value) ? $value : '';
+
+        return [
+            'version' => is_int($about['version'] ?? null) ? $about['version'] : 0,
+            'made_at' => $text($about['made_at'] ?? ''), 'sha256' => $about['sha256'],
             'files' => array_filter((array) ($about['files'] ?? []), is_string(...)),
             'missing' => array_values(array_filter((array) ($about['missing'] ?? []), is_string(...))),
-        ], $pictures);
+        ];
     }
 
     /** Bytes of all of it, unpacked. */

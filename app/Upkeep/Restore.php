@@ -71,10 +71,10 @@ final class Restore
 
         return [
             ...($beside === null ? [] : ["what was there is kept as $beside"]),
-            sprintf('%d gardens, %d plants, %d pictures are back', ...[
-                ...array_map(static fn (string $table): int => DB::table($table)->count(), ['gardens', 'plants']),
-                count($file->pictures),
-            ]).($added === 0 ? '' : ", $added of them were missing here"),
+            sprintf(
+                '%d gardens, %d plants, %d pictures are back', DB::table('gardens')->count(),
+                DB::table('plants')->count(), count($file->pictures),
+            ).($added === 0 ? '' : ", $added of them were missing here"),
             ...array_map(
                 static fn (string $picture): string => "$picture was missing when the backup was made",
                 $file->about['missing'],

@@ -174,10 +174,10 @@ final readonly class PlanVisit
      */
     private function refuseTwice(array $jobs, Day $today): void
     {
-        $standing = VisitTask::query()->with(['visit', 'plant'])->where('standing', true)
-            ->whereIn('plant_id', array_map(static fn (Job $job): int => (int) $job->plant, $jobs))
-            ->whereIn('visit_id', Visit::holding(DB::table('visits'), $today)->select('id'))
-            ->get(['id', 'visit_id', 'plant_id', 'task', 'season']);
+        $planned = VisitTask::query()->with(['visit', 'plant'])->where('standing', true);
+        $planned->whereIn('plant_id', array_map(static fn (Job $job): int => (int) $job->plant, $jobs))
+            ->whereIn('visit_id', Visit::holding(DB::table('visits'), $today)->select('id'));
+        $standing = $planned->get(['id', 'visit_id', 'plant_id', 'task', 'season']);
         foreach ($jobs as $job) {
             $planned = $standing->first(
                 static fn (VisitTask $task): bool => $task->plant_id === (int) $job->plant

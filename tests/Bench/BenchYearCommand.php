@@ -6,6 +6,7 @@ namespace Tests\Bench;
 
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
+use Illuminate\Foundation\Application;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 
@@ -42,9 +43,11 @@ final class BenchYearCommand extends Command
         DB::purge('sqlite');
         $this->callSilently('migrate', ['--force' => true]);
         $this->callSilently('db:seed', ['--class' => DemoSeeder::class, '--force' => true]);
-        Door::unlock($this->laravel);
+        $app = $this->laravel;
+        assert($app instanceof Application);
+        Door::unlock($app);
         $days = $this->option('days') === null ? 365 * $years : (int) $this->option('days');
-        $year = new LivedYear($this->laravel, fn (string $line) => $this->line($line));
+        $year = new LivedYear($app, fn (string $line) => $this->line($line));
         $year->live(Day::parse(self::FROM), $days);
         $this->line($year->broken === []
             ? "$days days lived: nothing was refused that was offered, every plan accepted, nothing hidden or lost"

@@ -126,7 +126,7 @@ final class LivedYear
             $this->clients();
             $this->look();
         }
-        foreach (Crew::query()->orderBy('id')->get() as $crew) {
+        foreach (Crew::query()->get() as $crew) {
             $this->crew($crew);
         }
     }
@@ -225,7 +225,8 @@ final class LivedYear
 
     private function clients(): void
     {
-        $garden = Garden::query()->inRandomOrder(mt_rand())->firstOrFail();
+        $gardens = Garden::query()->get();
+        $garden = $gardens[mt_rand(0, count($gardens) - 1)];
         if (! $this->chance(25)) {
             return;
         }
@@ -269,7 +270,10 @@ final class LivedYear
     {
         $row = Plant::query()->with(['garden', 'workLogs', 'bloomNotes'])->findOrFail($plant);
         $stems = $this->app->make(CorePlants::class)->plant($row, $this->today)->stems;
-        foreach ($stems === null ? [] : $amounts as $amount) {
+        if ($stems === null) {
+            return;
+        }
+        foreach ($amounts as $amount) {
             $stand = match ($amount->effect) {
                 Effect::OldStemsOut => $stems->old,
                 Effect::YoungStemsOut => $stems->young,
@@ -293,8 +297,9 @@ final class LivedYear
 
     private function crew(Crew $crew): void
     {
-        $visits = Visit::query()->with(['tasks.log', 'tasks.plant', 'garden'])->where('crew_id', $crew->id)
-            ->where('on', (string) $this->today)->orderBy('id')->get();
+        $of = Visit::query()->with(['tasks.log', 'tasks.plant', 'garden'])->where('crew_id', $crew->id);
+        $of->where('on', (string) $this->today)->orderBy('id');
+        $visits = $of->get();
         if ($visits->isEmpty()) {
             return;
         }
@@ -446,7 +451,7 @@ final class LivedYear
     private function followed(): void
     {
         $bridge = $this->app->make(CorePlants::class);
-        $plants = Plant::query()->with(['garden', 'workLogs', 'bloomNotes'])->orderBy('id')->get()
+        $plants = Plant::query()->with(['garden', 'workLogs', 'bloomNotes'])->get()->sortBy('id')
             ->filter(static fn (Plant $plant): bool => $plant->height_mm !== null || $plant->stems_old !== null);
         foreach ($plants->take(self::FOLLOWED) as $row) {
             $plant = $bridge->plant($row, $this->today);
@@ -520,7 +525,10 @@ final class LivedYear
 
     private function member(Crew $crew): User
     {
-        return User::query()->where('crew_id', $crew->id)->orderByDesc('id')->firstOrFail();
+        $people = User::query()->where('crew_id', $crew->id);
+        $people->orderByDesc('id');
+
+        return $people->firstOrFail();
     }
 
     private function megabytes(): float

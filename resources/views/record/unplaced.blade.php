@@ -24,7 +24,8 @@
                         <select class="form-select" id="task-{{ $entry->id }}" name="task">
                             @foreach ($candidates as $task)<option value="{{ $task->id }}"
                                 @selected($task->id === ($entry->unplaced['task'] ?? 0))>{{ $task->prescribed->name
-                                }}, {{ Say::date($task->visit->on) }}, {{ $task->visit->crew->name ?? 'no crew' }}</option>
+                                }}, {{ Say::date($task->visit->on) }}, {{
+                                $task->visit->crew->name ?? 'no crew' }}</option>
                             @endforeach
                             <option value="0">a visit of its own on {{ Say::date($day) }}</option>
                         </select></div>

@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Post;
+namespace App\Support;
 
-use App\Models\Letter;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeEncrypted;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Notifications\Notification;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Throwable;
 
 /**
@@ -44,9 +45,9 @@ abstract class PostedLater extends Notification implements ShouldBeEncrypted, Sh
 
     public function failed(Throwable $fault): void
     {
-        Letter::query()->create([
+        DB::table('letters')->insert([
             'channel' => 'mail', 'to' => $this->to(), 'subject' => $this->subject(), 'body' => '',
-            'failed_because' => mb_substr($fault->getMessage(), 0, 300),
+            'failed_because' => mb_substr($fault->getMessage(), 0, 300), 'created_at' => Carbon::now(),
         ]);
     }
 }

@@ -2,10 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\People;
+namespace App\Support;
 
-use App\Post\PostedLater;
-use App\Support\OutsideLink;
 use Illuminate\Contracts\Auth\CanResetPassword;
 use Illuminate\Notifications\Messages\MailMessage;
 use SensitiveParameter;
