@@ -20,6 +20,7 @@ use App\Support\SentOnce;
 use App\Support\SetBackClock;
 use App\Support\SoundText;
 use App\Support\Today;
+use App\Support\WriteProtected;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Database\QueryException;
@@ -58,7 +59,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         })->name('heartbeat')->everyMinute();
         $schedule->call(Photo::forgetStray(...))->name('stray pictures')->dailyAt('05:10')->timezone(Today::zone());
         // Rain that has fallen, days that come into sight, and the eve of a midwinter: done before they are looked at.
-        $schedule->job(new RenewDue)->name('what is due')->hourly();
+        $schedule->call(RenewDue::ask(...))->name('what is due')->hourly();
         $schedule->call(static fn (KeptPictures $pictures) => $pictures->tidy())->name('old pictures')
             ->dailyAt('04:50')->timezone(Today::zone());
         $schedule->call(Device::forgetOld(...))->name('old devices')->dailyAt('05:00')->timezone(Today::zone());
@@ -76,6 +77,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
             : null);
         $exceptions->render(static fn (Throwable $thrown, Request $request) => DiskFull::is($thrown)
             ? DiskFull::answer($request)
+            : null);
+        $exceptions->render(static fn (Throwable $thrown, Request $request) => WriteProtected::is($thrown)
+            ? WriteProtected::answer($request)
             : null);
         // The installation is not complete: that is said to whoever opens the first page of it.
         $exceptions->render(static fn (ViewException|ViteException $thrown) => $thrown instanceof ViteException

@@ -152,12 +152,19 @@ final readonly class DueKeeper
     /** Writes a garden's rows. @return bool false where what is there, or what the firm says, is of later */
     public function keep(KeptGarden $kept, Basis $basis): bool
     {
-        return DB::transaction(static function () use ($kept, $basis): bool {
+        $rows = [
+            'season_tasks' => $kept->tasks, 'kept_plants' => $kept->plants, 'kept_weeks' => $kept->weeks(),
+            'kept_months' => $kept->months(),
+        ];
+        $digest = hash('xxh128', serialize($rows));
+
+        return DB::transaction(static function () use ($kept, $basis, $rows, $digest): bool {
             // The first statement writes, so that the row is ours before anything is compared.
             DB::table('kept_gardens')->insertOrIgnore(self::empty($kept->garden));
             if (SeenRevision::now() !== $basis->firmRevision) {
                 return false;
             }
+            $before = DB::table('kept_gardens')->where('garden_id', $kept->garden)->value('digest');
             $ours = DB::table('kept_gardens')
                 ->where('garden_id', $kept->garden)
                 ->where('revision', '<=', $kept->revision)
@@ -169,6 +176,7 @@ final readonly class DueKeeper
                     'covers_to' => $kept->to,
                     'winters' => $kept->winters,
                     'questions' => ' '.implode(' ', $kept->questions).' ',
+                    'digest' => $digest,
                     'claimed_until' => 0,
                     'plants' => count($kept->plants),
                     'tasks' => count($kept->tasks),
@@ -179,16 +187,10 @@ final readonly class DueKeeper
             if ($ours === 0) {
                 return false;
             }
-            foreach (
-                [
-                    'season_tasks' => $kept->tasks,
-                    'kept_plants' => $kept->plants,
-                    'kept_weeks' => $kept->weeks(),
-                    'kept_months' => $kept->months(),
-                ] as $table => $rows
-            ) {
+            // The lock is held for no longer than there is something to write.
+            foreach ($before === $digest ? [] : $rows as $table => $its) {
                 DB::table($table)->where('garden_id', $kept->garden)->delete();
-                self::insert($table, $rows);
+                self::insert($table, $its);
             }
 
             return true;
@@ -293,7 +295,7 @@ final readonly class DueKeeper
     private static function ask(): void
     {
         try {
-            RenewDue::dispatch();
+            RenewDue::ask();
         } catch (Throwable $fault) {
             report($fault);
         }

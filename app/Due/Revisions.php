@@ -18,7 +18,7 @@ final readonly class Revisions
     {
         if ($ids !== []) {
             DB::table('gardens')->whereIn('id', array_unique($ids))->increment('revision');
-            RenewDue::dispatch();
+            RenewDue::ask();
         }
     }
 
@@ -67,6 +67,6 @@ final readonly class Revisions
         $firm->exists || $firm->saveQuietly();
         DB::table('firms')->incrementEach($by);
         DB::table('gardens')->whereIn('id', $gardens)->increment('revision');
-        RenewDue::dispatch();
+        RenewDue::ask();
     }
 }

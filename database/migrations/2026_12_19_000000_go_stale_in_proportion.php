@@ -15,6 +15,8 @@ return new class extends Migration
             $table->unsignedInteger('winters')->default(0);
             // The questions of practice its plants turn on, each between spaces.
             $table->text('questions')->default(' ');
+            // Of the rows that are kept of it: what comes out as before need not be written again.
+            $table->string('digest', 32)->default('');
             // Until when one worker has it in hand, in seconds since 1970.
             $table->unsignedInteger('claimed_until')->default(0);
         });
@@ -23,7 +25,7 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('kept_gardens', static fn (Blueprint $table) => $table->dropColumn([
-            'winters', 'questions', 'claimed_until',
+            'winters', 'questions', 'digest', 'claimed_until',
         ]));
     }
 };

@@ -6,7 +6,7 @@ namespace Tests\Bench;
 
 use Illuminate\Console\Command;
 
-/** `./hook bench storm`: many write at once, one task is planned by many, the server is killed; then all is counted. */
+/** `./hook bench storm`: many write at once, one task is planned by many, the server is killed, the machine fails. */
 final class BenchStormCommand extends Command
 {
     protected $signature = 'bench:storm {--seconds=20 : how long eight people write} {--kills=20} {--port=8188}';
@@ -24,6 +24,13 @@ final class BenchStormCommand extends Command
             $storm->end();
         }
 
-        return $sound ? self::SUCCESS : self::FAILURE;
+        $faults = new StormFaults((int) $this->option('port') + 1);
+        try {
+            $held = $faults->befall(fn (string $line) => $this->line($line));
+        } finally {
+            $faults->end();
+        }
+
+        return $sound && $held ? self::SUCCESS : self::FAILURE;
     }
 }

@@ -53,6 +53,25 @@ final class StormPerson
         return $this->call($path, ['_token' => $this->token, ...$fields]);
     }
 
+    public function open(string $path): CurlHandle
+    {
+        return $this->call($path, null);
+    }
+
+    /** @param  array<string, mixed>  $body */
+    public function json(string $path, array $body): CurlHandle
+    {
+        $call = $this->call($path, null);
+        curl_setopt_array($call, [
+            CURLOPT_POSTFIELDS => json_encode($body, JSON_THROW_ON_ERROR),
+            CURLOPT_HTTPHEADER => [
+                'Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: $this->token",
+            ],
+        ]);
+
+        return $call;
+    }
+
     /** @param  ?array<string, string|list<string>>  $fields */
     public function fetch(string $path, ?array $fields = null): string
     {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Bridge\CorePlants;
-use App\Due\RenewDue;
 use App\Models\Crew;
 use App\Models\Garden;
 use App\Models\Plant;
@@ -16,13 +15,10 @@ use App\Models\VisitTask;
 use App\Season\TaskChoice;
 use App\Support\Today;
 use App\Visits\PlanVisit;
-use Illuminate\Bus\UniqueLock;
-use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Prescription\Snapshot;
@@ -108,13 +104,6 @@ abstract class FeatureTestCase extends TestCase
     protected function visitTask(): VisitTask
     {
         return $this->visit()->tasks()->firstOrFail();
-    }
-
-    protected function fakeQueue(): void
-    {
-        Queue::fake();
-        // The jobs asked for until now were thrown away, and with them what would have let the next one in.
-        (new UniqueLock($this->app->make(Repository::class)))->release(new RenewDue());
     }
 
     private function member(Role $role, bool $ofThisCrew): User

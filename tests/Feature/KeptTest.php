@@ -136,7 +136,7 @@ final class KeptTest extends FeatureTestCase
         $box = Garden::factory()->create(['latitude' => 45]);
         Plant::factory()->create(['garden_id' => $box->id, 'kind' => 'box-hedge']);
         $this->keeper()->renewAll();
-        $this->fakeQueue();
+        Queue::fake();
         $plant->update(['planted_on' => '2026-11-01']);
         Queue::assertPushed(RenewDue::class);
         self::assertSame([$touched->id], $this->stale());
@@ -197,7 +197,7 @@ final class KeptTest extends FeatureTestCase
 
     public function test_a_worker_stops_in_time_goes_on_where_it_stopped_and_two_never_take_the_same_garden(): void
     {
-        $this->fakeQueue();
+        Queue::fake();
         foreach (range(1, 25) as $number) {
             Plant::factory()->create(['garden_id' => Garden::factory()->create(['name' => "Garden $number"])->id]);
         }
@@ -218,7 +218,7 @@ final class KeptTest extends FeatureTestCase
         // One that was killed with gardens in hand keeps them for half a minute.
         DB::table('gardens')->increment('revision');
         DB::table('kept_gardens')->limit(5)->update(['claimed_until' => time() + 20]);
-        $this->fakeQueue();
+        Queue::fake();
         self::assertEquals(new Renewal(20, true), $this->keeper()->renewFor(60.0));
         (new RenewDue)->handle($this->keeper());
         Queue::assertPushed(RenewDue::class, static fn (RenewDue $later): bool => $later->delay === 15);
@@ -226,9 +226,39 @@ final class KeptTest extends FeatureTestCase
         self::assertEquals(new Renewal(5, false), $this->keeper()->renewFor(60.0));
     }
 
+    public function test_one_turn_is_asked_for_at_a_time_and_it_is_there_if_the_change_is(): void
+    {
+        config(['queue.default' => 'database']);
+        $garden = Garden::factory()->create();
+        $waiting = static fn (): int => DB::table('jobs')->count();
+        DB::table('jobs')->delete();
+        Plant::factory()->create(['garden_id' => $garden->id]);
+        Plant::factory()->create(['garden_id' => $garden->id]);
+        self::assertSame(1, $waiting());
+        // One that is under way may have read the garden before it changed.
+        DB::table('jobs')->update(['reserved_at' => time()]);
+        Plant::factory()->create(['garden_id' => $garden->id]);
+        self::assertSame(2, $waiting());
+        DB::table('jobs')->delete();
+        RenewDue::ask(900);
+        RenewDue::ask(900);
+        self::assertSame(1, $waiting());
+        RenewDue::ask();
+        self::assertSame(2, $waiting(), 'one that waits for later is too late');
+        DB::table('jobs')->delete();
+        try {
+            DB::transaction(static function () use ($garden): never {
+                Plant::factory()->create(['garden_id' => $garden->id]);
+                throw new \LogicException('the power went');
+            });
+        } catch (\LogicException) {
+            self::assertSame(0, $waiting());
+        }
+    }
+
     public function test_pages_leave_what_is_much_to_a_worker_that_is_alive(): void
     {
-        $this->fakeQueue();
+        Queue::fake();
         foreach (range(1, 14) as $number) {
             Plant::factory()->create(['garden_id' => Garden::factory()->create(['name' => "Garden $number"])->id]);
         }
@@ -280,7 +310,7 @@ final class KeptTest extends FeatureTestCase
 
     public function test_many_stale_gardens_are_left_out_and_said_until_they_are_worked_out(): void
     {
-        $this->fakeQueue();
+        Queue::fake();
         foreach (range(1, 2 * DueKeeper::WHILE_WAITING + 3) as $number) {
             Plant::factory()->create(['garden_id' => Garden::factory()->create(['name' => "Garden $number"])->id]);
         }

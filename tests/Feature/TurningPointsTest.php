@@ -98,7 +98,7 @@ final class TurningPointsTest extends FeatureTestCase
         self::assertFalse($stale(Basis::on($eve)), 'nothing is stale on the eve');
         self::assertSame($turns, $stale(Basis::on($eve)->soon()), 'but it is foreseen');
         config(['hook.today' => (string) $eve]);
-        $this->fakeQueue();
+        Queue::fake();
         $keeper()->ready();
         $turns ? Queue::assertPushed(RenewDue::class) : Queue::assertNotPushed(RenewDue::class);
         $keeper()->renewFor(5);

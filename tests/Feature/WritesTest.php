@@ -11,6 +11,7 @@ use App\Support\SqliteConnection;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Queue\Worker;
+use Illuminate\Session\ArraySessionHandler;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Str;
@@ -184,6 +185,38 @@ final class WritesTest extends FeatureTestCase
         $this->post('/busy')->assertStatus(503)->assertHeader('Retry-After')->assertSee('send it again');
         $this->postJson('/busy')->assertStatus(503)
             ->assertJson(['message' => 'The office is busy. Nothing was kept: send it again.']);
+    }
+
+    public function test_a_full_disk_a_write_protected_one_and_missing_assets_each_have_a_page(): void
+    {
+        $faults = [
+            'database or disk is full' => [507, 'The disk is full', 'disk is full: nothing was kept'],
+            'attempt to write a readonly database' => [503, 'Nothing can be saved', 'cannot be written to'],
+        ];
+        foreach ($faults as $says => [$status, $page, $message]) {
+            Route::any('fault', static fn () => throw new PDOException("SQLSTATE[HY000]: General error: $says"));
+            $this->post('/fault')->assertStatus($status)->assertSee($page)->assertDontSee('SQLSTATE');
+            $this->postJson('/fault')->assertStatus($status)->assertSee($message)->assertDontSee('SQLSTATE');
+        }
+        // What the session would have kept is lost; the page is shown.
+        $this->app->make('session')->extend('full', static fn () => new class extends ArraySessionHandler
+        {
+            public function __construct()
+            {
+                parent::__construct(10);
+            }
+
+            public function write($sessionId, $data): bool
+            {
+                throw new RuntimeException('file_put_contents(): Write failed: No space left on device');
+            }
+        });
+        config(['session.driver' => 'full']);
+        $this->get('/sign-in')->assertOk();
+        config(['session.driver' => 'array']);
+        $this->withVite();
+        $this->app->usePublicPath(sys_get_temp_dir().'/nothing-built');
+        $this->get('/sign-in')->assertStatus(503)->assertSee('npm run build');
     }
 
     public function test_a_form_sent_twice_makes_one(): void
