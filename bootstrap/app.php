@@ -82,8 +82,11 @@ $app = Application::configure(basePath: dirname(__DIR__))
             ? WriteProtected::answer($request)
             : null);
         // The installation is not complete: that is said to whoever opens the first page of it.
-        $exceptions->render(static fn (ViewException|ViteException $thrown) => $thrown instanceof ViteException
-            || $thrown->getPrevious() instanceof ViteException ? response()->view('errors.unbuilt', [], 503) : null);
+        $exceptions->render(static function (ViewException|ViteException $thrown) {
+            for ($cause = $thrown; $cause instanceof ViewException; $cause = $cause->getPrevious());
+
+            return $cause instanceof ViteException ? response()->view('errors.unbuilt', [], 503) : null;
+        });
     })
     ->create();
 $app->singleton(ExceptionHandler::class, Failures::class);

@@ -36,7 +36,7 @@ final class RenewDue implements ShouldQueue
     {
         $waits = config('queue.default') === 'database' && DB::table('jobs')->whereNull('reserved_at')
             ->where('available_at', '<=', now()->getTimestamp() + $delay)
-            ->where('payload', 'like', '%'.addcslashes(addslashes(self::class), '\\').'%')->exists();
+            ->where('payload', 'like', '%RenewDue%')->exists();
         if (! $waits) {
             self::dispatch()->delay($delay);
         }

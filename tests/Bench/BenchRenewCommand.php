@@ -158,17 +158,14 @@ final class BenchRenewCommand extends Command
             while (($done = curl_multi_info_read($line)) !== false) {
                 /** @var CurlHandle $handle */
                 $handle = $done['handle'];
-                foreach ($under as $what => [$call, $since]) {
-                    if ($call === $handle) {
-                        $took[strtok($what, ' ')][] = 1000 * (microtime(true) - $since);
-                        $status = (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE);
-                        $statuses[$status] = ($statuses[$status] ?? 0) + 1;
-                        $next[$what] = microtime(true) + (str_starts_with($what, 'entry')
-                            ? self::PAUSE_MS
-                            : self::READING_MS) / 1000;
-                        unset($under[$what]);
-                    }
-                }
+                $what = (string) array_search($handle, array_column(array_map(
+                    static fn (string $what, array $each): array => [$what, $each[0]], array_keys($under), $under,
+                ), 1, 0), true);
+                $took[(string) strtok($what, ' ')][] = 1000 * (microtime(true) - ($under[$what][1] ?? $now));
+                $status = (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE);
+                $statuses[$status] = ($statuses[$status] ?? 0) + 1;
+                $next[$what] = microtime(true) + self::pause($what);
+                unset($under[$what]);
                 curl_multi_remove_handle($line, $handle);
             }
             $tried++;
@@ -183,6 +180,11 @@ final class BenchRenewCommand extends Command
         curl_multi_close($line);
 
         return $this->told($took, $statuses, 100 * $taken / max(1, $tried), microtime(true) - $began);
+    }
+
+    private static function pause(string $what): float
+    {
+        return (str_starts_with($what, 'entry') ? self::PAUSE_MS : self::READING_MS) / 1000;
     }
 
     /** @param  list<array<string, scalar>>  $tasks */

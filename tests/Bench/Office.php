@@ -37,7 +37,9 @@ final class Office
             }
         }
         touch($this->file);
-        array_map(unlink(...), (array) glob("$this->file.served/*.php"));
+        foreach ((array) glob("$this->file.served/*.php") as $kept) {
+            unlink((string) $kept);
+        }
         foreach ([['migrate', '--force'], ['db:seed', '--class=DemoSeeder', '--force']] as $command) {
             $made = $this->start([PHP_BINARY, 'artisan', ...$command, '--quiet']);
             if ($made->wait() !== 0) {
