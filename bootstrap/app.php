@@ -7,8 +7,8 @@ use App\Models\Device;
 use App\Models\Photo;
 use App\People\SameDoor;
 use App\Support\Busy;
+use App\Support\CannotWrite;
 use App\Support\Compressed;
-use App\Support\DiskFull;
 use App\Support\Failures;
 use App\Support\Heartbeat;
 use App\Support\KeepsSession;
@@ -20,7 +20,6 @@ use App\Support\SentOnce;
 use App\Support\SetBackClock;
 use App\Support\SoundText;
 use App\Support\Today;
-use App\Support\WriteProtected;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Database\QueryException;
@@ -75,12 +74,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(static fn (QueryException|PDOException $thrown, Request $request) => Busy::is($thrown)
             ? Busy::answer($request)
             : null);
-        $exceptions->render(static fn (Throwable $thrown, Request $request) => DiskFull::is($thrown)
-            ? DiskFull::answer($request)
-            : null);
-        $exceptions->render(static fn (Throwable $thrown, Request $request) => WriteProtected::is($thrown)
-            ? WriteProtected::answer($request)
-            : null);
+        $exceptions->render(
+            static fn (Throwable $thrown, Request $request) => CannotWrite::answer($thrown, $request),
+        );
         // The installation is not complete: that is said to whoever opens the first page of it.
         $exceptions->render(static function (ViewException|ViteException $thrown) {
             for ($cause = $thrown; $cause instanceof ViewException; $cause = $cause->getPrevious());

@@ -16,7 +16,7 @@ final readonly class Trouble
         return match (true) {
             $thrown instanceof Fault => $thrown->getMessage(),
             $thrown !== null && Busy::is($thrown) => 'the database was in use by others for too long',
-            $thrown !== null && DiskFull::is($thrown) => 'the disk is full',
+            $thrown !== null && CannotWrite::isFull($thrown) => 'the disk is full',
             $thrown instanceof PDOException => 'the database did not take it',
             default => 'something went wrong on our side; the log says what',
         };

@@ -7,7 +7,7 @@ namespace App\Upkeep;
 use App\Models\Photo;
 use App\PlantBook\PlantBookFiles;
 use App\Support\Busy;
-use App\Support\DiskFull;
+use App\Support\CannotWrite;
 use App\Support\Heartbeat;
 use App\Support\Today;
 use Illuminate\Database\Migrations\Migrator;
@@ -130,7 +130,7 @@ final readonly class Doctor
         } catch (PDOException $fault) {
             return match (true) {
                 Busy::is($fault) => 'somebody has held it for longer than five seconds: look for a process that hangs',
-                DiskFull::is($fault) => 'the disk is full: make room, then restart the worker',
+                CannotWrite::isFull($fault) => 'the disk is full: make room, then restart the worker',
                 str_contains($fault->getMessage(), 'readonly') => "$file and its folder cannot be written to: give "
                     .'them back to the user the office runs as (chown, chmod u+w)',
                 default => 'it cannot be written to: '.$fault->getMessage(),

@@ -159,7 +159,8 @@ final class EntriesTest extends FeatureTestCase
         $boss = $this->planner();
         $this->actingAs($boss)->get('/')->assertSee('One entry from the garden has no visit: find its place');
         $this->get('/unplaced')->assertOk()->assertSee('Winter pass')->assertSee($this->isla->name)
-            ->assertSee('Done, 35 minutes; north side')->assertSee('a visit of its own on 20 Feb');
+            ->assertSee('Done, 35 minutes; north side')
+            ->assertSee("Millrace House: {$this->isla->name}")->assertSee('a visit of its own on 20 Feb');
         $this->put("/unplaced/$entry->id", ['task' => 0])->assertSessionHasNoErrors();
         $log = WorkLog::query()->sole();
         self::assertSame(

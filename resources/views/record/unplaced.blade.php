@@ -11,7 +11,8 @@
         <section class="task" aria-labelledby="entry-{{ $entry->id }}">
             <h2 class="mt-0" id="entry-{{ $entry->id }}">{{ $meant === null ? 'A task that nobody knows any more'
                 : $meant->prescribed->name.', '.$meant->plant->label }}</h2>
-            <p class="soft mb-2">{{ $entry->saidBy->name ?? 'Somebody' }}, {{ Say::date($day) }}, {{
+            <p class="soft mb-2">{{ $meant === null ? '' : $meant->plant->garden->name.': ' }}{{
+                $entry->saidBy->name ?? 'Somebody' }}, {{ Say::date($day) }}, {{
                 Say::time($entry->said_at) }}. {{ $entry->unplaced['because'] ?? '' }}</p>
             <p>{{ $entry->inWords() }}</p>
             @error('task')@if ((int) old('entry') === $entry->id)<p class="wrong-note" role="alert">{{ $message
