@@ -37,7 +37,8 @@ final readonly class CannotWrite
                 507, 'errors.507', 'The office\'s disk is full: nothing was kept. Send it again later.',
             ],
             self::says($thrown, self::SHUT) => [
-                503, 'errors.write-protected', 'The office cannot be written to: nothing was kept. Send it again later.',
+                503, 'errors.write-protected',
+                'The office cannot be written to: nothing was kept. Send it again later.',
             ],
             default => [0, '', ''],
         };
