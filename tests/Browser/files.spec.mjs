@@ -60,6 +60,8 @@ test('a calendar is fetched, subscribed to by a link, and the link is shut', asy
 });
 
 test('a visit that another program moved in its calendar is moved, and moved back', async ({ page }) => {
+    // Three pieces of work for the worker, one after the other.
+    test.slow();
     await signIn(page, 'planner');
     const calendar = new ICAL.Component(ICAL.parse(await (await page.request.get('/export/calendar')).text()));
     // The last to come has the most room in its window.
