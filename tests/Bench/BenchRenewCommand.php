@@ -38,7 +38,7 @@ final class BenchRenewCommand extends Command
      */
     private const PAUSE_MS = 150;
 
-    private const READING_MS = 400;
+    private const READING_MS = 1000;
 
     protected $signature = 'bench:renew {gardens=1000} {--keep : use the firm that was made the last time} '
         .'{--port=8186}';
