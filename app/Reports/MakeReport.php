@@ -20,7 +20,8 @@ final class MakeReport implements ShouldQueue
 
     public int $tries = 2;
 
-    public int $timeout = 300;
+    /** Less than the queue waits: it is a few sums, and says nothing on the way. */
+    public int $timeout = 50;
 
     public function __construct(private readonly int $season)
     {

@@ -59,7 +59,9 @@ final readonly class Heartbeat
         $database = config('database.connections.'.DB::getDefaultConnection().'.database');
 
         return storage_path(sprintf(
-            'framework/%s-%s.heartbeat', $of, hash('crc32b', is_string($database) ? $database : ''),
+            'framework/%s-%s.heartbeat', $of,
+            // One in memory is nobody else's.
+            hash('crc32b', $database === ':memory:' ? ':memory:'.getmypid() : (is_string($database) ? $database : '')),
         ));
     }
 }

@@ -137,6 +137,8 @@ final class LivedYear
         $this->app->forgetScopedInstances();
         $this->app->make(Console::class)->call('queue:work', [
             '--queue' => 'default,long', '--stop-when-empty' => true, '--sleep' => 0,
+            // Whoever ran before in this process may have taken much already.
+            '--memory' => 4096,
         ]);
         $failed = DB::table('failed_jobs')->count();
         if ($failed > 0) {

@@ -13,6 +13,7 @@ use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Season\TaskChoice;
+use App\Support\Heartbeat;
 use App\Support\Today;
 use App\Visits\PlanVisit;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -39,6 +40,7 @@ abstract class FeatureTestCase extends TestCase
     {
         parent::setUp();
         $this->withoutVite();
+        Heartbeat::forget(Heartbeat::WORKER);
         Carbon::setTestNow('2027-02-20 10:00:00');
         $this->crew = Crew::query()->create(['name' => 'Wren crew']);
         $this->garden = Garden::factory()->create(['name' => 'Millrace House', 'crew_id' => $this->crew->id]);
@@ -48,6 +50,7 @@ abstract class FeatureTestCase extends TestCase
     protected function tearDown(): void
     {
         Carbon::setTestNow();
+        Heartbeat::forget(Heartbeat::WORKER);
         parent::tearDown();
     }
 

@@ -210,16 +210,18 @@ final class OfficeLimitsTest extends FeatureTestCase
         (new WriteImport($import->id))->failed(new RuntimeException('the disk is full'));
         self::assertSame(Import::READ, $import->fresh()?->status);
         $import->update(['status' => Import::TAKING_BACK]);
-        (new TakeBackImport($import->id))->failed();
+        (new TakeBackImport($import->id))->failed(new RuntimeException('/srv/x'));
         self::assertSame(Import::DONE, $import->fresh()?->status);
-        self::assertStringContainsString('went wrong on our side', (string) $import->fresh()?->says);
-        (new TakeBackImport(999_999))->failed();
+        self::assertStringContainsString('omething went wrong on our side', (string) $import->fresh()?->says);
+        (new TakeBackImport(999_999))->failed(new RuntimeException('/srv/x'));
         // What is being read or written is not put away under it, nor taken in once more.
         $import->update(['status' => Import::READING]);
         $this->get("/files/$import->id")->assertSee('Being read');
         $this->put("/files/$import->id");
-        $this->delete("/files/$import->id");
         self::assertSame(Import::READING, $import->fresh()?->status);
+        $import->update(['status' => Import::WRITING]);
+        $this->delete("/files/$import->id");
+        self::assertSame(Import::WRITING, $import->fresh()?->status);
         $empty = Import::query()->create(['of' => 'plants', 'name' => 'b.csv', 'status' => Import::READ, 'same' => 3]);
         $this->get("/files/$empty->id")->assertSee('There is nothing in it to take in');
         $this->put("/files/$empty->id");
