@@ -41,11 +41,12 @@ test('the script is under 26 kB compressed, 40 with what logs; only Latin fonts 
     const fonts = [...files].filter(path => path.endsWith('.woff2'));
     await page.locator('.what a').first().click();
     await expect(page).toHaveURL(/\/visits\//);
+    // On a busy machine nothing may be on its way for a while before the rest is asked for.
+    await expect.poll(bytes).toBeGreaterThan(round);
     await page.waitForLoadState('networkidle');
     console.log(`      the script: ${round} bytes, with what logs in the garden ${bytes()}`);
     expect(round).toBeGreaterThan(10_000);
     expect(round).toBeLessThan(26_000);
-    expect(bytes()).toBeGreaterThan(round);
     expect(bytes()).toBeLessThan(40_000);
     expect(fonts.filter(font => font.includes('-ext-'))).toEqual([]);
     expect(fonts.length).toBeGreaterThan(0);
