@@ -184,7 +184,7 @@ final class Restore
         $disk = Storage::disk('local');
         foreach (array_keys($file->pictures) as $picture) {
             if (hash_file('sha256', $disk->path($picture)) !== $file->pictureDigest($picture)) {
-                rename($disk->path($picture), $disk->path($picture).'.before-'.Carbon::now()->format('Ymd-His'));
+                rename($disk->path($picture), self::beside($disk->path($picture)));
                 $this->put($file, $picture);
             }
         }
@@ -207,7 +207,7 @@ final class Restore
         if (! is_file($ours) || filesize($ours) === 0) {
             return null;
         }
-        $beside = $ours.'.before-'.Carbon::now()->format('Ymd-His');
+        $beside = self::beside($ours);
         try {
             DB::statement('vacuum into ?', [$beside]);
         } catch (\PDOException) {
@@ -249,6 +249,17 @@ final class Restore
         if (! rename($new, $ours)) {
             throw new RuntimeException("$ours cannot be put in place");
         }
+    }
+
+    /** A name of its own: two restores within one second keep both of what they found. */
+    private static function beside(string $path): string
+    {
+        $name = $path.'.before-'.Carbon::now()->format('Ymd-His');
+        for ($nth = 2, $free = $name; file_exists($free); $nth++) {
+            $free = "$name-$nth";
+        }
+
+        return $free;
     }
 
     private static function clear(string $new): void
