@@ -24,16 +24,19 @@ final readonly class Unplanned
     /** How many are due again because their visit was lost, or nobody logged it, up to thirty. */
     public static function dueAgain(Day $today): int
     {
+        // From the visits to what is due: there are far fewer of them than of open tasks.
         $left = DB::table('visits')
             ->join('visit_tasks', 'visit_tasks.visit_id', '=', 'visits.id')
-            ->join('season_tasks', static fn ($join) => $join
-                ->on('season_tasks.plant_id', '=', 'visit_tasks.plant_id')
-                ->on('season_tasks.task', '=', 'visit_tasks.task')
-                ->on('season_tasks.season', '=', 'visit_tasks.season'))
             ->where('visits.waiting', true)
+            // No window is longer than a year.
+            ->where('visits.on', '>=', (string) $today->minus(366))
             ->where('visit_tasks.standing', 1)
-            ->where('season_tasks.done', false)
-            ->where('season_tasks.closes', '>=', $today->number)
+            ->whereExists(static fn ($due) => $due->from('season_tasks')
+                ->whereColumn('season_tasks.plant_id', 'visit_tasks.plant_id')
+                ->whereColumn('season_tasks.task', 'visit_tasks.task')
+                ->whereColumn('season_tasks.season', 'visit_tasks.season')
+                ->where('season_tasks.done', false)
+                ->where('season_tasks.closes', '>=', $today->number))
             ->limit(self::MANY)
             ->select('visit_tasks.id');
 

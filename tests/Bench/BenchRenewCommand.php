@@ -58,7 +58,7 @@ final class BenchRenewCommand extends Command
             static fn (string $queue): Process => $office->start([
                 'nice', PHP_BINARY, '-d', 'opcache.enable_cli=1', 'artisan', 'queue:work', "--queue=$queue",
                 '--sleep=1', '--quiet',
-            ]),
+            ], quiet: true),
             ['default', 'long'],
         );
         try {

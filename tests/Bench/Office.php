@@ -60,7 +60,7 @@ final class Office
         $this->server = $this->start([
             'setsid', PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'variables_order=EGPCS', '-S',
             "127.0.0.1:$this->port", '-t', 'public', 'server.php',
-        ]);
+        ], quiet: true);
     }
 
     /** As power that goes. */
@@ -87,8 +87,12 @@ final class Office
         return $rows;
     }
 
-    /** @param  list<string>  $command */
-    public function start(array $command): Process
+    /**
+     * @param  list<string>  $command
+     * @param  bool  $quiet  throws away what it says: a server writes a line a request, and stands still for good once
+     *   nobody reads them
+     */
+    public function start(array $command, bool $quiet = false): Process
     {
         $kept = "$this->file.served";
         is_dir($kept) || mkdir($kept, 0777, true);
@@ -97,6 +101,7 @@ final class Office
             'APP_URL' => $this->address(), 'APP_CONFIG_CACHE' => "$kept/config.php",
             'APP_ROUTES_CACHE' => "$kept/routes.php", 'APP_EVENTS_CACHE' => "$kept/events.php", ...$this->settings,
         ], null, null);
+        $quiet && $process->disableOutput();
         $process->start();
 
         return $process;

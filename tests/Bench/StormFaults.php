@@ -46,7 +46,7 @@ final class StormFaults
         $this->office->optimize();
         $this->office->open();
         // As it is served: the worker has the database open all the time.
-        $this->worker = $this->office->start([PHP_BINARY, 'artisan', 'queue:work', '--sleep=1', '--quiet']);
+        $this->worker = $this->office->start([PHP_BINARY, 'artisan', 'queue:work', '--sleep=1', '--quiet'], quiet: true);
         $person = new StormPerson($this->office->address(), 'planner@hollowbrook.test');
         $person->signIn();
         // Every page once, while all is well.
