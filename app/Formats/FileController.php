@@ -83,6 +83,7 @@ final class FileController extends Controller
 
         return view('formats.show', [
             'import' => $import, 'does' => $does, 'pages' => $pages,
+            'in' => $import->status === Import::DONE ? $import->linesIn() : 0,
             'rows' => $import->isBusy() ? [] : $rows->orderBy('id')->skip($pages->offset())->limit($pages->per)->get()
                 ->map(static fn (stdClass $row): array => [
                     'line' => (int) $row->line, 'does' => RowSort::from((string) $row->does),
@@ -111,7 +112,7 @@ final class FileController extends Controller
     public function back(Request $request, Import $import): RedirectResponse
     {
         $this->authorize('update', Firm::class);
-        $begun = Import::query()->whereKey($import->id)->where('status', Import::DONE)->whereNotNull('first_change')
+        $begun = Import::query()->whereKey($import->id)->where('status', Import::DONE)
             ->update(['status' => Import::TAKING_BACK, 'user_id' => $request->user()?->id, 'says' => null]);
         if ($begun === 1) {
             $import->come(0);
@@ -121,7 +122,7 @@ final class FileController extends Controller
         return redirect()->route('files.show', $import);
     }
 
-    /** Puts a file away; one that is still being read is not read on. */
+    /** Puts a file away; one that is still being read, or taken in, goes no further. */
     public function destroy(Import $import): RedirectResponse
     {
         $this->authorize('update', Firm::class);
@@ -129,6 +130,15 @@ final class FileController extends Controller
             ->update(['status' => Import::CANCELLED]);
         if ($cancelled === 1) {
             return redirect()->route('files.show', $import)->with('said', "$import->name is not read any further.");
+        }
+        $stopped = Import::query()->whereKey($import->id)->where('status', Import::WRITING)->update([
+            'status' => Import::PUTTING_BACK, 'says' => 'It was stopped.',
+        ]);
+        if ($stopped === 1) {
+            $import->come(0);
+            TakeBackImport::dispatch($import->id);
+
+            return redirect()->route('files.show', $import);
         }
         if (! $import->isBusy()) {
             Storage::disk('local')->delete($import->path());

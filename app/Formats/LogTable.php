@@ -13,6 +13,7 @@ use App\Models\Plant;
 use App\Models\User;
 use App\Support\Say;
 use App\Support\Today;
+use Closure;
 use Generator;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
@@ -116,9 +117,14 @@ final class LogTable implements TakesBack, TakesIn
             ->where('on', $on)->exists();
     }
 
-    public function takeBack(Import $import): void
+    public function check(Import $import, Closure $between): void
     {
-        $this->past->takeBack($import);
+        $this->past->check($import, $between);
+    }
+
+    public function takeBack(Import $import, Closure $after): void
+    {
+        $this->past->takeBack($import, $after);
     }
 
     public function read(array $row): TakenRow

@@ -7,6 +7,7 @@ namespace App\Formats;
 use App\Due\Revisions;
 use App\Due\Watch;
 use App\Models\Did;
+use App\Models\Import;
 use App\Models\Plant;
 use App\Models\User;
 use Illuminate\Support\Arr;
@@ -43,7 +44,7 @@ final readonly class NewPlants
                 'of' => 'plant', 'row_id' => $next, 'did' => Did::Made->value,
                 'label' => $plant->versionLabel(), 'before' => '[]',
                 'after' => json_encode(Arr::except($attributes, 'own_practice'), JSON_THROW_ON_ERROR),
-                'user_id' => $by?->id, 'at' => $now,
+                'user_id' => $by?->id, 'at' => $now, 'import_id' => Import::bringing(),
             ];
         }
         DB::table('plants')->insert($plants);

@@ -8,8 +8,12 @@ use App\Models\Change;
 use App\Models\Import;
 use App\Models\User;
 use App\Models\Visit;
-use App\Models\VisitTask;
 use App\Record\LogWork;
+use Closure;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Prescription\Snapshot;
 
@@ -22,8 +26,11 @@ use PruningHook\Core\Prescription\Snapshot;
  * @phpstan-type Past array{garden_id: int, crew_id: ?int, plant_id: int, task: string, season: int, minutes: int,
  *     prescribed: Written, said: array{outcome: string, on: string}}
  */
-final class PastWork
+final class PastWork implements TakesBack
 {
+    /** Visits that are taken out at once, each with its logs. */
+    private const AT_ONCE = 4;
+
     /** @var array<string, Visit> by garden, day and crew */
     private array $visits = [];
 
@@ -35,7 +42,7 @@ final class PastWork
     public function keep(array $past, ?User $by): void
     {
         $on = $past['said']['on'];
-        $visit = $this->visits["$past[garden_id] $on $past[crew_id]"] ??= Visit::query()->create([
+        $visit = $this->visits["$past[garden_id] $on $past[crew_id]"] ??= self::begun($past) ?? Visit::query()->create([
             'garden_id' => $past['garden_id'], 'crew_id' => $past['crew_id'], 'on' => $on, 'planned_by' => $by?->id,
         ]);
         $task = $visit->tasks()->create([
@@ -48,38 +55,81 @@ final class PastWork
     }
 
     /**
-     * Takes out the visits that a file brought, with their logs.
+     * The visit that an earlier piece of the file made, where a worker was stopped since.
      *
-     * @throws ValidationException where anything of them has changed since
+     * @param  Past  $past
      */
-    public function takeBack(Import $import): void
+    private static function begun(array $past): ?Visit
     {
-        $made = Change::query();
-        $made->where('of', 'visit')->where('did', 'made')->whereBetween('id', [
-            $import->first_change, $import->last_change,
-        ]);
-        $done = 0;
-        $visits = Visit::query()->with('tasks.log');
-        $visits->whereIn('id', $made->pluck('row_id'));
-        foreach ($visits->get() as $visit) {
-            foreach ($visit->tasks as $task) {
-                $this->takeOut($task, (int) $import->last_change, $import->user);
+        $import = Import::bringing();
+        if ($import === null) {
+            return null;
+        }
+        $visits = self::made($import);
+        $visits->where('garden_id', $past['garden_id'])->where('on', $past['said']['on'])
+            ->where('crew_id', $past['crew_id']);
+
+        return $visits->first();
+    }
+
+    public function check(Import $import, Closure $between): void
+    {
+        self::made($import->id)->with('tasks.log')->chunkById(
+            self::AT_ONCE,
+            static function (Collection $visits) use ($import, $between): void {
+                $visits->each(static fn (Visit $visit) => self::isAsItCame($visit, $import));
+                $between();
+            },
+        );
+    }
+
+    /** Takes out the visits that a file brought, with their logs. */
+    public function takeBack(Import $import, Closure $after): void
+    {
+        self::made($import->id)->chunkById(self::AT_ONCE, function (Collection $visits) use ($import, $after): void {
+            $lines = DB::transaction(function () use ($visits, $import): int {
+                $lines = 0;
+                foreach ($visits as $visit) {
+                    self::isAsItCame($visit->load('tasks.log'), $import);
+                    foreach ($visit->tasks as $task) {
+                        $this->logs->takeBack($task, $import->user);
+                    }
+                    $visit->delete();
+                    $lines += count($visit->tasks);
+                }
+
+                return $lines;
+            });
+            $after($lines);
+        });
+    }
+
+    /** @return Builder<Visit> those that the file brought and that are there */
+    private static function made(int $import): Builder
+    {
+        $visits = Visit::query();
+        $visits->whereIn('id', Change::query()->select('row_id')->where('import_id', $import)->where('of', 'visit')
+            ->where('did', 'made'));
+
+        return $visits;
+    }
+
+    private static function isAsItCame(Visit $visit, Import $import): void
+    {
+        foreach ($visit->tasks as $task) {
+            if ($task->log === null || ! self::isOf($import, $task->log)) {
+                throw self::changed($task->log?->versionLabel() ?? "$task->task $task->season");
             }
-            if (Change::last($visit) > $import->last_change) {
-                throw self::changed("The visit of $visit->on");
-            }
-            $visit->delete();
-            $import->come($done += count($visit->tasks));
+        }
+        if (! self::isOf($import, $visit)) {
+            throw self::changed("The visit of $visit->on");
         }
     }
 
-    private function takeOut(VisitTask $task, int $last, ?User $by): void
+    /** Whether a row's last version is the file's. */
+    private static function isOf(Import $import, Model $row): bool
     {
-        $log = $task->log;
-        if ($log === null || Change::last($log) > $last) {
-            throw self::changed($log?->versionLabel() ?? "$task->task $task->season");
-        }
-        $this->logs->takeBack($task, $by);
+        return Change::query()->whereKey(Change::last($row))->value('import_id') === $import->id;
     }
 
     private static function changed(string $what): ValidationException

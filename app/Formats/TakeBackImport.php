@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Formats;
 
-use App\History\Undo;
-use App\Models\Change;
 use App\Models\Import;
 use App\Support\LongQueue;
 use App\Support\StaysReserved;
@@ -19,8 +17,8 @@ use Illuminate\Validation\ValidationException;
 use Throwable;
 
 /**
- * Takes back what a file brought, version by version, the last first: all of it, or where anything has changed since
- * nothing.
+ * Takes back what a file brought, by pieces, between which others write. Where anything of it has changed since, nothing
+ * is taken back.
  */
 final class TakeBackImport implements ShouldQueue
 {
@@ -28,12 +26,10 @@ final class TakeBackImport implements ShouldQueue
     use Queueable;
     use StaysReserved;
 
-    /** One whose worker was killed begins again: it has kept nothing. */
+    /** One whose worker was killed goes on where it stopped. */
     public int $tries = 3;
 
     public int $timeout = 600;
-
-    private const AT_ONCE = 200;
 
     public function __construct(private readonly int $import)
     {
@@ -41,47 +37,40 @@ final class TakeBackImport implements ShouldQueue
         $this->onQueue(LongQueue::NAME);
     }
 
-    public function handle(Undo $undo, Tables $tables): void
+    public function handle(Tables $tables, VersionsBack $versions): void
     {
         $import = Import::query()->with('user')->find($this->import);
-        if ($import === null || $import->status !== Import::TAKING_BACK) {
+        if ($import === null || ! $import->isGoing()) {
             return;
         }
         if ($import->user !== null) {
             Auth::setUser($import->user);
         }
-        try {
-            DB::connection()->transaction(static function () use ($import, $undo, $tables): void {
-                $table = $tables->takingIn($import->of);
-                $table instanceof TakesBack ? $table->takeBack($import) : self::undo($import, $undo);
-                $import->update(['status' => Import::TAKEN_BACK, 'says' => null]);
-            });
-        } catch (ValidationException $refused) {
-            $this->keep($import, $refused->getMessage());
-        }
-    }
-
-    private static function undo(Import $import, Undo $undo): void
-    {
+        $table = $tables->takingIn($import->of);
+        $back = $table instanceof TakesBack ? $table : $versions;
         $done = 0;
-        $changes = Change::query();
-        $changes->whereBetween('id', [$import->first_change, $import->last_change])->whereNull('undone_by');
-        $changes->chunkByIdDesc(self::AT_ONCE, static function ($chunk) use ($import, $undo, &$done): void {
-            $chunk->each(static fn (Change $change) => $undo->undo($change));
-            $import->come($done += count($chunk));
-        });
+        $after = function (int $lines) use ($import, &$done): void {
+            $import->come($done += $lines);
+            $this->alive();
+            usleep(WriteImport::BREATH);
+        };
+        try {
+            $back->check($import, fn () => $this->alive());
+            $back->takeBack($import, $after);
+        } catch (ValidationException $refused) {
+            $import->stays($refused->validator->errors()->first(), $done > 0);
+
+            return;
+        }
+        DB::table('import_rows')->where('import_id', $import->id)->update(['kept' => false]);
+        $import->isOut();
     }
 
     public function failed(Throwable $thrown): void
     {
         $import = Import::query()->find($this->import);
-        if ($import !== null) {
-            $this->keep($import, ucfirst(Trouble::inWords($thrown)).'.');
+        if ($import?->isGoing() === true) {
+            $import->stays(ucfirst(Trouble::inWords($thrown)).'.', $import->came() > 0);
         }
-    }
-
-    private function keep(Import $import, string $because): void
-    {
-        $import->update(['status' => Import::DONE, 'says' => "It was not taken back: $because Nothing was changed."]);
     }
 }

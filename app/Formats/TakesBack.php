@@ -5,11 +5,27 @@ declare(strict_types=1);
 namespace App\Formats;
 
 use App\Models\Import;
+use Closure;
 use Illuminate\Validation\ValidationException;
 
-/** What more goes with than the versions of its rows, so that it is taken back its own way. */
+/** Takes back what a file brought. */
 interface TakesBack
 {
-    /** @throws ValidationException where anything of it has changed since */
-    public function takeBack(Import $import): void;
+    /**
+     * Whether all of it can be taken back as things are; nothing is written.
+     *
+     * @param  Closure(): mixed  $between  from time to time
+     *
+     * @throws ValidationException where anything of it has changed since
+     */
+    public function check(Import $import, Closure $between): void;
+
+    /**
+     * In pieces, each a transaction of its own; called again, it goes on with what is left.
+     *
+     * @param  Closure(int): mixed  $after  each piece, with the lines it took back
+     *
+     * @throws ValidationException where anything of it has changed meanwhile
+     */
+    public function takeBack(Import $import, Closure $after): void;
 }

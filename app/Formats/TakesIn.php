@@ -22,7 +22,7 @@ interface TakesIn
     public function read(array $row): TakenRow;
 
     /**
-     * Within the stroke that keeps the whole file.
+     * Within the transaction of one piece of the file.
      *
      * @param  list<AcceptedRow>  $rows  all new, or all changed
      *

@@ -60,18 +60,12 @@ final readonly class Undo
     {
         DB::transaction(function () use ($change): void {
             $change->refresh();
-            if ($change->undone_by !== null) {
-                throw self::no('That was taken back before.');
-            }
-            if (self::isElsewhere($change)) {
-                throw self::no('That is taken back '.self::where($change).'.');
-            }
+            $this->check($change);
             try {
                 match ($change->did) {
-                    Did::Made => $this->takeOut($this->row($change)),
+                    Did::Made, Did::BroughtBack => $this->row($change)->delete(),
                     Did::Changed => $this->change($change),
                     Did::TakenOut => $this->bringBack($change),
-                    Did::BroughtBack => $this->takeOut($this->row($change)),
                 };
             } catch (UniqueConstraintViolationException) {
                 throw self::no('Something else stands in its place by now.');
@@ -80,8 +74,28 @@ final readonly class Undo
         });
     }
 
+    /**
+     * Whether a change can be taken back as things are; nothing is written.
+     *
+     * @throws ValidationException where it cannot
+     */
+    public function check(Change $change): void
+    {
+        if ($change->undone_by !== null) {
+            throw self::no('That was taken back before.');
+        }
+        if (self::isElsewhere($change)) {
+            throw self::no('That is taken back '.self::where($change).'.');
+        }
+        match ($change->did) {
+            Did::Made, Did::BroughtBack => self::goes($this->row($change)),
+            Did::Changed => self::isAsItBecame($this->row($change), $change),
+            Did::TakenOut => null,
+        };
+    }
+
     /** What others stand on by now stays. */
-    private function takeOut(Model $row): void
+    private static function goes(Model $row): void
     {
         $stays = match (true) {
             $row instanceof Garden => $row->visits()->exists()
@@ -99,12 +113,11 @@ final readonly class Undo
         if ($stays !== null) {
             throw self::no($stays);
         }
-        $row->delete();
     }
 
-    private function change(Change $change): void
+    /** What a later version changed again stays. */
+    private static function isAsItBecame(Model $row, Change $change): void
     {
-        $row = $this->row($change);
         if ($row instanceof Visit && $row->load('tasks.log')->isTouched()) {
             throw self::no('Work is logged on it by now, so it stays where it is.');
         }
@@ -121,6 +134,12 @@ final readonly class Undo
                 Fields::says($field, $now[$field] ?? null),
             ));
         }
+    }
+
+    private function change(Change $change): void
+    {
+        $row = $this->row($change);
+        $now = $row->getAttributes();
         // Measures are dated by themselves when they change; here the day of that version comes back with them.
         $row->setRawAttributes([...$now, ...array_intersect_key($change->before, $now)]);
         $row->save();

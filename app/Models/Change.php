@@ -22,6 +22,7 @@ use Illuminate\Support\Carbon;
  * @property ?int $user_id
  * @property Carbon $at
  * @property ?int $undone_by
+ * @property ?int $import_id the file that brought it
  * @property-read ?User $user
  */
 final class Change extends Model
@@ -35,7 +36,8 @@ final class Change extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['of', 'row_id', 'did', 'label', 'before', 'after', 'user_id', 'at', 'undone_by'];
+    protected $fillable = ['of', 'row_id', 'did', 'label', 'before', 'after', 'user_id', 'at', 'undone_by',
+        'import_id'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -7,11 +7,15 @@ namespace Tests\Bench;
 use App\Formats\CsvText;
 use App\Formats\ReadImport;
 use App\Formats\Tables;
+use App\Formats\TakeBackImport;
 use App\Formats\WriteImport;
 use App\Models\Garden;
 use App\Models\Import;
 use Illuminate\Console\Command;
+use Illuminate\Database\Events\TransactionBeginning;
+use Illuminate\Database\Events\TransactionCommitted;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Storage;
 use PruningHook\Core\PlantBook\PlantBook;
 
@@ -43,6 +47,8 @@ final class BenchImportCommand extends Command
         Storage::disk('local')->put($import->path(), $this->written($plants));
         [$read, $readMb] = self::timed(static fn () => (new ReadImport($import->id))->handle($tables));
         $import->refresh()->update(['status' => Import::WRITING]);
+        $held = 0.0;
+        $this->longest($held);
         [$written, $writtenMb] = self::timed(
             static fn () => (new WriteImport($import->id))->handle($tables),
         );
@@ -52,8 +58,31 @@ final class BenchImportCommand extends Command
             number_format(DB::table('plants')->count()), $written, $writtenMb, $import->refresh()->status,
             $import->wrong,
         ));
+        $taken = $held;
+        $held = 0.0;
+        $import->update(['status' => Import::TAKING_BACK]);
+        [$back, $backMb] = self::timed(fn () => $this->laravel->call([new TakeBackImport($import->id), 'handle']));
+        $this->line(sprintf(
+            'taken back in %.1f s, %.0f MB; %s; nobody else waited for longer than %.0f ms at a time, and %.0f while it '
+                .'was taken back',
+            $back, $backMb, $import->refresh()->status, $taken, $held,
+        ));
 
         return self::SUCCESS;
+    }
+
+    /** The longest that the database was held in one piece, in milliseconds. */
+    private function longest(float &$held): void
+    {
+        $began = 0;
+        Event::listen(TransactionBeginning::class, static function () use (&$began): void {
+            $began = DB::transactionLevel() === 1 ? hrtime(true) : $began;
+        });
+        Event::listen(TransactionCommitted::class, static function () use (&$began, &$held): void {
+            if (DB::transactionLevel() === 0) {
+                $held = max($held, (hrtime(true) - $began) / 1e6);
+            }
+        });
     }
 
     /** Gardens for them, and the table as a spreadsheet would write it. */

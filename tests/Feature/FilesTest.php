@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Due\RenewDue;
 use App\Formats\LogTable;
 use App\Formats\ReadImport;
 use App\Formats\Tables;
@@ -16,8 +17,11 @@ use App\Models\Import;
 use App\Models\Plant;
 use App\Models\Visit;
 use App\Support\LongQueue;
+use Error;
 use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Bus;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Opis\JsonSchema\Validator;
@@ -233,6 +237,133 @@ final class FilesTest extends FeatureTestCase
         }
         self::assertSame(Import::READ, $import->fresh()?->status);
         $this->get("/files/$import->id")->assertSee('Nothing was kept');
+    }
+
+    public function test_a_long_file_is_taken_in_by_pieces_and_one_that_was_cut_short_goes_on(): void
+    {
+        config(['queue.default' => 'null']);
+        foreach ($this->longFiles() as $of => [$content, $rows, $count]) {
+            $there = static fn (): int => $of === 'plants' ? Plant::query()->count() : DB::table($rows)->count();
+            $before = $there();
+            $import = $this->take($content, $of);
+            (new ReadImport($import->id))->handle($this->app->make(Tables::class));
+            self::assertSame($count, $import->fresh()?->new, (string) $import->fresh()?->says);
+            $this->put("/files/$import->id");
+            $write = fn () => (new WriteImport($import->id))->handle($this->app->make(Tables::class));
+            $seen = $this->endedAfterTheFirstPiece($write);
+            self::assertSame(100, $there() - $before, $of);
+            $this->get("/files/$import->id")->assertSee('Being taken in')->assertSee('100 lines so far');
+            $write();
+            self::assertSame([Import::DONE, $count], [$import->fresh()?->status, $there() - $before], $of);
+            self::assertGreaterThan(1, $seen);
+            if ($of === 'logs') {
+                self::assertSame(5, Visit::query()->count(), 'each day in a garden is one visit');
+            }
+            // Taken back, it goes on in the same way.
+            $this->post("/files/$import->id/back");
+            $back = fn () => $this->app->call([new TakeBackImport($import->id), 'handle']);
+            $this->endedAfterTheFirstPiece($back);
+            self::assertLessThan($before + $count, $there());
+            self::assertGreaterThan($before, $there());
+            $back();
+            self::assertSame(Import::TAKEN_BACK, $import->fresh()?->status, (string) $import->fresh()?->says);
+            self::assertSame($before, $there(), $of);
+        }
+    }
+
+    public function test_what_fails_late_or_is_stopped_is_taken_out_again_piece_by_piece(): void
+    {
+        Bus::fake([RenewDue::class]);
+        $file = $this->longFiles()['plants'][0];
+        $before = Plant::query()->count();
+        $import = $this->take($file);
+        DB::table('import_rows')->where('import_id', $import->id)->where('label', 'Plant 249')
+            ->update(['facts' => '{"garden_id":999999,"kind":"lilac","label":"Plant 249"}']);
+        $this->put("/files/$import->id");
+        self::assertSame([Import::READ, $before], [$import->fresh()?->status, Plant::query()->count()]);
+        self::assertStringContainsString('Nothing was kept', (string) $import->fresh()?->says);
+        // Somebody stops it on the way.
+        DB::table('import_rows')->where('import_id', $import->id)->where('label', 'Plant 249')->delete();
+        $pieces = 0;
+        DB::listen(function (QueryExecuted $query) use ($import, &$pieces): void {
+            if (str_contains($query->sql, 'insert into "plants"') && ++$pieces === 2) {
+                $this->get("/files/$import->id")->assertSee('Cancel');
+                $this->delete("/files/$import->id")->assertRedirect("/files/$import->id");
+            }
+        });
+        $this->put("/files/$import->id");
+        self::assertSame([2, Import::READ], [$pieces, $import->fresh()?->status], (string) $import->fresh()?->says);
+        self::assertSame($before, Plant::query()->count());
+        $this->get("/files/$import->id")->assertSee('It was stopped. Nothing was kept');
+        // It is still there to be taken in, whole.
+        $this->put("/files/$import->id");
+        self::assertSame([Import::DONE, $before + 249], [$import->fresh()?->status, Plant::query()->count()]);
+    }
+
+    public function test_what_was_changed_while_it_was_being_taken_out_again_is_told(): void
+    {
+        config(['queue.default' => 'null']);
+        $import = $this->take("garden,kind,label,height_cm\nMillrace House,wisteria,{$this->wisteria->label},310\n");
+        (new ReadImport($import->id))->handle($this->app->make(Tables::class));
+        $this->put("/files/$import->id");
+        (new WriteImport($import->id))->handle($this->app->make(Tables::class));
+        $this->wisteria->fresh()?->update(['height_mm' => 3300]);
+        $import->refresh()->putBack('The disk is full.');
+        $this->app->call([new TakeBackImport($import->id), 'handle']);
+        self::assertSame(Import::DONE, $import->fresh()?->status);
+        $this->get("/files/$import->id")->assertSee('It was not taken in. The disk is full.')
+            ->assertSee('could not be taken out again')->assertSee('has changed since')
+            ->assertSee('Undo tries once more');
+        $import->update(['status' => Import::TAKING_BACK]);
+        $import->stays('One has changed since.', inPart: true);
+        self::assertStringContainsString('only in part', (string) $import->fresh()?->says);
+    }
+
+    /** @return array<string, array{string, string, int}> a file of more lines than a piece has, its rows, its lines */
+    private function longFiles(): array
+    {
+        $plants = "garden,kind,label\n";
+        $logs = "on,garden,plant,task,outcome,minutes\n";
+        foreach (range(1, 250) as $line) {
+            $plants .= "Millrace House,lilac,Plant $line\n";
+        }
+        foreach (range(1, 150) as $line) {
+            $logs .= sprintf(
+                "202%d-02-20,Millrace House,%s,winter-pass,done,50\n", 1 + $line % 5,
+                Plant::factory()->create([
+                    'kind' => 'wisteria', 'garden_id' => $this->wisteria->garden_id, 'label' => "Old $line",
+                ])->label,
+            );
+        }
+
+        return ['plants' => [$plants, 'plants', 250], 'logs' => [$logs, 'work_logs', 150]];
+    }
+
+    /** The worker is killed when it has written one piece. @return int statements that wrote, until then */
+    private function endedAfterTheFirstPiece(callable $job): int
+    {
+        $pieces = $seen = 0;
+        $this->app['events']->listen(TransactionBeginning::class, static function () use (&$pieces): void {
+            if (DB::transactionLevel() === 2 && ++$pieces === 2) {
+                throw new Error('killed');
+            }
+        });
+        DB::listen(static function () use (&$seen): void {
+            $seen++;
+        });
+        try {
+            $job();
+            self::fail('it was not cut into pieces');
+        } catch (Error $killed) {
+            self::assertSame('killed', $killed->getMessage());
+        } finally {
+            $this->app['events']->forget(TransactionBeginning::class);
+            while (DB::transactionLevel() > 1) {
+                DB::rollBack();
+            }
+        }
+
+        return $seen;
     }
 
     /** @return array<string, array{string, string}> */

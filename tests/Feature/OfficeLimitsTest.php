@@ -219,9 +219,9 @@ final class OfficeLimitsTest extends FeatureTestCase
         $this->get("/files/$import->id")->assertSee('Being read');
         $this->put("/files/$import->id");
         self::assertSame(Import::READING, $import->fresh()?->status);
-        $import->update(['status' => Import::WRITING]);
+        $import->update(['status' => Import::TAKING_BACK]);
         $this->delete("/files/$import->id");
-        self::assertSame(Import::WRITING, $import->fresh()?->status);
+        self::assertSame(Import::TAKING_BACK, $import->fresh()?->status);
         $empty = Import::query()->create(['of' => 'plants', 'name' => 'b.csv', 'status' => Import::READ, 'same' => 3]);
         $this->get("/files/$empty->id")->assertSee('There is nothing in it to take in');
         $this->put("/files/$empty->id");

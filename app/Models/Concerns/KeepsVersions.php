@@ -6,6 +6,7 @@ namespace App\Models\Concerns;
 
 use App\Models\Change;
 use App\Models\Did;
+use App\Models\Import;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
@@ -84,7 +85,7 @@ trait KeepsVersions
         Change::query()->create([
             'of' => (string) array_search($row::class, Change::ROWS, true), 'row_id' => (int) $row->getKey(),
             'did' => $did, 'label' => mb_substr((string) $row->versionLabel(), 0, 200), 'before' => $before,
-            'after' => $after, 'user_id' => Auth::id(), 'at' => Carbon::now(),
+            'after' => $after, 'user_id' => Auth::id(), 'at' => Carbon::now(), 'import_id' => Import::bringing(),
         ]);
     }
 }

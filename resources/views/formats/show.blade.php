@@ -7,13 +7,13 @@
     @if ($import->isBusy())
         <x-part name="anew" />
         <div class="said" role="status" x-data="anew"><span>{{ match ($import->status) {
-            Import::READING => 'Being read', Import::WRITING => 'Being taken in, all of it or nothing',
-            default => 'Being taken back, all of it or nothing' } }}: {{
+            Import::READING => 'Being read', Import::WRITING => 'Being taken in',
+            Import::TAKING_BACK => 'Being taken back', default => 'Stopped; what is in is being taken out again' } }}: {{
             number_format($import->came()) }} lines so far.<br><progress
             class="w-100" aria-label="How far it is" @if ($import->status !== Import::READING) max="{{ $import->new +
             $import->changed }}" value="{{ $import->came() }}" @endif></progress></span><a class="btn btn-quiet"
             href="{{ route('files.show', $import) }}">Look again</a></div>
-        @if ($import->status === Import::READING)
+        @if (in_array($import->status, [Import::READING, Import::WRITING], true))
             <form method="post" action="{{ route('files.destroy', $import) }}" class="mt-3">@csrf
                 @method('delete')<button class="btn btn-quiet">Cancel</button></form>
         @endif
@@ -30,8 +30,9 @@
             ? [] : ['does' => $each])]) }}" @if ($does?->value === $each) aria-current="true"
             @endif><b>{{ number_format($import->{$each}) }}</b>{{ $word }}</a>@endforeach</p>
         @if ($import->status === Import::DONE)
-            <div class="said" role="status"><span>Taken in: {{ number_format($import->new) }} new,
-                {{ number_format($import->changed) }} changed. Who changed what shows each.</span>
+            <div class="said" role="status"><span>@if ($in < $import->new + $import->changed){{ number_format($in) }}
+                of {{ number_format($import->new + $import->changed) }} lines were taken in.@else
+                Taken in: {{ number_format($import->new) }} new, {{ number_format($import->changed) }} changed.@endif Who changed what shows each.</span>
                 <form method="post" action="{{ route('files.back', $import) }}">@csrf<button
                 class="btn btn-quiet">Undo</button></form></div>
         @elseif ($import->status === Import::TAKEN_BACK)
