@@ -15,11 +15,15 @@ final class Office
 
     private ?Process $server = null;
 
-    /** @param  array<string, string>  $settings  of its own, beside the database and the day */
+    /**
+     * @param  array<string, string>  $settings  of its own, beside the database and the day
+     * @param  ?string  $folder  where it is installed; null is here
+     */
     public function __construct(
         public readonly string $file,
         public readonly int $port,
         private readonly array $settings = [],
+        private readonly ?string $folder = null,
     ) {
     }
 
@@ -96,7 +100,7 @@ final class Office
     {
         $kept = "$this->file.served";
         is_dir($kept) || mkdir($kept, 0777, true);
-        $process = new Process($command, base_path(), [
+        $process = new Process($command, $this->folder ?? base_path(), [
             'DB_DATABASE' => $this->file, 'HOOK_TODAY' => self::DAY, 'PHP_CLI_SERVER_WORKERS' => '4',
             'APP_URL' => $this->address(), 'APP_CONFIG_CACHE' => "$kept/config.php",
             'APP_ROUTES_CACHE' => "$kept/routes.php", 'APP_EVENTS_CACHE' => "$kept/events.php", ...$this->settings,

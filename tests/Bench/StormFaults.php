@@ -7,17 +7,26 @@ namespace Tests\Bench;
 use Closure;
 use Illuminate\Support\Str;
 use PDO;
+use PruningHook\Core\Calendar\Day;
 use RuntimeException;
 use Symfony\Component\Process\Process;
 
 /**
- * What befalls a machine: the database held by others, the disk full, everything write-protected, an odd path. Pages
- * that only read must be shown, what is sent must be answered in words, and nothing that was acknowledged may be gone
- * after it. A disk of its own, small enough to be filled, wants root.
+ * What befalls a machine: the database held by others, the disk full or write-protected, a worker killed, a clock set
+ * back, assets missing, an odd path. Pages that only read must be shown, what is sent must be answered in words, and
+ * nothing that was acknowledged may be gone after it. A disk of its own, small enough to be filled, wants root.
  */
 final class StormFaults
 {
     private const DISK_MB = 96;
+
+    /** Seconds for which another holds the database. */
+    private const HELD_S = 30;
+
+    /** Seconds until what a killed worker left is taken up: the queue gives it out again after sixty. */
+    private const TAKEN_UP_S = 120;
+
+    private const PLANNER = 'planner@hollowbrook.test';
 
     /** What is only read, and must be shown whatever is the matter. */
     private const READ = ['/', '/gardens', '/gardens/1', '/round', '/plan', '/record', '/plant-book', '/account'];
@@ -46,19 +55,23 @@ final class StormFaults
         $this->office->optimize();
         $this->office->open();
         // As it is served: the worker has the database open all the time.
-        $this->worker = $this->office->start([PHP_BINARY, 'artisan', 'queue:work', '--sleep=1', '--quiet'], quiet: true);
-        $person = new StormPerson($this->office->address(), 'planner@hollowbrook.test');
+        $this->worker = $this->work();
+        $person = new StormPerson($this->office->address(), self::PLANNER);
         $person->signIn();
         // Every page once, while all is well.
         foreach (self::READ as $page) {
             $person->fetch($page);
         }
         $held = $this->odd($tell) && $this->locked($person, $tell);
+        $held = $this->killed($person, $tell) && $held;
         if ($this->isMounted) {
             $held = $this->full($person, $tell) && $held;
+            $held = $this->shut($person, $tell) && $held;
         } else {
-            $tell('a full disk: not tried, that wants root');
+            $tell('a full and a write-protected disk: not tried, they want root');
         }
+        $held = $this->setBack($tell) && $held;
+        $held = $this->unbuilt($tell) && $held;
         $sound = (string) $this->office->rows('pragma integrity_check')[0]['integrity_check'];
         $tell("after all of it: integrity_check $sound");
 
@@ -109,28 +122,61 @@ final class StormFaults
     {
         $holder = new PDO("sqlite:{$this->office->file}");
         $holder->exec('begin immediate');
-        $read = $this->read($person);
-        [$status, $text] = $this->write($person);
+        $until = microtime(true) + self::HELD_S;
+        $reads = $writes = [];
+        do {
+            $reads[$this->read($person)] = true;
+            [$status, $text] = $this->write($person);
+            $writes[$status.(str_contains($text, 'busy') ? ' busy' : '')] = true;
+        } while (microtime(true) < $until);
         $holder->exec('rollback');
         [$after] = $this->write($person);
-        $tell("held by another: pages $read; what is sent $status; after it $after");
+        $tell(sprintf(
+            'held by another for %d s: pages %s; what is sent %s; after it %d', self::HELD_S,
+            implode(', ', array_keys($reads)), implode(', ', array_keys($writes)), $after,
+        ));
 
-        return $read === 'all 200' && $status === 503 && str_contains($text, 'busy') && $after === 302;
+        return array_keys($reads) === ['all 200'] && array_keys($writes) === ['503 busy'] && $after === 302;
+    }
+
+    /**
+     * A worker is killed while it makes a plan; another takes it up.
+     *
+     * @param  Closure(string): mixed  $tell
+     */
+    private function killed(StormPerson $person, Closure $tell): bool
+    {
+        $this->ask($person->post('/plan/drafts', ['weeks' => '6', 'stay' => 'some']));
+        $is = fn (): string => (string) $this->office->rows(
+            'select status from plan_drafts order by id desc',
+        )[0]['status'];
+        $wait = static function (callable $until, float $seconds): float {
+            $began = microtime(true);
+            while (! $until() && microtime(true) - $began < $seconds) {
+                usleep(5000);
+            }
+
+            return microtime(true) - $began;
+        };
+        $wait(static fn (): bool => $is() === 'looking', 10);
+        $this->worker?->stop(0, 9);
+        $left = $is();
+        $this->worker = $this->work();
+        $seconds = $wait(static fn (): bool => in_array($is(), ['ready', 'failed'], true), self::TAKEN_UP_S);
+        $tell(sprintf('a worker killed: the plan was %s; %s after %.0f s', $left, $is(), $seconds));
+
+        return $left === 'looking' && $is() === 'ready';
     }
 
     /** @param  Closure(string): mixed  $tell */
     private function full(StormPerson $person, Closure $tell): bool
     {
         $before = $this->plants();
-        $task = $this->task();
         (new Process(['dd', 'if=/dev/zero', "of=$this->disk/filler", 'bs=64k']))->run();
         (new Process(['dd', 'if=/dev/zero', "of=$this->disk/filler2", 'bs=512']))->run();
         $read = $this->read($person);
         [$status, $text] = $this->write($person);
-        [$entry, $says] = $this->ask($person->json('/entries', ['entries' => [[
-            'v' => 1, 'id' => (string) Str::uuid(), 'kind' => 'log', ...$task, 'said_at' => gmdate('c'),
-            'corrects' => [], 'body' => ['outcome' => 'done', 'minutes' => 20],
-        ]]]));
+        [$entry, $says] = $this->ask($person->json('/entries', ['entries' => [$this->entry()]]));
         unlink("$this->disk/filler");
         unlink("$this->disk/filler2");
         [$after] = $this->write($person);
@@ -142,6 +188,119 @@ final class StormFaults
 
         return $read === 'all 200' && $status === 507 && str_contains($text, 'The disk is full') && $entry === 507
             && str_contains($says, 'disk is full') && $after === 302 && $there === 1;
+    }
+
+    /**
+     * Whatever is opened from now on cannot be written to; the worker has the database open, as it is served.
+     *
+     * @param  Closure(string): mixed  $tell
+     */
+    private function shut(StormPerson $person, Closure $tell): bool
+    {
+        $before = $this->plants();
+        foreach ([['--bind', $this->disk, $this->disk], ['-o', 'remount,ro,bind', $this->disk]] as $options) {
+            (new Process(['mount', ...$options]))->mustRun();
+        }
+        try {
+            $read = $this->read($person);
+            [$status, $text] = $this->write($person);
+            [$entry] = $this->ask($person->json('/entries', ['entries' => [$this->entry()]]));
+        } finally {
+            (new Process(['umount', $this->disk]))->mustRun();
+        }
+        [$after] = $this->write($person);
+        $tell(sprintf(
+            'write-protected: pages %s; a form %d, an entry %d; writable again: %d, %d of 1 acknowledged there', $read,
+            $status, $entry, $after, $this->plants() - $before,
+        ));
+
+        return $read === 'all 200' && $status === 503 && str_contains($text, 'cannot be written')
+            && $entry === 503 && $after === 302 && $this->plants() - $before === 1;
+    }
+
+    /**
+     * The clock of the machine is set back, by a day and by a year.
+     *
+     * @param  Closure(string): mixed  $tell
+     */
+    private function setBack(Closure $tell): bool
+    {
+        $held = true;
+        foreach (['a day' => 1, 'a year' => 365] as $by => $days) {
+            $this->office->kill();
+            $office = $this->installed(['HOOK_TODAY' => (string) Day::parse(Office::DAY)->minus($days)]);
+            [$read, $after] = $this->opened($office);
+            $tell("the clock set back $by: pages $read; a form $after");
+            $held = $held && $read === 'all 200' && $after === 302;
+        }
+
+        return $held;
+    }
+
+    /**
+     * Styles and scripts were not built: each page says so.
+     *
+     * @param  Closure(string): mixed  $tell
+     */
+    private function unbuilt(Closure $tell): bool
+    {
+        $folder = "$this->disk/installed";
+        mkdir($folder);
+        foreach (['bootstrap', 'public', 'server.php'] as $own) {
+            (new Process(['cp', '-r', base_path($own), "$folder/$own"]))->mustRun();
+        }
+        (new Process(['rm', '-r', "$folder/public/build"]))->mustRun();
+        foreach (array_diff((array) scandir(base_path()), ['.', '..', 'bootstrap', 'public', 'server.php']) as $each) {
+            symlink(base_path((string) $each), "$folder/$each");
+        }
+        $office = $this->installed([], $folder);
+        $office->open();
+        $nobody = new StormPerson($office->address(), '');
+        for ($status = 0, $tries = 0; $status === 0 && $tries < 100; $tries++) {
+            usleep(50_000);
+            [$status, $text] = $this->ask($nobody->open('/sign-in'));
+        }
+        $office->kill();
+        $tell("assets missing: $status");
+
+        return $status === 503 && str_contains($text ?? '', 'npm run build');
+    }
+
+    /** @param  array<string, string>  $settings */
+    private function installed(array $settings, ?string $folder = null): Office
+    {
+        return new Office($this->office->file, $this->office->port + 1, [
+            'LARAVEL_STORAGE_PATH' => "$this->disk/storage", 'HOOK_FILES' => "$this->disk/files", ...$settings,
+        ], $folder);
+    }
+
+    /** @return array{string, int} how pages are answered, and a form */
+    private function opened(Office $office): array
+    {
+        $office->optimize();
+        $office->open();
+        $person = new StormPerson($office->address(), self::PLANNER);
+        $person->signIn();
+        $answers = [$this->read($person), $this->write($person)[0]];
+        $office->kill();
+
+        return $answers;
+    }
+
+    private function work(): Process
+    {
+        return $this->office->start([
+            PHP_BINARY, 'artisan', 'queue:work', '--queue=default,long', '--sleep=1', '--quiet',
+        ], quiet: true);
+    }
+
+    /** @return array<string, mixed> */
+    private function entry(): array
+    {
+        return [
+            'v' => 1, 'id' => (string) Str::uuid(), 'kind' => 'log', ...$this->task(), 'said_at' => gmdate('c'),
+            'corrects' => [], 'body' => ['outcome' => 'done', 'minutes' => 20],
+        ];
     }
 
     /** @return array{visit: int, task: int} */
