@@ -10,7 +10,8 @@ use Symfony\Component\Process\Process;
 
 /**
  * `./hook bench sync`: phones send while the server is killed under them, again and again; then every word is looked
- * for. Whatever was acknowledged must be there, once, and the record must be what stands of it.
+ * for. Whatever was acknowledged must be there, once, and the record must be what stands of it; words that cannot be kept
+ * are refused and hold no other up, and a phone whose storage was cleared sends all it shows once more.
  */
 final class BenchSyncCommand extends Command
 {
@@ -50,11 +51,16 @@ final class BenchSyncCommand extends Command
     /** @param  list<Process>  $phones */
     private function told(array $phones, Office $office, int $kills, int $words): int
     {
-        $answered = [];
+        $answered = $odd = [];
         foreach ($phones as $phone) {
             $answer = json_decode($phone->getOutput(), true);
-            $answered += is_array($answer) ? $answer : throw new RuntimeException($phone->getErrorOutput());
+            if (! is_array($answer)) {
+                throw new RuntimeException($phone->getErrorOutput());
+            }
+            $answered += $answer['answered'];
+            $odd = [...$odd, ...$answer['odd']];
         }
+        $refused = array_keys($answered, 'refused', true);
         $kept = array_keys($answered, 'kept', true);
         $names = array_column($office->rows('select uuid from entries where digest is not null'), 'uuid');
         $there = array_count_values(array_map(strval(...), $names));
@@ -66,13 +72,16 @@ final class BenchSyncCommand extends Command
             .' left join work_logs w on w.visit_task_id = e.visit_task_id where w.id is null',
         ));
         $this->line(sprintf(
-            '%d phones, %d words each, the server killed %d times: %d kept, %d refused, %d lost, %d doubled, '
-                .'%d tasks without their line of the record, integrity_check %s',
-            count($phones), $words, $kills, count($kept), count($answered) - count($kept), $lost, $doubled, $astray,
+            '%d phones, %d words each, the server killed %d times, each phone\'s storage cleared once: %d kept, '
+                .'%d of %d odd ones refused, %d others refused, %d stalled, %d lost, %d doubled, %d tasks '
+                .'without their line of the record, integrity_check %s',
+            count($phones), $words, $kills, count($kept), count(array_intersect($refused, $odd)), count($odd),
+            count(array_diff($refused, $odd)), count($phones) * $words - count($answered), $lost, $doubled, $astray,
             $sound,
         ));
 
         return $lost + $doubled + $astray === 0 && $sound === 'ok' && count($answered) === count($phones) * $words
+            && array_diff($odd, $refused) === [] && array_diff($refused, $odd) === []
             ? self::SUCCESS
             : self::FAILURE;
     }

@@ -20,6 +20,15 @@ final class Phone
     /** Microseconds between two attempts. */
     private const PAUSE = 50_000;
 
+    /** Where half an emoji is sent, as a phone does that cuts a text by its signs of sixteen bits. */
+    private const HALF = 'robins HALF';
+
+    /** One word of so many is one that cannot be kept, or that was cut in the middle of a sign. */
+    private const ODD = 10;
+
+    /** After so many answers its storage is cleared: what it still shows is sent once more. */
+    private const CLEARED_AFTER = 60;
+
     private readonly CurlHandle $line;
 
     public function __construct(private readonly string $office)
@@ -32,35 +41,65 @@ final class Phone
     }
 
     /**
-     * Says so many things of the tasks of some visits and sends them.
+     * Says so many things of the tasks of some visits and sends them; some of them are odd, and on the way the phone's
+     * storage is cleared once.
      *
      * @param  list<array{visit: int, task: int}>  $tasks
-     * @return array<string, string> kept or refused, by the name of each word
+     * @return array{answered: array<string, string>, odd: list<string>} kept or refused, by the name of each word; and
+     *     the names of those that cannot be kept
      */
     public function say(string $email, array $tasks, int $words): array
     {
         $this->signIn($email);
-        $waiting = $answered = $before = [];
+        $said = $answered = $before = $odd = [];
         for ($word = 0; $word < $words; $word++) {
             $task = $tasks[array_rand($tasks)];
-            $waiting[] = $said = [
+            $one = [
                 'v' => 1, 'id' => (string) Str::uuid(), 'kind' => 'log', ...$task,
                 'said_at' => gmdate('Y-m-d\TH:i:s\Z'),
                 'corrects' => isset($before[$task['task']]) ? [$before[$task['task']]] : [],
                 'body' => ['outcome' => 'done', 'minutes' => 10 + $word % 50],
             ];
-            $before[$task['task']] = $said['id'];
+            if ($word % self::ODD === self::ODD - 1) {
+                $one = [...$one, ...self::odd(intdiv($word, self::ODD)), 'corrects' => []];
+                if (($one['body']['note'] ?? '') !== self::HALF) {
+                    $odd[] = $one['id'];
+                    $said[] = $one;
+
+                    continue;
+                }
+            }
+            $said[] = $one;
+            $before[$task['task']] = $one['id'];
         }
+        $waiting = $said;
+        $isCleared = false;
         while ($waiting !== []) {
             $results = $this->post($email, array_slice($waiting, 0, self::AT_ONCE));
             foreach ($results ?? [] as $result) {
                 $answered[$result['id']] = $result['state'];
             }
             $waiting = array_slice($waiting, count($results ?? []));
+            if (! $isCleared && count($answered) >= self::CLEARED_AFTER) {
+                $isCleared = true;
+                $waiting = $said;
+            }
             usleep(self::PAUSE);
         }
 
-        return $answered;
+        return ['answered' => $answered, 'odd' => $odd];
+    }
+
+    /** @return array<string, mixed> what of a word is odd */
+    private static function odd(int $which): array
+    {
+        $body = ['outcome' => 'done', 'minutes' => 10];
+
+        return match ($which % 3) {
+            0 => ['body' => [...$body, 'note' => str_repeat('x', 20_001)]],
+            1 => ['said_at' => 'the day before'],
+            default => ['body' => [...$body, 'note' => self::HALF]],
+        };
     }
 
     /**
@@ -107,7 +146,7 @@ final class Phone
     private function ask(string $path, ?array $body = null, string $token = ''): ?array
     {
         $text = $this->text(
-            $path, $body === null ? null : json_encode($body, JSON_THROW_ON_ERROR),
+            $path, $body === null ? null : str_replace('HALF', '\ud83d', json_encode($body, JSON_THROW_ON_ERROR)),
             ['Accept: application/json', 'Content-Type: application/json', "X-CSRF-TOKEN: $token"],
         );
         $answer = $text === null ? null : json_decode($text, true);
