@@ -7,6 +7,7 @@ namespace App\PlantBook;
 use App\History\FreshForm;
 use App\Models\Firm;
 use App\Models\OwnKind;
+use App\Models\Plant;
 use App\Support\Asked;
 use App\Support\Controller;
 use Illuminate\Contracts\View\View;
@@ -97,8 +98,15 @@ final class OwnKindController extends Controller
 
     private function saved(OwnKind $version, string $says): RedirectResponse
     {
+        // The worker goes through them; how far it is, the season tells.
+        $gardens = Plant::query()->where('kind', $version->kind)->distinct()->count('garden_id');
+
         return redirect()->route('plant-book.show', $version->kind)
-            ->with('said', ucfirst(str_replace('-', ' ', $version->kind)).' '.$says)
+            ->with('said', ucfirst(str_replace('-', ' ', $version->kind)).' '.$says.match ($gardens) {
+                0 => '',
+                1 => ' The one garden that has it is being worked out anew.',
+                default => ' The '.number_format($gardens).' gardens that have it are being worked out anew.',
+            })
             ->with('undo', [route('own-kinds.undo', $version), 'DELETE']);
     }
 }

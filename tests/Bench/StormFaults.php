@@ -256,6 +256,7 @@ final class StormFaults
         $office = $this->installed([], $folder);
         $office->open();
         $nobody = new StormPerson($office->address(), '');
+        $text = '';
         for ($status = 0, $tries = 0; $status === 0 && $tries < 100; $tries++) {
             usleep(50_000);
             [$status, $text] = $this->ask($nobody->open('/sign-in'));
@@ -263,7 +264,7 @@ final class StormFaults
         $office->kill();
         $tell("assets missing: $status");
 
-        return $status === 503 && str_contains($text ?? '', 'npm run build');
+        return $status === 503 && str_contains($text, 'npm run build');
     }
 
     /** @param  array<string, string>  $settings */

@@ -48,9 +48,8 @@
     @unless ($ready->isWhole())
         <x-part name="anew" />
         <div class="said" role="status" x-data="anew">
-            <span>Something changed that all gardens rest on. {{ number_format($ready->fresh()) }} of
-                {{ number_format($ready->gardens) }} gardens are worked out anew; the others are left out below until
-                they are.<br><progress class="w-100" max="{{ $ready->gardens }}"
+            <span>After a change {{ number_format($ready->stale) }} of {{ number_format($ready->gardens) }} gardens
+                {{ $ready->stale === 1 ? 'is' : 'are' }} being worked out anew, and left out below until then.<br><progress class="w-100" max="{{ $ready->gardens }}"
                 value="{{ $ready->fresh() }}">{{ $ready->fresh() }} of {{ $ready->gardens }}</progress></span>
             <a class="btn btn-quiet" href="{{ request()->fullUrl() }}">Look again</a>
         </div>
