@@ -267,7 +267,7 @@ final class KeptTest extends FeatureTestCase
         $this->actingAs($this->planner())->get('/')->assertOk()->assertSee('14 of 14 gardens');
         $first = Garden::query()->min('id');
         $this->get("/gardens/$first")->assertOk()->assertSee('Winter pass');
-        $this->get('/')->assertOk()->assertSee('1 of 14 gardens');
+        $this->get('/')->assertOk()->assertSee('13 of 14 gardens');
         $second = Garden::query()->max('id');
         $this->get("/gardens/$second")->assertOk()->assertSee('Winter pass');
         $this->get('/')->assertOk()->assertDontSee('of 14 gardens');
