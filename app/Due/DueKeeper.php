@@ -154,7 +154,7 @@ final readonly class DueKeeper
     {
         $rows = [
             'season_tasks' => $kept->tasks, 'kept_plants' => $kept->plants, 'kept_weeks' => $kept->weeks(),
-            'kept_months' => $kept->months(),
+            'kept_months' => $kept->months(), 'kept_treatments' => $kept->treatments,
         ];
         $digest = hash('xxh128', serialize($rows));
 

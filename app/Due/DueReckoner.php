@@ -88,6 +88,7 @@ final readonly class DueReckoner
         return new KeptGarden(
             $garden->id, $garden->revision, $from, $to, $tasks, $plants,
             Basis::winters(Hemisphere::at($garden->latitude), $today), array_keys($asked),
+            PastTreatments::of($garden->id),
         );
     }
 

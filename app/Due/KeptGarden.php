@@ -10,6 +10,8 @@ use PruningHook\Core\Calendar\Day;
  * Everything that is kept of what is due in one garden, as the rows of the tables have it. What it rests on is said by
  * the revision it was read at.
  *
+ * @phpstan-import-type TreatmentRow from PastTreatments
+ *
  * @phpstan-type TaskRow array{garden_id: int, plant_id: int, kind: string, season: int, task: string, name: string,
  *     method: string, opens: int, best_from: int, best_to: int, closes: int, minutes: int, people: int, skills: string,
  *     hands_off: ?string, outcome: ?string, logged_on: ?int, done: bool}
@@ -23,6 +25,7 @@ final readonly class KeptGarden
      * @param  list<PlantRow>  $plants
      * @param  int  $winters  midwinters its plants were aged by
      * @param  list<string>  $questions  of practice that its plants turn on
+     * @param  list<TreatmentRow>  $treatments
      */
     public function __construct(
         public int $garden,
@@ -33,6 +36,7 @@ final readonly class KeptGarden
         public array $plants,
         public int $winters,
         public array $questions,
+        public array $treatments,
     ) {
     }
 

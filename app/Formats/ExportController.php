@@ -10,45 +10,43 @@ use App\Models\Garden;
 use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Today;
+use Closure;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** What the firm has, in open formats: tables as CSV, visits as a calendar, places on a map. */
 final class ExportController extends Controller
 {
-    public function table(string $of, Tables $tables): StreamedResponse
+    public function table(Request $request, string $of, Tables $tables): StreamedResponse
     {
         $this->authorize('update', Firm::class);
         $table = $tables->named($of);
 
-        return self::csv($of, $table->columns(), $table->cells());
+        return self::csv($request, $of, $table->columns(), $table->cells(...));
     }
 
-    public function logs(LogTable $logs): StreamedResponse
+    public function logs(Request $request, LogTable $logs): StreamedResponse
     {
         $this->authorize('update', Firm::class);
 
-        return self::csv('logs', LogTable::COLUMNS, $logs->cells());
+        return self::csv($request, 'logs', LogTable::COLUMNS, $logs->cells(...));
     }
 
-    public function calendar(Request $request, VisitCalendar $calendar): Response
+    public function calendar(Request $request, VisitCalendar $calendar): StreamedResponse
     {
         $this->authorize('update', Firm::class);
         $crew = Crew::query()->find(Asked::whole($request, 'crew'));
         $garden = Garden::query()->find(Asked::whole($request, 'garden'));
 
-        return self::ics($calendar->of($crew, $garden), 'visits');
+        return $calendar->sent($request, $crew, $garden);
     }
 
-    public function places(PlaceMap $map): StreamedResponse
+    public function places(Request $request, PlaceMap $map): StreamedResponse
     {
         $this->authorize('update', Firm::class);
 
-        return new StreamedResponse($map->write(...), 200, [
-            'Content-Type' => 'application/geo+json', 'Content-Disposition' => self::named('gardens.geojson'),
-        ]);
+        return Download::of($request, 'gardens.geojson', 'application/geo+json', $map->write(...));
     }
 
     /** Everything, for another installation. */
@@ -59,36 +57,25 @@ final class ExportController extends Controller
         $document->write($file);
 
         return (new BinaryFileResponse($file, 200, [
-            'Content-Type' => 'application/zip', 'Content-Disposition' => self::named('firm.zip'),
+            'Content-Type' => 'application/zip',
+            'Content-Disposition' => sprintf('attachment; filename="%s-firm.zip"', Today::day()),
         ]))->deleteFileAfterSend();
-    }
-
-    public static function ics(string $calendar, string $name): Response
-    {
-        return new Response($calendar, 200, [
-            'Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => self::named("$name.ics"),
-        ]);
-    }
-
-    private static function named(string $file): string
-    {
-        return sprintf('attachment; filename="%s-%s"', Today::day(), $file);
     }
 
     /**
      * @param  list<string>  $columns
-     * @param  iterable<list<scalar|null>>  $rows
+     * @param  Closure(): iterable<list<scalar|null>>  $rows
      */
-    private static function csv(string $name, array $columns, iterable $rows): StreamedResponse
+    private static function csv(Request $request, string $name, array $columns, Closure $rows): StreamedResponse
     {
-        return new StreamedResponse(static function () use ($columns, $rows): void {
-            echo CsvText::line($columns);
-            foreach ($rows as $row) {
-                echo CsvText::line($row);
-            }
-        }, 200, [
-            'Content-Type' => 'text/csv; charset=utf-8; header=present',
-            'Content-Disposition' => self::named("$name.csv"),
-        ]);
+        return Download::of(
+            $request, "$name.csv", 'text/csv; charset=utf-8; header=present',
+            static function () use ($columns, $rows): void {
+                echo CsvText::line($columns);
+                foreach ($rows() as $row) {
+                    echo CsvText::line($row);
+                }
+            },
+        );
     }
 }

@@ -12,8 +12,8 @@ use App\Support\Controller;
 use App\Support\OutsideLink;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Calendars to subscribe to: a crew's, a garden's or all; each by a link of its own that can be shut. */
 final class FeedController extends Controller
@@ -40,11 +40,11 @@ final class FeedController extends Controller
     }
 
     /** Whoever has the link reads it; a link that was shut is none. */
-    public function show(string $token, VisitCalendar $calendar): Response
+    public function show(Request $request, string $token, VisitCalendar $calendar): StreamedResponse
     {
         $feed = Feed::query()->with(['crew', 'garden'])->where('digest', OutsideLink::digest($token))->firstOrFail();
 
-        return ExportController::ics($calendar->of($feed->crew, $feed->garden), 'visits');
+        return $calendar->sent($request, $feed->crew, $feed->garden);
     }
 
     public function destroy(Feed $feed): RedirectResponse

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Formats;
 
+use App\Support\Reading;
 use Generator;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Carbon;
@@ -38,6 +39,7 @@ final class FirmDocument
         'firms' => ['revision', 'kinds_revision', 'plan_revision', 'signs_weighed_by'],
         'users' => ['password', 'remember_token', 'door', 'joined_at'],
         'gardens' => ['revision'],
+        'changes' => ['import_id'],
     ];
 
     private const AT_ONCE = 500;
@@ -59,8 +61,8 @@ final class FirmDocument
         $counts = [];
         $parts = [];
         try {
-            // All tables in one state.
-            DB::transaction(function () use (&$counts, &$parts): void {
+            // All tables in one state, whoever writes meanwhile.
+            Reading::together(function () use (&$counts, &$parts): void {
                 foreach (self::TABLES as $table) {
                     $parts[$table] = (string) tempnam(sys_get_temp_dir(), 'hook');
                     $counts[$table] = $this->lines($table, $parts[$table]);

@@ -17,8 +17,8 @@ use Illuminate\Validation\ValidationException;
 use Throwable;
 
 /**
- * Takes back what a file brought, by pieces, between which others write. Where anything of it has changed since, nothing
- * is taken back.
+ * Takes back what a file brought, by pieces, between which others write. Where anything of it has changed since,
+ * nothing is taken back.
  */
 final class TakeBackImport implements ShouldQueue
 {

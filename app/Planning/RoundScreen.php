@@ -63,6 +63,9 @@ final readonly class RoundScreen
         $all = array_merge(...array_map(static fn ($list): array => $list->all(), array_values($lists)));
         $shown = new Collection($all);
         $shown->load('garden:id,name');
+        $day = $crew === null ? null : RoundDay::of($crew, $today, $this->book);
+        // All stops of a crew's day are shown, however many a page of visits holds.
+        $stops = array_column($day->stops ?? [], 'visit');
 
         return new RoundPage(
             today: $today,
@@ -73,8 +76,8 @@ final readonly class RoundScreen
             unlogged: $lists['unlogged'],
             coming: $lists['coming'],
             past: $lists['past'],
-            work: self::work($shown),
-            day: $crew === null ? null : RoundDay::of($crew, $today, $this->book),
+            work: self::work(new Collection([...$shown, ...$stops])),
+            day: $day,
             pocket: $crew === null || $crew !== $user->crew_id ? [] : self::pocket($crew, $today),
         );
     }

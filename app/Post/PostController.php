@@ -8,7 +8,6 @@ use App\Models\Firm;
 use App\Models\Letter;
 use App\Support\Asked;
 use App\Support\Controller;
-use App\Support\Pages;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -27,14 +26,18 @@ final class PostController extends Controller
             $like = '%'.addcslashes($asked, '%_\\').'%';
             $letters->whereRaw("(\"to\" like ? escape '\\' or subject like ? escape '\\')", [$like, $like]);
         }
-        $pages = Pages::of($request, (clone $letters)->count(), self::ON_A_PAGE);
-        $letters->orderByDesc('id')->skip($pages->offset())->limit($pages->per);
+        $before = Asked::text($request, 'before');
+        if (preg_match('/^\d{1,18}$/', $before) === 1) {
+            $letters->where('id', '<', (int) $before);
+        }
+        $found = $letters->orderByDesc('id')->limit(self::ON_A_PAGE + 1)->get();
+        $shown = $found->take(self::ON_A_PAGE);
 
         $waiting = DB::table('jobs')->where('payload', 'like', '%SendQueuedNotifications%');
 
         return view('post.index', [
-            'waiting' => $waiting->limit(self::ON_A_PAGE)->get('id')->count(), 'letters' => $letters->get(),
-            'pages' => $pages, 'q' => $asked,
+            'waiting' => $waiting->limit(self::ON_A_PAGE)->get('id')->count(), 'letters' => $shown, 'q' => $asked,
+            'older' => $found->count() > self::ON_A_PAGE ? $shown->last()?->id : null,
         ]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Due\DueKeeper;
 use App\Support\Asked;
 use App\Support\Controller;
 use Illuminate\Contracts\View\View;
@@ -13,13 +14,16 @@ use PruningHook\Core\PlantBook\PlantBook;
 final class RecordController extends Controller
 {
     /** Plants of a kind that were cut in different ways. */
-    public function compare(Request $request, Treatments $treatments, PlantBook $book): View
+    public function compare(Request $request, Treatments $treatments, PlantBook $book, DueKeeper $keeper): View
     {
         $asked = Asked::text($request, 'kind');
         $kind = $book->has($asked) ? $asked : null;
+        // A few gardens with news are worked out while the page waits.
+        $ready = $keeper->ready();
 
         return view('record.compare', [
             'kind' => $kind, 'book' => $book, 'treatments' => $kind === null ? [] : $treatments->of($kind),
+            'ready' => $ready,
         ]);
     }
 

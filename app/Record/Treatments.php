@@ -16,41 +16,35 @@ final readonly class Treatments
     }
 
     /**
+     * As it is kept of each garden that is worked out.
+     *
      * @return list<Treatment> by how often it was done; what was only looked after is none
      */
     public function of(string $kind): array
     {
-        $rows = DB::table('work_logs')
-            ->join('plants', 'plants.id', '=', 'work_logs.plant_id')
-            ->leftJoin('bloom_notes', static fn ($notes) => $notes
-                ->on('bloom_notes.plant_id', '=', 'work_logs.plant_id')
-                ->on('bloom_notes.season', '=', 'work_logs.season'))
-            ->where('plants.kind', $kind)
-            ->whereIn('work_logs.outcome', ['done', 'changed'])
-            ->whereNotNull('work_logs.recipe')
-            ->groupBy('work_logs.recipe')
-            ->orderByRaw('count(*) desc, work_logs.recipe')
-            ->selectRaw(
-                'work_logs.recipe, count(*) as times, count(distinct work_logs.plant_id) as plants,'
-                .' avg(work_logs.minutes) as minutes, avg(work_logs.removed_percent) as removed,'
-                .' count(bloom_notes.id) as blooms, avg(bloom_notes.score) as score,'
-                .' avg(bloom_notes.flowering_height_mm) as height, sum(bloom_notes.diseased) as ill,'
-                ." sum(bloom_notes.regrowth = 'rank') as wild",
-            )
+        $rows = DB::table('kept_treatments')
+            ->where('kind', $kind)
+            ->groupBy('recipe')
+            ->orderByRaw('sum(times) desc, recipe')
+            ->selectRaw('recipe, '.implode(', ', array_map(
+                static fn (string $sum): string => "sum(\"$sum\") as \"$sum\"",
+                ['times', 'plants', 'minutes', 'timed', 'removed', 'estimated', 'blooms', 'score', 'scored', 'height',
+                    'measured', 'ill', 'rank'],
+            )))
             ->get();
 
         return array_values($rows
             ->filter(fn (stdClass $row): bool => $this->book->recipes->has((string) $row->recipe))
             ->map(fn (stdClass $row): Treatment => new Treatment(
                 $this->book->recipes->get((string) $row->recipe)->name, (int) $row->times, (int) $row->plants,
-                self::whole($row->minutes), self::whole($row->removed), (int) $row->blooms,
-                $row->score === null ? null : round((float) $row->score, 1), self::whole($row->height),
-                (int) $row->ill, (int) $row->wild,
+                self::average($row->minutes, $row->timed), self::average($row->removed, $row->estimated),
+                (int) $row->blooms, (int) $row->scored === 0 ? null : round($row->score / $row->scored, 1),
+                self::average($row->height, $row->measured), (int) $row->ill, (int) $row->rank,
             ))->all());
     }
 
-    private static function whole(mixed $average): ?int
+    private static function average(mixed $sum, mixed $of): ?int
     {
-        return is_numeric($average) ? (int) round((float) $average) : null;
+        return (int) $of === 0 ? null : (int) round((int) $sum / (int) $of);
     }
 }

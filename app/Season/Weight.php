@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Season;
 
 use App\Due\Readiness;
+use Closure;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
@@ -52,7 +53,7 @@ final readonly class Weight
         } else {
             $weeks
                 ->join('gardens', 'gardens.id', '=', 'kept_weeks.garden_id')
-                ->whereIn(DB::raw('coalesce(gardens.crew_id, 0)'), array_map(intval(...), $keys))
+                ->where(self::ofCrews($keys))
                 ->selectRaw(
                     'coalesce(gardens.crew_id, 0) as "key", week, sum("open") as "open", sum("best") as "best"',
                 )
@@ -64,6 +65,21 @@ final readonly class Weight
         }
 
         return $counts;
+    }
+
+    /**
+     * Written so that the crews' own index leads to their gardens.
+     *
+     * @param  list<string>  $keys  0 for gardens without a crew
+     * @return Closure(Builder): mixed
+     */
+    private static function ofCrews(array $keys): Closure
+    {
+        $crews = array_diff(array_map(intval(...), $keys), [0]);
+
+        return static fn (Builder $gardens) => in_array('0', $keys, true)
+            ? $gardens->whereIn('gardens.crew_id', $crews)->orWhereNull('gardens.crew_id')
+            : $gardens->whereIn('gardens.crew_id', $crews);
     }
 
     /**
@@ -128,7 +144,7 @@ final readonly class Weight
                 ->groupBy('season_tasks.kind'),
             Grouping::Crew => $tasks
                 ->join('gardens', 'gardens.id', '=', 'season_tasks.garden_id')
-                ->whereIn(DB::raw('coalesce(gardens.crew_id, 0)'), array_map(intval(...), $keys))
+                ->where(self::ofCrews($keys))
                 ->selectRaw('coalesce(gardens.crew_id, 0) as "key"')
                 ->groupBy('gardens.crew_id'),
             Grouping::Urgency => $tasks

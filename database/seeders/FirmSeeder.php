@@ -21,23 +21,36 @@ use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\SeasonReader;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
+use PruningHook\Core\Prescription\SeasonTask;
 
 /**
- * An invented firm of any size, to measure with: gardens in two counties, forty plants each, two seasons logged, visits
- * to come, signs noted. The same for a size and a day. Rows are written in bulk, so what is kept of them is stale at
- * first.
+ * An invented firm, to measure with: gardens in two counties with what gardens have most of, six years of visits, logs,
+ * entries, pictures, changes and letters, visits to come, signs noted. The same for a size and a day. Rows are written
+ * in bulk, so what is kept of them is stale at first; `FirmBlocks` makes a large firm of it.
  */
 final class FirmSeeder
 {
-    public const PLANTS = 40;
+    public const PLANTS = 50;
 
-    private const GARDENS_A_CREW = 20;
-
-    private const GARDENS_A_DAY = 3;
-
-    private const PAST_DAYS = 730;
+    public const YEARS = 6;
 
     private const TASKS_A_VISIT = 9;
+
+    /** One log of so many has a picture, one plant of so many a survey of its stems. */
+    private const LOGS_A_PICTURE = 8;
+
+    private const PLANTS_A_SURVEY = 40;
+
+    /** Days for which each log is among the changes too: for longer, it is not needed to measure with. */
+    private const CHANGES_DAYS = 730;
+
+    /** What gardens have most of, the commonest first (common practice, no source). */
+    private const COMMON = [
+        'bush-rose', 'lavender', 'box-hedge', 'climbing-rose', 'apple', 'bigleaf-hydrangea', 'privet', 'yew',
+        'wisteria', 'lilac', 'butterfly-bush', 'forsythia', 'shrub-rose-repeat', 'panicle-hydrangea', 'photinia',
+        'beech-hedge', 'large-clematis', 'holly', 'rosemary', 'camellia', 'mock-orange', 'cherry-laurel', 'pear',
+        'grape-vine', 'hardy-fuchsia', 'weigela', 'mahonia', 'plum', 'viburnum', 'dogwood-coloured', 'hazel', 'ivy',
+    ];
 
     private const FIRST = [
         'Alder',
@@ -104,26 +117,36 @@ final class FirmSeeder
     /** @var array<string, list<array<string, mixed>>> rows waiting to be written */
     private array $waiting = [];
 
-    /** @var list<string> */
+    /** @var list<string> the commonest first */
     private array $kinds;
 
-    private int $crews = 1;
+    /** @var list<float> up to which number each of them is drawn */
+    private array $upTo = [];
+
+    private int $years = self::YEARS;
 
     public function __construct(private readonly PlantBook $book)
     {
-        $this->kinds = array_keys($book->names);
+        $all = array_keys($book->names);
+        $common = array_values(array_intersect(self::COMMON, $all));
+        $this->kinds = [...$common, ...array_values(array_diff($all, $common))];
+        $sum = 0.0;
+        foreach (array_keys($this->kinds) as $rank) {
+            $this->upTo[] = $sum += 1 / ($rank + 8);
+        }
     }
 
     /** @param  int  $plants  in each garden */
-    public function fill(int $gardens, int $plants = self::PLANTS): void
+    public function fill(int $gardens, int $plants = self::PLANTS, int $years = self::YEARS): void
     {
         mt_srand(20270301);
+        $this->years = $years;
         $today = Today::day();
         DB::transaction(function () use ($gardens, $plants, $today): void {
-            $crews = $this->people($gardens);
+            $crew = $this->people();
             for ($index = 0; $index < $gardens; $index++) {
-                $this->garden($index, $crews[$index % count($crews)], $plants, $today);
-                if ($index % 20 === 19) {
+                $this->garden($index, $crew, $plants, $today);
+                if ($index % 5 === 4) {
                     $this->write();
                 }
             }
@@ -131,14 +154,28 @@ final class FirmSeeder
         });
     }
 
-    /** @return non-empty-list<int> crews */
-    private function people(int $gardens): array
+    /** What a number from 0 to 1 draws of the kinds, those that gardens have most of most often. */
+    private function drawn(float $number): string
+    {
+        [$low, $high] = [0, count($this->upTo) - 1];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            [$low, $high] = $this->upTo[$middle] < $number * end($this->upTo) ? [$middle + 1, $high] : [$low, $middle];
+        }
+
+        return $this->kinds[$low];
+    }
+
+    private static function chance(string $of): float
+    {
+        return (crc32($of) % 100_000) / 100_000;
+    }
+
+    /** @return int the first crew: how many there must be is known once their work is */
+    private function people(): int
     {
         $this->row('firms', ['name' => 'Two Counties Garden Care', 'practice' => '{}']);
-        $crews = [];
-        foreach (range(1, max(1, intdiv($gardens, self::GARDENS_A_CREW))) as $number) {
-            $crews[] = $this->row('crews', ['name' => sprintf('Crew %02d', $number)]);
-        }
+        $crews = [$this->row('crews', ['name' => 'Crew 001'])];
         $password = Hash::make(DemoSeeder::PASSWORD);
         foreach (
             [
@@ -156,9 +193,7 @@ final class FirmSeeder
             ]);
         }
 
-        $this->crews = count($crews);
-
-        return $crews;
+        return $crews[0];
     }
 
     private function garden(int $index, int $crew, int $plants, Day $today): void
@@ -188,6 +223,8 @@ final class FirmSeeder
             'practice' => '{}',
             'notes' => null,
         ]);
+        $this->version('garden', $garden, self::FIRST[$index % 24], $today->minus(365 * $this->years));
+        $this->letters($garden, $index, $today);
         $years = SiteYears::of(
             $this->book->stations->site(
                 $latitude, $longitude, $height, MonthDay::of($last), MonthDay::of($first), $winter,
@@ -210,7 +247,7 @@ final class FirmSeeder
         }
         $due = [];
         for ($number = 0; $number < $plants; $number++) {
-            $due = [...$due, ...$this->plant($garden, $index * $plants + $number, $years, $today)];
+            array_push($due, ...$this->plant($garden, $index * $plants + $number, $years, $today));
         }
         $this->visits($garden, $crew, $index, $due, $today);
     }
@@ -221,10 +258,7 @@ final class FirmSeeder
      */
     private function plant(int $garden, int $number, SiteYears $years, Day $today): array
     {
-        // Every garden has its roses.
-        $kind = $this->book->kind(
-            $number % 7 === 0 ? 'bush-rose' : $this->kinds[($number * 31) % count($this->kinds)],
-        );
+        $kind = $this->book->kind($this->drawn(self::chance("plant $number")));
         $planted = Day::of($today->year() - 1 - ($number % 23), 3, 1 + ($number % 28));
         $height = (int) ($kind->typicalHeightMm * (0.5 + (($number * 13) % 50) / 60));
         $stems = in_array($kind->habit, [Habit::Shrub, Habit::Cane], true)
@@ -246,6 +280,10 @@ final class FirmSeeder
             'practice' => $own ? '{"wisteria-look":"relaxed"}' : '{}',
             'own_practice' => $own,
         ]);
+        $this->version('plant', $id, $kind->name, $today->minus(365 * $this->years - $number % 700));
+        if ($stems[0] !== null && $number % self::PLANTS_A_SURVEY === 0) {
+            $this->survey($id, $today);
+        }
         $plant = new Plant(
             (string) $id,
             $kind->id,
@@ -262,7 +300,7 @@ final class FirmSeeder
                 $years,
                 $practice,
                 $today,
-                $today->minus(self::PAST_DAYS),
+                $today->minus(365 * $this->years),
                 $today->plus(21),
             ) as $task
         ) {
@@ -289,18 +327,6 @@ final class FirmSeeder
         return $due;
     }
 
-    /** So many days of work on from a day, weekends left out. */
-    private static function workday(Day $today, int $days): Day
-    {
-        $day = $today;
-        while ($days > 0) {
-            $day = $day->plus($day->weekday() === 5 ? 3 : 1);
-            $days--;
-        }
-
-        return $day;
-    }
-
     /** @param  list<array{plant: int, due: DueTask, prescribed: callable(): array<string, mixed>}>  $due */
     private function visits(int $garden, int $crew, int $index, array $due, Day $today): void
     {
@@ -321,15 +347,18 @@ final class FirmSeeder
             // What fell within the last week is left for the planner.
             if ($on->isBefore($today->minus(6))) {
                 // In one garden of three the last weeks' work was not logged.
-                $this->visit($garden, $crew, $on, $together, $index % 3 !== 1 || $on->isBefore($today->minus(45)));
+                $this->visit(
+                    $garden, $crew, $on, $together, $index % 3 !== 1 || $on->isBefore($today->minus(45)), $today,
+                );
             } elseif (! $on->isBefore($today)) {
                 $this->visit(
                     $garden,
                     $crew,
-                    // As many gardens a day as a crew can see, from today on.
-                    self::workday($today, intdiv(intdiv($index, $this->crews), self::GARDENS_A_DAY)),
+                    // Within the fortnight to come, weekends left out.
+                    $today->plus(7 * ($index % 2) + ($index % 5) + 1 - $today->weekday()),
                     array_slice($together, 0, 3),
                     false,
+                    $today,
                 );
                 break;
             }
@@ -338,7 +367,7 @@ final class FirmSeeder
     }
 
     /** @param  list<array{plant: int, due: DueTask, prescribed: callable(): array<string, mixed>}>  $items */
-    private function visit(int $garden, int $crew, Day $on, array $items, bool $logged): void
+    private function visit(int $garden, int $crew, Day $on, array $items, bool $logged, Day $today): void
     {
         $visit = $this->row('visits', [
             'garden_id' => $garden,
@@ -349,6 +378,7 @@ final class FirmSeeder
         ]);
         foreach ($items as $position => $item) {
             $task = $item['due']->task;
+            $prescribed = $item['prescribed']();
             $row = $this->row('visit_tasks', [
                 'visit_id' => $visit,
                 'plant_id' => $item['plant'],
@@ -356,38 +386,136 @@ final class FirmSeeder
                 'season' => $task->season,
                 'position' => $position,
                 'minutes' => $task->minutes,
-                'prescribed' => json_encode($item['prescribed'](), JSON_THROW_ON_ERROR),
+                'prescribed' => json_encode($prescribed, JSON_THROW_ON_ERROR),
             ]);
             if ($logged) {
-                $draw = crc32("$task->key {$item['plant']} $task->season");
-                $outcome = match ($draw % 14) {
-                    0 => 'not-done',
-                    1 => 'partly',
-                    default => 'done',
-                };
-                $this->row('work_logs', [
-                    'visit_task_id' => $row,
-                    'plant_id' => $item['plant'],
-                    'task' => $task->key,
-                    'recipe' => $task->methodKey,
-                    'season' => $task->season,
-                    'on' => (string) $on,
-                    'outcome' => $outcome,
-                    'minutes' => $outcome === 'not-done'
-                            ? null
-                            : max(1, (int) ($task->minutes * (0.7 + ($draw % 60) / 100))),
-                    'removed_percent' => $outcome === 'not-done' ? null : [10, 15, 20, 25][$draw % 4],
-                    'amounts' => '[]',
-                    'findings' => $draw % 9 === 0 ? '["dead-wood"]' : '[]',
+                $this->log($item['plant'], $task, $visit, $row, $on, (array) ($prescribed['amounts'] ?? []), $today);
+            }
+        }
+    }
+
+    /** @param  array<array-key, mixed>  $amounts  as they were prescribed */
+    private function log(int $plant, SeasonTask $task, int $visit, int $row, Day $on, array $amounts, Day $today): void
+    {
+        $draw = crc32("$task->key $plant $task->season");
+        $outcome = match ($draw % 14) {
+            0 => 'not-done',
+            1 => 'partly',
+            default => 'done',
+        };
+        $isDone = $outcome !== 'not-done';
+        $said = [
+            'outcome' => $outcome,
+            'minutes' => $isDone ? max(1, (int) ($task->minutes * (0.7 + ($draw % 60) / 100))) : null,
+            'removed_percent' => $isDone ? [10, 15, 20, 25][$draw % 4] : null,
+            'amounts' => $isDone ? array_values(array_map(static fn (array $amount): array => [
+                'effect' => $amount['effect'], 'what' => $amount['what'], 'unit' => $amount['unit'],
+                'value' => $amount['target'],
+            ], array_filter(
+                $amounts, static fn (mixed $amount): bool => is_array($amount) && isset($amount['effect']),
+            ))) : [],
+            'findings' => $draw % 9 === 0 ? ['dead-wood'] : [],
+        ];
+        $log = $this->row('work_logs', [
+            ...$said,
+            'amounts' => json_encode($said['amounts'], JSON_THROW_ON_ERROR),
+            'findings' => json_encode($said['findings'], JSON_THROW_ON_ERROR),
+            'visit_task_id' => $row,
+            'plant_id' => $plant,
+            'task' => $task->key,
+            'recipe' => $task->methodKey,
+            'season' => $task->season,
+            'on' => (string) $on,
+        ]);
+        $this->plain('entries', [
+            'uuid' => self::uuid('e', $row), 'kind' => 'log', 'visit_id' => $visit, 'visit_task_id' => $row,
+            'corrects' => '[]', 'body' => json_encode([...$said, 'on' => (string) $on], JSON_THROW_ON_ERROR),
+            'said_by' => 2, 'said_at' => "$on 15:00:00", 'created_at' => "$on 15:00:00",
+        ]);
+        if ($draw % self::LOGS_A_PICTURE === 0) {
+            $this->plain('photos', [
+                'uuid' => self::uuid('f', $row), 'visit_task_id' => $row, 'moment' => 'after', 'taken_by' => 2,
+                'taken_at' => "$on 15:00:00", 'width' => 1280, 'height' => 960, 'bytes' => 240_000,
+                'created_at' => "$on 15:00:00",
+            ]);
+        }
+        if (! $on->isBefore($today->minus(self::CHANGES_DAYS))) {
+            $this->version('log', $log, "$task->name, $on", $on, $said);
+        }
+    }
+
+    /** @param  array<string, mixed>  $after */
+    private function version(string $of, int $row, string $label, Day $on, array $after = []): void
+    {
+        $this->plain('changes', [
+            'of' => $of, 'row_id' => $row, 'did' => 'made', 'label' => $label, 'before' => '[]',
+            'after' => json_encode($after === [] ? ['label' => $label] : $after, JSON_THROW_ON_ERROR), 'user_id' => 1,
+            'at' => "$on 15:00:00",
+        ]);
+    }
+
+    /** Two letters a year, and now and then an answer; the last of these nobody has heard yet. */
+    private function letters(int $garden, int $index, Day $today): void
+    {
+        foreach (range(1, 2 * $this->years) as $number) {
+            $on = $today->minus(180 * $number - $index % 100);
+            $this->plain('letters', [
+                'channel' => 'mail', 'to' => "client$garden@example.test", 'subject' => 'Your garden this season',
+                'body' => str_repeat('What we did, and what comes next. ', 30), 'created_at' => "$on 09:00:00",
+            ]);
+            if (($index + $number) % 5 === 0) {
+                $this->plain('client_words', [
+                    'garden_id' => $garden, 'kind' => 'ask', 'says' => 'Could the roses wait for a week?',
+                    'created_at' => "$on 19:00:00",
+                    'heard_at' => $number === 1 ? null : "$on 20:00:00", 'heard_by' => $number === 1 ? null : 1,
                 ]);
             }
         }
     }
 
+    private function survey(int $plant, Day $today): void
+    {
+        $stems = [];
+        foreach (range('A', 'H') as $nth => $ref) {
+            $stems[] = [
+                'ref' => $ref, 'azimuth_deg' => 45 * $nth + $plant % 30, 'lean_deg' => 10 + 4 * $nth,
+                'length_mm' => 900 + 60 * $nth, 'base_mm' => 10 + 2 * $nth, 'age_years' => 1 + $nth % 5,
+                'faults' => $nth === 6 ? ['inward'] : [],
+            ];
+        }
+        $this->row('stem_surveys', [
+            'plant_id' => $plant, 'season' => $today->year(), 'surveyed_on' => (string) $today->minus(20),
+            'state' => json_encode(
+                ['stems' => $stems, 'cut' => [], 'word' => [], 'keep' => null, 'budget' => null], JSON_THROW_ON_ERROR,
+            ),
+        ]);
+    }
+
+    /** The same for the same row, and one that a block of gardens can count on from. */
+    private static function uuid(string $of, int $row): string
+    {
+        return sprintf('%s0000000-0000-4000-8000-%012d', $of, $row);
+    }
+
+    /** @param  array<string, mixed>  $row  of a table that has no day of its own making, or another name for it */
+    private function plain(string $table, array $row): int
+    {
+        $id = $this->ids[$table] = $this->last($table) + 1;
+        $this->waiting[$table][] = ['id' => $id, ...$row];
+
+        return $id;
+    }
+
+    /** @return int the last number given out */
+    private function last(string $table): int
+    {
+        return $this->ids[$table] ??= (int) DB::table($table)->max('id');
+    }
+
     /** @param  array<string, mixed>  $row */
     private function row(string $table, array $row): int
     {
-        $id = $this->ids[$table] = ($this->ids[$table] ?? 0) + 1;
+        $id = $this->ids[$table] = $this->last($table) + 1;
         $this->waiting[$table][] = [
             'id' => $id,
             ...$row,

@@ -63,8 +63,8 @@ final class BenchImportCommand extends Command
         $import->update(['status' => Import::TAKING_BACK]);
         [$back, $backMb] = self::timed(fn () => $this->laravel->call([new TakeBackImport($import->id), 'handle']));
         $this->line(sprintf(
-            'taken back in %.1f s, %.0f MB; %s; nobody else waited for longer than %.0f ms at a time, and %.0f while it '
-                .'was taken back',
+            'taken back in %.1f s, %.0f MB; %s; nobody else waited for longer than %.0f ms at a time, and %.0f while '
+                .'it was taken back',
             $back, $backMb, $import->refresh()->status, $taken, $held,
         ));
 

@@ -10,6 +10,7 @@ use App\Due\RenewDue;
 use App\Models\OwnKind;
 use App\Support\Today;
 use CurlHandle;
+use Database\Seeders\FirmBlocks;
 use Database\Seeders\FirmSeeder;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
@@ -26,6 +27,11 @@ use Symfony\Component\Process\Process;
  */
 final class BenchRenewCommand extends Command
 {
+    /** So many gardens are worked out; more are copies of them. */
+    private const BLOCK = 60;
+
+    private const YEARS = 2;
+
     private const ENTRY_P95_MS = 250;
 
     private const LOCK_PERCENT = 35;
@@ -90,9 +96,12 @@ final class BenchRenewCommand extends Command
         DB::purge('sqlite');
         $this->callSilently('migrate', ['--force' => true]);
         if (! $made) {
-            app(FirmSeeder::class)->fill($gardens);
+            app(FirmSeeder::class)->fill(min($gardens, self::BLOCK), FirmSeeder::PLANTS, self::YEARS);
         }
         app(DueKeeper::class)->renewAll();
+        if (! $made) {
+            app(FirmBlocks::class)->grow($gardens);
+        }
         DB::table('jobs')->delete();
         $this->line(sprintf('%d gardens, %d plants, all fresh', $gardens, DB::table('plants')->count()));
     }

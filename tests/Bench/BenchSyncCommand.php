@@ -10,8 +10,8 @@ use Symfony\Component\Process\Process;
 
 /**
  * `./hook bench sync`: phones send while the server is killed under them, again and again; then every word is looked
- * for. Whatever was acknowledged must be there, once, and the record must be what stands of it; words that cannot be kept
- * are refused and hold no other up, and a phone whose storage was cleared sends all it shows once more.
+ * for. Whatever was acknowledged must be there, once, and the record must be what stands of it; words that cannot be
+ * kept are refused and hold no other up, and a phone whose storage was cleared sends all it shows once more.
  */
 final class BenchSyncCommand extends Command
 {

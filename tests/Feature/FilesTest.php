@@ -432,8 +432,8 @@ final class FilesTest extends FeatureTestCase
     public function test_visits_go_out_as_a_calendar_that_others_read(): void
     {
         $visit = $this->visit('2027-02-25');
-        $text = (string) $this->get('/export/calendar')->assertOk()
-            ->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+        $text = $this->get('/export/calendar')->assertOk()
+            ->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->streamedContent();
         $calendar = Reader::read($text);
         self::assertInstanceOf(VCalendar::class, $calendar);
         self::assertSame([], $calendar->validate(), 'RFC 5545');
@@ -448,8 +448,36 @@ final class FilesTest extends FeatureTestCase
         }
         $other = Garden::factory()->create();
         self::assertStringNotContainsString(
-            'VEVENT', (string) $this->get("/export/calendar?garden=$other->id")->getContent(),
+            'VEVENT', (string) $this->get("/export/calendar?garden=$other->id")->streamedContent(),
         );
+    }
+
+    public function test_a_long_calendar_goes_out_whole_compressed_and_in_little_memory(): void
+    {
+        $visit = $this->visit('2027-02-25');
+        $rows = [];
+        foreach (range(1, 2500) as $number) {
+            $rows[] = [
+                'garden_id' => $visit->garden_id, 'crew_id' => $visit->crew_id, 'on' => '2027-02-'.(20 + $number % 8),
+            ];
+        }
+        foreach (array_chunk($rows, 500) as $chunk) {
+            DB::table('visits')->insert($chunk);
+        }
+        $plain = $this->get('/export/calendar')->assertOk()->streamedContent();
+        self::assertSame(2501, substr_count($plain, 'BEGIN:VEVENT'));
+        preg_match_all('/^UID:(.+)$/m', $plain, $names);
+        self::assertCount(2501, array_unique($names[1]), 'each once');
+        self::assertInstanceOf(VCalendar::class, Reader::read($plain));
+        gc_collect_cycles();
+        memory_reset_peak_usage();
+        $before = memory_get_usage();
+        $answer = $this->get('/export/calendar', ['Accept-Encoding' => 'gzip'])->assertOk()
+            ->assertHeader('Content-Encoding', 'gzip');
+        $packed = $answer->streamedContent();
+        self::assertLessThan(32_000_000, memory_get_peak_usage() - $before);
+        self::assertSame($plain, gzdecode($packed));
+        self::assertLessThan(strlen($plain) / 5, strlen($packed));
     }
 
     public function test_plants_come_in_from_the_map_they_went_out_to(): void
@@ -481,7 +509,7 @@ final class FilesTest extends FeatureTestCase
     public function test_visits_moved_in_a_calendar_come_back_from_it(): void
     {
         [$moved, $same, $late] = array_map($this->visitOn(...), ['2027-02-25', '2027-02-26', '2027-02-28']);
-        $text = (string) $this->get('/export/calendar')->getContent();
+        $text = (string) $this->get('/export/calendar')->streamedContent();
         $to = static fn (string $text, string $from, string $day): string => str_replace(
             "DTSTART;VALUE=DATE:$from", "DTSTART;VALUE=DATE:$day", $text,
         );
@@ -509,7 +537,7 @@ final class FilesTest extends FeatureTestCase
     public function test_what_a_calendar_cannot_change_is_told_line_by_line(): void
     {
         $gone = $this->visit('2027-02-24');
-        $text = (string) $this->get('/export/calendar')->getContent();
+        $text = (string) $this->get('/export/calendar')->streamedContent();
         $said = function (string $text): string {
             $import = $this->take($text, 'visits');
             self::assertSame([0, 0, 0, 1], [$import->new, $import->changed, $import->same, $import->wrong]);
@@ -545,7 +573,7 @@ final class FilesTest extends FeatureTestCase
         $visit = $this->visit('2027-02-25');
         $text = str_replace(
             'DTSTART;VALUE=DATE:20270225', 'DTSTART;VALUE=DATE:20270301',
-            (string) $this->get('/export/calendar')->getContent(),
+            (string) $this->get('/export/calendar')->streamedContent(),
         );
         $import = $this->take($text, 'visits');
         $this->put('/tasks/'.$visit->tasks()->firstOrFail()->id.'/log', ['outcome' => 'done', 'minutes' => 25])
@@ -563,7 +591,8 @@ final class FilesTest extends FeatureTestCase
         self::assertSame(1, preg_match('~^/calendar/(\w{40})\.ics$~', $link, $token));
         self::assertSame(0, DB::table('feeds')->where('digest', $token[1] ?? '')->count(), 'only a digest is kept');
         auth()->logout();
-        $this->get($link)->assertOk()->assertSee('BEGIN:VEVENT')->assertCookieMissing('pruning_hook_session');
+        $sent = $this->get($link)->assertOk()->assertCookieMissing('pruning_hook_session');
+        self::assertStringContainsString('BEGIN:VEVENT', $sent->streamedContent());
         $this->get('/calendar/'.str_repeat('a', 40).'.ics')->assertNotFound();
         $this->actingAs($this->planner())->delete('/feeds/'.Feed::query()->sole()->id)->assertRedirect();
         $this->get($link)->assertNotFound();

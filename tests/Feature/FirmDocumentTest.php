@@ -134,7 +134,7 @@ final class FirmDocumentTest extends FeatureTestCase
         $left = [
             'cache', 'cache_locks', 'client_links', 'devices', 'failed_jobs', 'feeds', 'garden_seasons', 'import_rows',
             'imports', 'season_reports', 'jobs',
-            'kept_gardens', 'kept_months', 'kept_plants', 'kept_weeks', 'letters', 'migrations',
+            'kept_gardens', 'kept_months', 'kept_plants', 'kept_treatments', 'kept_weeks', 'letters', 'migrations',
             'password_reset_tokens', 'plan_drafts', 'season_tasks', 'sent_forms', 'sqlite_sequence',
         ];
         $tables = array_filter(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use PDO;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 
@@ -28,7 +29,21 @@ final class FirmGrowthTest extends TestCase
         'observations',
         'bloom_notes',
         'stem_surveys',
+        'entries',
+        'photos',
+        'changes',
+        'letters',
+        'client_words',
+        'kept_treatments',
+        'stem_taps',
+        'bench_answers',
+        'import_rows',
+        'sent_forms',
     ];
+
+    /** Who said or did it: asked only for a row that is there already, and nobody who has is ever deleted. */
+    private const WHO = ['planned_by', 'seen_by', 'written_by', 'asked_by', 'said_by', 'taken_by', 'noted_by', 'by_id',
+        'made_by', 'heard_by', 'logged_by'];
 
     public function test_no_page_asks_reads_or_sends_more_in_a_firm_of_twice_the_gardens(): void
     {
@@ -60,6 +75,34 @@ final class FirmGrowthTest extends TestCase
         }
         self::assertSame([], $grown);
         self::assertGreaterThan(30, count($small));
+    }
+
+    /** Rows are asked by what they belong to, and go with it. */
+    public function test_every_foreign_key_that_is_asked_by_leads_an_index(): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'hook');
+        (new Process(
+            ['php', 'artisan', 'migrate', '--force'], dirname(__DIR__, 2), ['DB_DATABASE' => $file],
+        ))->mustRun();
+        $database = new PDO("sqlite:$file");
+        $rows = static fn (string $sql): array => (array) $database->query($sql)?->fetchAll(PDO::FETCH_ASSOC);
+        $bare = [];
+        foreach (array_column($rows("select name from sqlite_master where type = 'table'"), 'name') as $table) {
+            $led = array_column(array_filter(
+                $rows("pragma table_info('$table')"), static fn (array $column): bool => (int) $column['pk'] === 1,
+            ), 'name');
+            foreach (array_column($rows("pragma index_list('$table')"), 'name') as $index) {
+                $led[] = $rows("pragma index_info('$index')")[0]['name'];
+            }
+            foreach (array_column($rows("pragma foreign_key_list('$table')"), 'from') as $key) {
+                if (! in_array($key, [...$led, ...self::WHO], true)) {
+                    $bare[] = "$table.$key";
+                }
+            }
+        }
+        unlink($file);
+        self::assertSame([], $bare);
+        self::assertContains('kept_plants', array_column($rows('select name from sqlite_master'), 'name'));
     }
 
     /** @return array<string, array{status: int, queries: int, rows: int, bytes: int, scans: list<string>}> by page */

@@ -60,7 +60,7 @@ final class KeptTest extends FeatureTestCase
 
     public function test_kept_rows_are_a_fresh_working_out_of_sixty_gardens_and_stay_so_through_random_changes(): void
     {
-        $this->app->make(FirmSeeder::class)->fill(60, 5);
+        $this->app->make(FirmSeeder::class)->fill(60, 5, 2);
         $this->holdsThrough(self::CHANGES, 20);
     }
 

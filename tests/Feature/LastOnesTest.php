@@ -353,7 +353,7 @@ final class LastOnesTest extends FeatureTestCase
     {
         $this->garden->visits()->create(['on' => (string) Today::day()->minus(60)]);
         $this->garden->visits()->create(['on' => (string) Today::day()->minus(61)]);
-        $calendar = (string) $this->actingAs($this->planner())->get('/export/calendar')->getContent();
+        $calendar = (string) $this->actingAs($this->planner())->get('/export/calendar')->streamedContent();
         self::assertSame(1, substr_count($calendar, 'BEGIN:VEVENT'));
         self::assertStringContainsString('20261222', $calendar);
     }

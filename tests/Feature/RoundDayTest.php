@@ -56,6 +56,19 @@ final class RoundDayTest extends FeatureTestCase
         $this->actingAs($this->planner())->get('/plan?week=2027-02-20')->assertSee("data-visit=\"$second->id\"", false);
     }
 
+    public function test_a_day_of_more_visits_than_a_list_holds_shows_every_stop(): void
+    {
+        foreach (range(1, 14) as $number) {
+            $this->garden = Garden::factory()->create(['name' => "Garden $number", 'crew_id' => $this->crew->id]);
+            $this->wisteria = Plant::factory()->create(['garden_id' => $this->garden->id]);
+            $this->visit('2027-02-20');
+        }
+        $page = $this->actingAs($this->hand())->get('/round')->assertOk()->assertSee('That is', false);
+        foreach (Visit::query()->pluck('id') as $visit) {
+            $page->assertSee("/visits/$visit\"", false);
+        }
+    }
+
     public function test_a_crew_without_a_visit_today_is_told_so(): void
     {
         $this->actingAs($this->hand())->get('/round')->assertOk()->assertSee('No visit today');

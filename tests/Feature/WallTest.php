@@ -32,7 +32,7 @@ final class WallTest extends FeatureTestCase
         DB::table('gardens')->delete();
         DB::table('crews')->delete();
         DB::table('firms')->delete();
-        $this->app->make(FirmSeeder::class)->fill(5, 20);
+        $this->app->make(FirmSeeder::class)->fill(5, 20, 2);
         $this->today = Day::parse('2027-02-20');
     }
 

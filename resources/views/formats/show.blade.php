@@ -8,8 +8,8 @@
         <x-part name="anew" />
         <div class="said" role="status" x-data="anew"><span>{{ match ($import->status) {
             Import::READING => 'Being read', Import::WRITING => 'Being taken in',
-            Import::TAKING_BACK => 'Being taken back', default => 'Stopped; what is in is being taken out again' } }}: {{
-            number_format($import->came()) }} lines so far.<br><progress
+            Import::TAKING_BACK => 'Being taken back', default => 'Stopped; what is in is being taken out again'
+            } }}: {{ number_format($import->came()) }} lines so far.<br><progress
             class="w-100" aria-label="How far it is" @if ($import->status !== Import::READING) max="{{ $import->new +
             $import->changed }}" value="{{ $import->came() }}" @endif></progress></span><a class="btn btn-quiet"
             href="{{ route('files.show', $import) }}">Look again</a></div>
@@ -32,7 +32,8 @@
         @if ($import->status === Import::DONE)
             <div class="said" role="status"><span>@if ($in < $import->new + $import->changed){{ number_format($in) }}
                 of {{ number_format($import->new + $import->changed) }} lines were taken in.@else
-                Taken in: {{ number_format($import->new) }} new, {{ number_format($import->changed) }} changed.@endif Who changed what shows each.</span>
+                Taken in: {{ number_format($import->new) }} new, {{ number_format($import->changed) }} changed.@endif
+                Who changed what shows each.</span>
                 <form method="post" action="{{ route('files.back', $import) }}">@csrf<button
                 class="btn btn-quiet">Undo</button></form></div>
         @elseif ($import->status === Import::TAKEN_BACK)

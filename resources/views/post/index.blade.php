@@ -25,5 +25,6 @@
             @else<p class="letter mb-0">{{ $letter->body }}</p>@endif
         </section>
     @endforeach
-    <x-pages :pages="$pages" what="letters" />
+    @if ($older)<p class="mt-3"><a class="btn btn-quiet" href="{{ route('post', [
+        ...request()->query(), 'before' => $older]) }}">Earlier</a></p>@endif
 </x-layout>

@@ -28,5 +28,7 @@
         </table>
         <p class="soft mt-2">Averages of what was logged as done; the bloom is that of the same season, where somebody
             noted it. Few lines say little: plants differ in age and place.</p>
+        @unless ($ready->isWhole())<p class="soft">{{ number_format($ready->stale) }} gardens are being worked out anew;
+            what was logged there last is not counted yet.</p>@endunless
     @endif
 </x-layout>

@@ -49,8 +49,9 @@
         <x-part name="anew" />
         <div class="said" role="status" x-data="anew">
             <span>After a change {{ number_format($ready->stale) }} of {{ number_format($ready->gardens) }} gardens
-                {{ $ready->stale === 1 ? 'is' : 'are' }} being worked out anew, and left out below until then.<br><progress class="w-100" max="{{ $ready->gardens }}"
-                value="{{ $ready->fresh() }}">{{ $ready->fresh() }} of {{ $ready->gardens }}</progress></span>
+                {{ $ready->stale === 1 ? 'is' : 'are' }} being worked out anew, and left out below until
+                then.<br><progress class="w-100" max="{{ $ready->gardens }}" value="{{ $ready->fresh() }}">{{
+                $ready->fresh() }} of {{ $ready->gardens }}</progress></span>
             <a class="btn btn-quiet" href="{{ request()->fullUrl() }}">Look again</a>
         </div>
     @endunless
