@@ -6,6 +6,7 @@ namespace Tests\Bench;
 
 use App\Bridge\CorePlants;
 use App\Clients\ClientLinks;
+use App\Due\DueKeeper;
 use App\Models\Crew;
 use App\Models\DraftStatus;
 use App\Models\Garden;
@@ -245,6 +246,9 @@ final class LivedYear
     /** Of all that is due by now each can be planned, and none asks for more than stands or runs away. */
     private function look(): void
     {
+        // As every page that offers them does it first.
+        $this->app->forgetScopedInstances();
+        $this->app->make(DueKeeper::class)->renewAll();
         $open = DB::table('season_tasks')->where('done', false)->whereNull('hands_off')
             ->where('opens', '<=', $this->today->number)->where('closes', '>=', $this->today->number)
             ->get(['garden_id', 'plant_id', 'task', 'season', 'minutes']);
