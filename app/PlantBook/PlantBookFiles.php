@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\PlantBook;
 
+use Closure;
 use PruningHook\Core\Amount\AmountRules;
 use PruningHook\Core\Bench\BenchCases;
 use PruningHook\Core\Calendar\Stations;
@@ -23,6 +24,7 @@ use PruningHook\Core\PlantBook\Sources;
 use PruningHook\Core\PlantBook\States;
 use PruningHook\Core\PlantBook\StationReader;
 use PruningHook\Core\Practice\SchoolQuestion;
+use ReflectionClass;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
 
@@ -34,6 +36,9 @@ final readonly class PlantBookFiles
 {
     /** Where the firm's own entries stand, in the words of a fault. */
     public const OWN = "the firm's own";
+
+    /** So many states of firms' own entries are kept beside the book's. */
+    private const OWN_KEPT = 20;
 
     public function __construct(
         private string $folder,
@@ -55,27 +60,77 @@ final readonly class PlantBookFiles
         [$questions, $cautions, $sources, $figures, $recipes, $caps, $states, $stations, $naming] =
             $this->general();
         $reader = KindReader::with($sources, $recipes, $stations);
-        $ours = [];
         $putAside = [];
-        foreach ($own as $id => $entry) {
-            try {
-                $kind = $this->own($entry, $entries, $reader);
-                PlantBook::check($kind, $questions, $cautions);
-                $with = [...$names, $id => KindNames::of($kind)];
-                $folded = PlantBook::folded($with);
-                [$names, $ours[$id]] = [$with, $kind];
-            } catch (Fault $fault) {
-                $putAside[$id] = $fault->getMessage();
-            }
+        if ($own !== []) {
+            [$ours, $folded, $written, $putAside] = $this->merged(
+                $own, $names, $folded, $entries,
+                static fn (Kind $kind) => PlantBook::check($kind, $questions, $cautions), $reader,
+            );
+            $names = [...$names, ...$ours];
+            $entries = [...$entries, ...$written];
         }
 
         return PlantBook::lazy(
             $names,
             $folded,
-            new WrittenKinds($entries, $ours, $reader),
+            new WrittenKinds($entries, $reader),
             $questions, $cautions, $sources, $figures, $recipes, $caps, $states, $stations, $naming,
             $putAside, $this->mark(),
         );
+    }
+
+    /**
+     * What the firm says of kinds, laid over the book's entries and held against the others once: whoever reads the
+     * book until the next correction finds it done.
+     *
+     * @param  non-empty-array<string, OwnEntry>  $own
+     * @param  array<string, KindNames>  $names
+     * @param  array<string, string>  $folded
+     * @param  array<string, array{string, array<array-key, mixed>}>  $entries
+     * @param  Closure(Kind): mixed  $check
+     * @return array{array<string, KindNames>, array<string, string>,
+     *     array<string, array{string, array<array-key, mixed>}>, array<string, string>} the names of those that hold,
+     *     what each folded name stands for, the entries, and why the others do not hold
+     */
+    private function merged(
+        array $own,
+        array $names,
+        array $folded,
+        array $entries,
+        Closure $check,
+        KindReader $reader,
+    ): array {
+        $cache = sprintf('%s/plant-own-%s.php', $this->cacheFolder, hash('xxh128', implode('|', [
+            $this->mark(), self::readers(), json_encode($own, JSON_THROW_ON_ERROR),
+        ])));
+        /**
+         * @var array{array<string, array{id: string, name: string, botanical: string, alsoCalled: list<string>,
+         *     habit: string}>, array<string, string>, array<string, array{string, array<array-key, mixed>}>,
+         *     array<string, string>}|int|false $kept another may have tidied it away since
+         */
+        $kept = is_file($cache) ? @include $cache : false;
+        if (is_array($kept)) {
+            return [array_map(static fn (array $each): KindNames => new KindNames(...$each), $kept[0]), ...array_slice(
+                $kept, 1,
+            )];
+        }
+        $ours = $written = $putAside = [];
+        foreach ($own as $id => $entry) {
+            try {
+                $complete = $this->own($entry, $entries);
+                $kind = $this->told(
+                    self::OWN, static fn (): Kind => AmountRules::check($reader->read(Entry::of($complete))), $complete,
+                );
+                $check($kind);
+                $folded = PlantBook::folded([...$names, ...$ours, $id => KindNames::of($kind)]);
+                [$ours[$id], $written[$id]] = [KindNames::of($kind), [self::OWN, $complete]];
+            } catch (Fault $fault) {
+                $putAside[$id] = $fault->getMessage();
+            }
+        }
+        $this->keepOwn($cache, [array_map(get_object_vars(...), $ours), $folded, $written, $putAside]);
+
+        return [$ours, $folded, $written, $putAside];
     }
 
     /**
@@ -100,27 +155,23 @@ final readonly class PlantBookFiles
     }
 
     /**
-     * What the firm says of a kind, laid over the entry it corrects or is like, and read.
+     * What the firm says of a kind, laid over the entry it corrects or is like.
      *
      * @param  array<string, array{string, array<array-key, mixed>}>  $entries  as `compiled` has them
+     * @return array<array-key, mixed>
      *
-     * @throws Fault when it is like a kind that is not there, or cannot be read
+     * @throws Fault when it is like a kind that is not there
      */
-    private function own(OwnEntry $own, array $entries, KindReader $reader): Kind
+    private function own(OwnEntry $own, array $entries): array
     {
         $like =
             $entries[$own->like ?? $own->kind][1] ??
             throw new Fault(sprintf('%s %s: there is no kind "%s"', self::OWN, $own->kind, $own->like ?? $own->kind));
-        $entry = [
+
+        return [
             ...Inheritance::correct([...$like, 'also' => $own->like === null ? $like['also'] ?? [] : []], $own->entry),
             'id' => $own->kind,
         ];
-
-        return $this->told(
-            self::OWN,
-            static fn (): Kind => AmountRules::check($reader->read(Entry::of($entry))),
-            $entry,
-        );
     }
 
     /**
@@ -368,15 +419,42 @@ final readonly class PlantBookFiles
         return is_array($data) ? $data : throw new Fault(basename($path).': nothing in it');
     }
 
+    /** What reads the entries: what another version of it found right is looked at anew. */
+    private static function readers(): string
+    {
+        return implode(' ', array_map(
+            static fn (string $path): int => (int) filemtime($path),
+            glob(dirname((string) (new ReflectionClass(KindReader::class))->getFileName()).'/*.php') ?: [],
+        ));
+    }
+
+    /**
+     * Firms that are served from one folder each have theirs: the latest few are kept.
+     *
+     * @param  array<array-key, mixed>  $what
+     */
+    private function keepOwn(string $cache, array $what): void
+    {
+        $others = glob("$this->cacheFolder/plant-own-*.php") ?: [];
+        usort($others, static fn (string $a, string $b): int => (int) @filemtime($b) <=> (int) @filemtime($a));
+        array_map(static fn (string $old): bool => @unlink($old), array_slice($others, self::OWN_KEPT));
+        $this->put($cache, $what);
+    }
+
     /** @param  array<array-key, mixed>  $what */
     private function keep(string $cache, array $what): void
     {
         // What an older state of the book left behind: `plant-book-<mark>.php` or `plant-kinds-<mark>.php`.
-        foreach (
-            array_diff(glob(dirname($cache).'/'.substr(basename($cache), 0, 12).'*.php') ?: [], [$cache]) as $old
-        ) {
+        $state = (string) preg_replace('/[0-9a-f]{32}\.php$/', '', $cache);
+        foreach (array_diff(glob("$state*.php") ?: [], [$cache]) as $old) {
             @unlink($old);
         }
+        $this->put($cache, $what);
+    }
+
+    /** @param  array<array-key, mixed>  $what */
+    private function put(string $cache, array $what): void
+    {
         // Written aside and renamed, so that a second process never reads half a file.
         $aside = $cache.'.'.getmypid();
         if (is_writable($this->cacheFolder)

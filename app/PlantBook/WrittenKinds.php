@@ -10,27 +10,18 @@ use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\KindReader;
 use PruningHook\Core\PlantBook\KindSource;
 
-/**
- * Kinds as they are written in the plant book's files, each read when it is asked for; the firm's own are read already.
- */
+/** Kinds as they are written in the plant book's files, or by the firm: each is read when it is asked for. */
 final readonly class WrittenKinds implements KindSource
 {
     /**
      * @param  array<string, array{string, array<array-key, mixed>}>  $entries  file and complete entry, by id
-     * @param  array<string, Kind>  $ours  the firm's own, by id
      */
-    public function __construct(
-        private array $entries,
-        private array $ours,
-        private KindReader $reader,
-    ) {
+    public function __construct(private array $entries, private KindReader $reader)
+    {
     }
 
     public function kind(string $id): Kind
     {
-        if (isset($this->ours[$id])) {
-            return $this->ours[$id];
-        }
         [$file, $entry] = $this->entries[$id];
         try {
             return $this->reader->read(Entry::of($entry));

@@ -50,6 +50,21 @@ final readonly class KeptTasks
     }
 
     /**
+     * In the order of a list: the first to close first. What is coming is found by its closing day too, and not by its
+     * opening: of tens of thousands that open within weeks a list shows the first dozen.
+     */
+    public static function listed(Builder $tasks, Urgency $urgency, Day $today): Builder
+    {
+        $now = $today->number;
+        $tasks = $urgency === Urgency::Coming
+            ? $tasks->where('season_tasks.done', false)->where('closes', '>', $now)
+                ->whereRaw('opens + 0 between ? and ?', [$now + 1, $now + DueTask::COMING_DAYS])
+            : self::urgent($tasks, $urgency, $today);
+
+        return $tasks->orderBy('closes')->orderBy('season_tasks.id');
+    }
+
+    /**
      * Due tasks with their plants, gardens, planned visits and what the weather holds.
      *
      * @param  Builder  $tasks  on season_tasks

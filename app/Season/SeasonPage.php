@@ -13,8 +13,11 @@ use PruningHook\Core\Drawing\Mark;
 /** What presses in all gardens, list by list, and the wall. */
 final readonly class SeasonPage extends Page
 {
+    /** So many hits of a word are counted. */
+    public const MOST = 1000;
+
     /**
-     * @param  array<string, int>  $counts  by urgency
+     * @param  array<string, int>  $counts  by urgency; of a word's hits one more than are counted stands for more
      * @param  array<string, list<DueRow>>  $lists  by urgency
      * @param  ?Pages  $pages  where one urgency is asked for
      * @param  list<Mark>  $months

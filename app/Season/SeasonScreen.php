@@ -7,7 +7,9 @@ namespace App\Season;
 use App\Due\DueKeeper;
 use App\Support\Pages;
 use App\Support\Reading;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Strip;
 
@@ -33,12 +35,10 @@ final readonly class SeasonScreen
             $lists = [];
             $pages = null;
             foreach (KeptTasks::URGENCIES as $urgency) {
-                $tasks = KeptTasks::urgent(
-                    $filter->narrow(KeptTasks::query($ready), 'season_tasks'),
-                    $urgency,
-                    $today,
+                $tasks = $filter->narrow(KeptTasks::query($ready), 'season_tasks');
+                $counts[$urgency->value] = self::counted(
+                    KeptTasks::urgent(clone $tasks, $urgency, $today), $filter->text !== '',
                 );
-                $counts[$urgency->value] = (clone $tasks)->count();
                 if ($filter->show === $urgency) {
                     $pages = Pages::of($request, $counts[$urgency->value], self::LISTED_ALONE, 'list');
                 }
@@ -46,9 +46,7 @@ final readonly class SeasonScreen
                     $counts[$urgency->value] === 0 || ($filter->show !== null && $filter->show !== $urgency)
                         ? []
                         : $this->tasks->rows(
-                            $tasks
-                                ->orderBy('closes')
-                                ->orderBy('season_tasks.id')
+                            KeptTasks::listed($tasks, $urgency, $today)
                                 ->limit($pages->per ?? self::LISTED)
                                 ->offset($pages?->offset() ?? 0),
                             $today,
@@ -61,6 +59,14 @@ final readonly class SeasonScreen
                 $this->wall->show($filter, $request, $today, $ready),
             );
         });
+    }
+
+    /** A word may stand in tens of thousands: so many are counted, and more are told as more. */
+    private static function counted(Builder $tasks, bool $isFound): int
+    {
+        return $isFound
+            ? DB::query()->fromSub($tasks->select('season_tasks.id')->limit(SeasonPage::MOST + 1), 'some')->count()
+            : $tasks->count();
     }
 
     /**

@@ -21,7 +21,7 @@ final readonly class Weight
 {
     /**
      * @param  list<string>  $keys  of the groups asked for
-     * @return array<string, array<int, array{int, int}>> open and best, by group and first day of the step
+     * @return array<array-key, array<int, array{int, int}>> open and best, by group and first day of the step
      */
     public function of(SeasonFilter $filter, array $keys, Day $today, Readiness $ready): array
     {
@@ -35,11 +35,16 @@ final readonly class Weight
 
     /**
      * @param  list<string>  $keys
-     * @return array<string, array<int, array{int, int}>>
+     * @return array<array-key, array<int, array{int, int}>>
      */
     private function kept(SeasonFilter $filter, array $keys, Day $today, Readiness $ready): array
     {
         $span = $filter->zoom->span($today);
+        if ($filter->by === Grouping::Crew && $filter->garden === null && $ready->isWhole()) {
+            return CrewWeeks::of(
+                array_map(intval(...), $keys), $span->from->monday()->number, $span->to->number,
+            );
+        }
         $weeks = $filter
             ->narrowGardens(
                 $ready->keepFresh(DB::table('kept_weeks'), 'kept_weeks.garden_id'),
@@ -87,7 +92,7 @@ final readonly class Weight
      * through it does for all steps, and there are no more of them than a few hundred windows however large the firm.
      *
      * @param  list<string>  $keys
-     * @return array<string, array<int, array{int, int}>>
+     * @return array<array-key, array<int, array{int, int}>>
      */
     private function counted(SeasonFilter $filter, array $keys, Day $today, Readiness $ready): array
     {

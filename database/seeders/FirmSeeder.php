@@ -346,9 +346,9 @@ final class FirmSeeder
             }
             // What fell within the last week is left for the planner.
             if ($on->isBefore($today->minus(6))) {
-                // In one garden of three the last weeks' work was not logged.
+                // In one garden of ten the last weeks' work was not logged.
                 $this->visit(
-                    $garden, $crew, $on, $together, $index % 3 !== 1 || $on->isBefore($today->minus(45)), $today,
+                    $garden, $crew, $on, $together, $index % 10 !== 1 || $on->isBefore($today->minus(45)), $today,
                 );
             } elseif (! $on->isBefore($today)) {
                 $this->visit(

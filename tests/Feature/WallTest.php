@@ -12,6 +12,7 @@ use App\Season\KeptTasks;
 use App\Season\SeasonFilter;
 use App\Season\Weight;
 use Database\Seeders\FirmSeeder;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -114,6 +115,52 @@ final class WallTest extends FeatureTestCase
             '/?q=rose',
             '/?by=kind&zoom=month',
         ]);
+    }
+
+    public function test_the_weeks_of_crews_are_added_up_once_and_again_as_soon_as_a_garden_of_theirs_changes(): void
+    {
+        $keeper = $this->app->make(DueKeeper::class);
+        $filter = SeasonFilter::from(Request::create('/?by=crew'), $this->app->make(PlantBook::class));
+        $crews = array_map(strval(...), Crew::query()->pluck('id')->all());
+        Garden::factory()->create(['crew_id' => null]);
+        $weights = function () use ($keeper, $filter, $crews): array {
+            return $this->app->make(Weight::class)->of($filter, [...$crews, '0'], $this->today, $keeper->ready());
+        };
+        $first = $weights();
+        $asked = 0;
+        DB::listen(static function (QueryExecuted $query) use (&$asked): void {
+            $asked += str_contains($query->sql, 'kept_weeks') && str_starts_with($query->sql, 'select') ? 1 : 0;
+        });
+        self::assertSame($first, $weights());
+        self::assertSame(0, $asked);
+        $task = DB::table('season_tasks')->where('done', false)->where('opens', '<=', $this->today->number)
+            ->where('closes', '>=', $this->today->number)->first();
+        Plant::query()->findOrFail($task?->plant_id)->delete();
+        $then = $weights();
+        self::assertGreaterThan(0, $asked);
+        $monday = $this->today->monday()->number;
+        self::assertLessThan($first[$crews[0]][$monday][0], $then[$crews[0]][$monday][0]);
+    }
+
+    public function test_hits_of_a_word_are_counted_to_a_thousand(): void
+    {
+        $this->actingAs($this->planner());
+        $this->app->make(DueKeeper::class)->renewAll();
+        $rows = DB::table('season_tasks')->where('done', false)->where('opens', '>', $this->today->number)
+            ->where('opens', '<', $this->today->number + 40)->limit(1)->get();
+        self::assertCount(1, $rows);
+        $row = (array) $rows[0];
+        unset($row['id']);
+        foreach (range(1, 11) as $hundred) {
+            DB::table('season_tasks')->insert(array_map(static fn (int $nth): array => [
+                ...$row, 'task' => "more-$hundred-$nth",
+            ], range(1, 100)));
+        }
+        $label = DB::table('plants')->where('id', $row['plant_id'])->value('label');
+        $page = $this->get('/?q='.urlencode((string) $label))->assertOk()->assertSee('1,000+')
+            ->assertSee('The first 1,000, ');
+        $page = $this->get('/?show=coming&list=99&q='.urlencode((string) $label))->assertOk();
+        $page->assertSee('1,000+')->assertSee('of 1,001 tasks');
     }
 
     public function test_a_page_of_the_wall_shows_twenty_groups_and_says_how_many_there_are(): void

@@ -10,8 +10,10 @@
             @foreach ($names as $key => $name)
                 <a href="{{ route('season', [...request()->except(['show', 'list', 'groups']), ...($filter->show?->value
                     === $key ? [] : ['show' => $key])]) }}" @if ($filter->show?->value === $key) aria-current="true"
-                    @endif><b>{{ $counts[$key] }}</b>{{ ['closing' => 'closing', 'missed' => 'passed', 'open' => 'open',
-                    'coming' => 'coming'][$key] }}{{ $ready->isWhole() ? '' : ' so far' }}</a>
+                    @endif><b>{{ $filter->text !== '' && $counts[$key] > App\Season\SeasonPage::MOST
+                    ? number_format(App\Season\SeasonPage::MOST).'+' : $counts[$key] }}</b>{{ ['closing' => 'closing',
+                    'missed' => 'passed', 'open' => 'open', 'coming' => 'coming'][$key]
+                    }}{{ $ready->isWhole() ? '' : ' so far' }}</a>
             @endforeach
         </p>
     </div>
@@ -74,8 +76,10 @@
                     <x-due-list :rows="$lists[$key]" />
                     @if ($pages && $filter->show)<x-pages :pages="$pages" what="tasks, by closing" />
                     @elseif ($counts[$key] > count($lists[$key]))<p class="mt-2"><a href="{{ route('season',
-                        [...request()->except(['groups']), 'show' => $key]) }}">All {{ number_format($counts[$key]) }},
-                        {{ lcfirst($name) }}</a></p>@endif
+                        [...request()->except(['groups']), 'show' => $key]) }}">{{ $filter->text !== ''
+                        && $counts[$key] > App\Season\SeasonPage::MOST
+                        ? 'The first '.number_format(App\Season\SeasonPage::MOST)
+                        : 'All '.number_format($counts[$key]) }}, {{ lcfirst($name) }}</a></p>@endif
                 </section>
             @endforeach
             @unless ($any)

@@ -63,6 +63,35 @@ final class LazyBookTest extends TestCase
         $book->kind('grey-lilac');
     }
 
+    public function test_what_the_firm_says_is_merged_once_and_read_from_then_on(): void
+    {
+        $lost = 'lost-'.bin2hex(random_bytes(4));
+        $read = static fn (string $note): PlantBook => self::read([
+            'lilac' => new OwnEntry('lilac', null, ['vigour' => $note]),
+            $lost => new OwnEntry($lost, 'no-such-kind', []),
+        ]);
+        $files = static fn (): array => array_values(array_filter(
+            (array) glob(sys_get_temp_dir().'/plant-own-*.php'),
+            static fn (mixed $file): bool => str_contains((string) file_get_contents((string) $file), $lost),
+        ));
+        $first = $read('weak');
+        self::assertSame(Vigour::Weak, $first->kind('lilac')->vigour);
+        [$kept] = $files();
+        // What is found beside the book is taken as it is.
+        file_put_contents((string) $kept, str_replace('no-such-kind', 'kept', (string) file_get_contents((string) $kept)));
+        $again = $read('weak');
+        self::assertStringContainsString('"kept"', $again->putAside[$lost]);
+        self::assertEquals($first->kind('lilac'), $again->kind('lilac'));
+        self::assertSame($first->names['lilac']->name, $again->names['lilac']->name);
+        // Another correction is merged anew, and so is one that was tidied away or cut short.
+        self::assertSame(Vigour::Strong, $read('strong')->kind('lilac')->vigour);
+        unlink((string) $kept);
+        self::assertStringContainsString('no-such-kind', $read('weak')->putAside[$lost]);
+        file_put_contents((string) $kept, '');
+        self::assertStringContainsString('no-such-kind', $read('weak')->putAside[$lost]);
+        array_map(static fn (mixed $file): bool => unlink((string) $file), $files());
+    }
+
     public function test_the_mark_changes_with_the_book_and_only_then(): void
     {
         $folder = sys_get_temp_dir().'/book-'.bin2hex(random_bytes(4));
