@@ -11,6 +11,7 @@ use App\Models\CrewDayOff;
 use App\Models\Firm;
 use App\Support\Asked;
 use App\Support\Controller;
+use App\Support\Pages;
 use App\Support\Say;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
@@ -21,11 +22,15 @@ use PruningHook\Core\Calendar\Day;
 
 final class CrewController extends Controller
 {
-    public function index(): View
+    private const ON_A_PAGE = 20;
+
+    public function index(Request $request): View
     {
-        return view('crews.index', [
-            'crews' => Crew::query()->with('members')->orderBy('name')->get(), 'firm' => Firm::ours(),
-        ]);
+        $pages = Pages::of($request, Crew::query()->count(), self::ON_A_PAGE);
+        $crews = Crew::query()->with('members');
+        $crews->orderBy('name')->orderBy('id')->limit($pages->per)->offset($pages->offset());
+
+        return view('crews.index', ['crews' => $crews->get(), 'pages' => $pages, 'firm' => Firm::ours()]);
     }
 
     public function create(): View

@@ -35,33 +35,45 @@ final readonly class KeptTasks
     /** Tasks that stand so today, as `DueTask` has it. */
     public static function urgent(Builder $tasks, Urgency $urgency, Day $today): Builder
     {
+        return self::standing($tasks, $urgency, $today, 'opens');
+    }
+
+    /**
+     * The same where the index of a garden or of the closing days is to be gone by, and not that of the opening days:
+     * written as a sum, they lead nowhere.
+     */
+    public static function urgentAmong(Builder $tasks, Urgency $urgency, Day $today): Builder
+    {
+        return self::standing($tasks, $urgency, $today, 'opens + 0');
+    }
+
+    private static function standing(Builder $tasks, Urgency $urgency, Day $today, string $opens): Builder
+    {
         $now = $today->number;
         $tasks->where('season_tasks.done', false);
 
         return match ($urgency) {
             Urgency::Closing => $tasks
                 ->whereBetween('closes', [$now, $now + DueTask::CLOSING_DAYS])
-                ->where('opens', '<=', $now),
+                ->whereRaw("$opens <= ?", [$now]),
             Urgency::Missed => $tasks->whereBetween('closes', [$now - DueTask::MISSED_DAYS, $now - 1]),
-            Urgency::Open => $tasks->where('closes', '>', $now + DueTask::CLOSING_DAYS)->where('opens', '<=', $now),
-            Urgency::Coming => $tasks->whereBetween('opens', [$now + 1, $now + DueTask::COMING_DAYS]),
+            Urgency::Open => $tasks
+                ->where('closes', '>', $now + DueTask::CLOSING_DAYS)
+                ->whereRaw("$opens <= ?", [$now]),
+            Urgency::Coming => $tasks
+                ->where('closes', '>', $now)
+                ->whereRaw("$opens between ? and ?", [$now + 1, $now + DueTask::COMING_DAYS]),
             default => $tasks->whereRaw('1 = 0'),
         };
     }
 
     /**
-     * In the order of a list: the first to close first. What is coming is found by its closing day too, and not by its
-     * opening: of tens of thousands that open within weeks a list shows the first dozen.
+     * In the order of a list: the first to close first. Of tens of thousands that open within weeks it shows the first
+     * dozen, which the index of the closing days leads to.
      */
     public static function listed(Builder $tasks, Urgency $urgency, Day $today): Builder
     {
-        $now = $today->number;
-        $tasks = $urgency === Urgency::Coming
-            ? $tasks->where('season_tasks.done', false)->where('closes', '>', $now)
-                ->whereRaw('opens + 0 between ? and ?', [$now + 1, $now + DueTask::COMING_DAYS])
-            : self::urgent($tasks, $urgency, $today);
-
-        return $tasks->orderBy('closes')->orderBy('season_tasks.id');
+        return self::urgentAmong($tasks, $urgency, $today)->orderBy('closes')->orderBy('season_tasks.id');
     }
 
     /**

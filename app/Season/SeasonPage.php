@@ -9,12 +9,13 @@ use App\Support\Page;
 use App\Support\Pages;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Mark;
+use PruningHook\Core\Drawing\Pressure;
 
 /** What presses in all gardens, list by list, and the wall. */
 final readonly class SeasonPage extends Page
 {
     /** So many hits of a word are counted. */
-    public const MOST = 1000;
+    public const MOST = Pressure::MANY;
 
     /**
      * @param  array<string, int>  $counts  by urgency; of a word's hits one more than are counted stands for more

@@ -114,16 +114,26 @@ final readonly class Wall
         return $filter->narrowGardens($kept, 'kept_gardens.garden_id')->sum('plants') > self::FOLDED_ABOVE;
     }
 
-    /** The plants that are shown: plant_id, garden_id and kind of each, as `kept_plants` names them. */
-    private function plants(SeasonFilter $filter, Day $today, Readiness $ready): Builder
+    /**
+     * The plants that are shown: plant_id, garden_id and kind of each, as `kept_plants` names them.
+     *
+     * @param  ?string  $of  the column that names the one garden they are of
+     */
+    private function plants(SeasonFilter $filter, Day $today, Readiness $ready, ?string $of = null): Builder
     {
         if ($filter->show === null) {
-            return $filter->narrow(
+            $plants = $filter->narrow(
                 $ready->keepFresh(DB::table('kept_plants'), 'kept_plants.garden_id'),
                 'kept_plants',
             );
+
+            return $of === null ? $plants : $plants->whereColumn('kept_plants.garden_id', $of);
         }
-        $tasks = KeptTasks::urgent($filter->narrow(KeptTasks::query($ready), 'season_tasks'), $filter->show, $today);
+        $tasks = $filter->narrow(KeptTasks::query($ready), 'season_tasks');
+        if ($of !== null) {
+            return KeptTasks::urgentAmong($tasks, $filter->show, $today)->whereColumn('season_tasks.garden_id', $of);
+        }
+        KeptTasks::urgent($tasks, $filter->show, $today);
 
         return DB::query()->fromSub(
             $tasks->select(['season_tasks.plant_id', 'season_tasks.garden_id', 'season_tasks.kind'])->distinct(),
@@ -149,6 +159,9 @@ final readonly class Wall
 
             return [array_slice($all, $pages->offset(), $pages->per), $pages];
         }
+        if (! $filter->isOfGardens()) {
+            return $this->gardensFound($filter, $request, $today, $ready);
+        }
         $gardens = $this->perGarden($filter, $today, $ready)->orderBy('gardens.name')->orderBy('gardens.id');
         $asked = Pages::asked($request, 'groups');
         // How many there are comes along with each row, so that what is narrowed is narrowed once.
@@ -163,6 +176,32 @@ final readonly class Wall
         $headings = [];
         foreach ($rows->isEmpty() ? $gardens->limit($pages->per)->offset($pages->offset())->get() : $rows as $row) {
             $headings[] = ['key' => (string) $row->id, 'heading' => $row->name, 'plants' => (int) $row->plants];
+        }
+
+        return [$headings, $pages];
+    }
+
+    /**
+     * Gardens with any plant that is shown, in their order; its plants are counted for those of the page alone.
+     *
+     * @return array{list<array{key: string, heading: string, plants: int}>, Pages}
+     */
+    private function gardensFound(SeasonFilter $filter, Request $request, Day $today, Readiness $ready): array
+    {
+        $gardens = DB::table('gardens')->whereExists(
+            $this->plants($filter, $today, $ready, 'gardens.id')->select(DB::raw('1')),
+        );
+        $pages = Pages::of($request, (clone $gardens)->count(), self::GROUPS, 'groups');
+        $shown = $gardens->orderBy('gardens.name')->orderBy('gardens.id')->limit($pages->per)
+            ->offset($pages->offset())->pluck('gardens.name', 'gardens.id');
+        $counts = $this->plants($filter, $today, $ready)->whereIn('kept_plants.garden_id', $shown->keys()->all())
+            ->select('kept_plants.garden_id')->selectRaw('count(*) as plants')->groupBy('kept_plants.garden_id')
+            ->pluck('plants', 'garden_id');
+        $headings = [];
+        foreach ($shown as $id => $name) {
+            $headings[] = [
+                'key' => (string) $id, 'heading' => (string) $name, 'plants' => (int) ($counts[$id] ?? 0),
+            ];
         }
 
         return [$headings, $pages];
@@ -246,7 +285,10 @@ final readonly class Wall
             $groups[] = [
                 'key' => $urgency->value,
                 'heading' => Grouping::pressing($urgency),
-                'plants' => $tasks->distinct()->count('season_tasks.plant_id'),
+                // As many as are told: of tens of thousands no more.
+                'plants' => DB::query()->fromSub(
+                    $tasks->select('season_tasks.plant_id')->distinct()->limit(Pressure::MANY + 1), 'some',
+                )->count(),
             ];
         }
 

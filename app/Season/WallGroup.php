@@ -20,4 +20,9 @@ final readonly class WallGroup
         public ?Pressure $pressure,
     ) {
     }
+
+    public function counted(): string
+    {
+        return Pressure::many($this->plants);
+    }
 }

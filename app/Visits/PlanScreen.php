@@ -95,13 +95,14 @@ final readonly class PlanScreen
                 ->where('done', false)
                 ->where('closes', '>=', $today->number - DueTask::MISSED_DAYS)
                 ->where(static function (Builder $any) use ($today, $chosen): void {
-                    $any->where('opens', '<=', $today->number + Basis::PLANNED_AHEAD);
+                    // Written as a sum, so that the garden's own index is gone by and not that of all days.
+                    $any->whereRaw('opens + 0 <= ?', [$today->number + Basis::PLANNED_AHEAD]);
                     foreach (self::choices($chosen) as $choice) {
                         $any->orWhere(static fn (Builder $one): Builder => $one->where('plant_id', $choice->plant)
                             ->where('task', $choice->task)->where('season', $choice->season));
                     }
                 })
-                ->orderBy('opens')
+                ->orderByRaw('opens + 0')
                 ->orderBy('id'),
             $today,
         );

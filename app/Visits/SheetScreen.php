@@ -25,6 +25,7 @@ use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\Sun;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\PlantBook\PlantBook;
+use stdClass;
 
 /** What the sheet of a visit shows. */
 final readonly class SheetScreen
@@ -147,10 +148,10 @@ final readonly class SheetScreen
         $this->keeper->ensure([$visit->garden_id]);
         $rows = DB::table('season_tasks')
             ->whereIn('plant_id', $visit->tasks->pluck('plant_id')->unique()->all())
-            ->where('done', false)
-            ->where('opens', '>', $today->number)
-            ->orderBy('opens')
-            ->get(['plant_id', 'name', 'opens'])
+            ->get(['plant_id', 'name', 'opens', 'done'])
+            // Told apart here, so that the plants' own index is gone by and not that of all days.
+            ->filter(static fn (stdClass $row): bool => ! (bool) $row->done && (int) $row->opens > $today->number)
+            ->sortBy('opens')
             ->groupBy('plant_id');
         $again = [];
         foreach ($visit->tasks as $task) {

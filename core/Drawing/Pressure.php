@@ -13,6 +13,9 @@ use PruningHook\Core\Calendar\Span;
  */
 final readonly class Pressure
 {
+    /** Where plants are counted no further, one more than this stands for all that are more. */
+    public const MANY = 1000;
+
     /** Stretches up to this long are counted by days. */
     private const BY_DAY = 45;
 
@@ -30,6 +33,12 @@ final readonly class Pressure
         public ?float $today,
         public string $says,
     ) {
+    }
+
+    /** "12", "2,340", or "1,000+" where they were counted no further. */
+    public static function many(int $plants): string
+    {
+        return $plants === self::MANY + 1 ? number_format(self::MANY).'+' : number_format($plants);
     }
 
     /** Days of one step: 1 or 7. Weeks begin on a Monday. */
@@ -116,15 +125,16 @@ final readonly class Pressure
     /** @param  list<PressureStep>  $steps */
     private static function inWords(array $steps, int $step, int $plants): string
     {
+        $plants = self::many($plants).($plants === 1 ? ' plant' : ' plants');
         $busiest = null;
         foreach ($steps as $each) {
             $busiest = $busiest === null || $each->best > $busiest->best ? $each : $busiest;
         }
 
         return $busiest === null || $busiest->best === 0
-            ? sprintf('%d plants, nothing at its best in these days', $plants)
+            ? "$plants, nothing at its best in these days"
             : sprintf(
-                '%d plants; most at their best %s %s: %d %s, and %d open',
+                '%s; most at their best %s %s: %d %s, and %d open',
                 $plants,
                 $step === 1 ? 'on' : 'in the week of',
                 $busiest->from->inWords(),

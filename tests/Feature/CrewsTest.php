@@ -17,6 +17,15 @@ final class CrewsTest extends FeatureTestCase
         'week' => [1 => ['from' => '07:30', 'to' => '15:00'], 6 => ['from' => '', 'to' => '']],
     ];
 
+    public function test_crews_stand_in_pages(): void
+    {
+        foreach (range(1, 21) as $number) {
+            Crew::query()->create(['name' => "Crew $number"]);
+        }
+        $this->actingAs($this->planner())->get('/crews')->assertOk()->assertSee('1 to 20 of 22 crews');
+        $this->get('/crews?page=2')->assertOk()->assertSee('21 to 22 of 22 crews');
+    }
+
     public function test_a_crew_is_added_and_changed(): void
     {
         $this->actingAs($this->planner())->post('/crews', self::FACTS)->assertRedirect('/crews');

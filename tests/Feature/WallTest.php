@@ -14,6 +14,7 @@ use App\Season\Weight;
 use Database\Seeders\FirmSeeder;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PruningHook\Core\Calendar\Day;
@@ -161,6 +162,45 @@ final class WallTest extends FeatureTestCase
             ->assertSee('The first 1,000, ');
         $page = $this->get('/?show=coming&list=99&q='.urlencode((string) $label))->assertOk();
         $page->assertSee('1,000+')->assertSee('of 1,001 tasks');
+    }
+
+    public function test_gardens_are_found_with_as_many_plants_as_stand_so(): void
+    {
+        $this->actingAs($this->planner());
+        foreach (['bush-rose' => 70, 'wisteria' => 90] as $kind => $count) {
+            Plant::factory()->count($count)->create([
+                'garden_id' => Garden::factory()->create(['name' => "All of $kind"])->id, 'kind' => $kind,
+                'label' => "One $kind",
+            ]);
+        }
+        $this->app->make(DueKeeper::class)->renewAll();
+        $folded = 0;
+        foreach (['show=coming', 'show=open', 'kind=wisteria', 'q=wisteria', 'show=open&kind=wisteria'] as $asked) {
+            $filter = SeasonFilter::from(Request::create("/?$asked"), $this->app->make(PlantBook::class));
+            $rows = $filter->narrow(
+                DB::table($filter->show === null ? 'kept_plants' : 'season_tasks'),
+                $filter->show === null ? 'kept_plants' : 'season_tasks',
+            );
+            if ($filter->show !== null) {
+                KeptTasks::urgent($rows, $filter->show, $this->today);
+            }
+            $plants = $rows->get(['plant_id', 'garden_id'])->groupBy('garden_id')
+                ->map(static fn (Collection $its): int => $its->pluck('plant_id')->unique()->count());
+            self::assertNotEmpty($plants->all(), $asked);
+            $page = (string) $this->get("/?$asked")->assertOk()->getContent();
+            if (! str_contains($page, 'class="fold"')) {
+                continue;
+            }
+            $folded++;
+            foreach ($plants as $garden => $count) {
+                self::assertMatchesRegularExpression(
+                    '~<b>'.preg_quote(e(DB::table('gardens')->where('id', $garden)->value('name')), '~')
+                        ."</b>\\s*<span class=\"soft\">$count</span>~",
+                    $page, $asked,
+                );
+            }
+        }
+        self::assertGreaterThan(3, $folded);
     }
 
     public function test_a_page_of_the_wall_shows_twenty_groups_and_says_how_many_there_are(): void

@@ -19,6 +19,7 @@
             </li>
         @endforeach
     </ul>
+    <x-pages :pages="$pages" what="crews" />
     <h2>The depot and the record</h2>
     <p>Crew days begin and end here; ways are reckoned from it along the roads, 1.3 times as the crow flies, at 36 km an
         hour.</p>

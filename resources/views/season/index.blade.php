@@ -102,10 +102,10 @@
                     <details class="fold" x-data="fold(@js(route('season.group', [$group->key,
                         ...request()->except(['groups', 'list'])])))" @toggle="open">
                         <summary class="wall-row"><span><b>{{ $group->heading }}</b>
-                            <span class="soft">{{ $group->plants }}</span></span><x-pressure
+                            <span class="soft">{{ $group->counted() }}</span></span><x-pressure
                             :pressure="$group->pressure" :peak="$peak" /></summary>
                         <div x-ref="rows" aria-live="polite"><p class="soft">Fetching
-                            {{ $group->plants }} rows …</p></div>
+                            {{ $group->counted() }} rows …</p></div>
                     </details>
                 @else
                     <h3>{{ $group->heading }}</h3>
