@@ -23,4 +23,10 @@ final readonly class Limb
         public bool $isInsurance = false,
     ) {
     }
+
+    /** @return 'goes'|'insurance'|'new'|'last'|'old'|'dead' how it is drawn */
+    public function tone(): string
+    {
+        return $this->goes ? 'goes' : ($this->isInsurance ? 'insurance' : $this->wood);
+    }
 }

