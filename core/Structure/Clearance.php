@@ -59,10 +59,29 @@ final readonly class Clearance
             $next,
             $still,
         );
+        // The box that holds a moving part next season, and this one's, with half the air that counts as close.
+        $boxes = array_map(
+            fn (Segment $segment, array $line): array => [
+                min($segment->from->x, $segment->to->x) - $line[6] - $this->closeMm / 2,
+                max($segment->from->x, $segment->to->x) + $line[6] + $this->closeMm / 2,
+                min($segment->from->y, $segment->to->y) - $line[6] - $this->closeMm / 2,
+                max($segment->from->y, $segment->to->y) + $line[6] + $this->closeMm / 2,
+                min($segment->from->z, $segment->to->z) - $line[6] - $this->closeMm / 2,
+                max($segment->from->z, $segment->to->z) + $line[6] + $this->closeMm / 2,
+            ],
+            $then,
+            $lines,
+        );
         $rubs = [];
         foreach ($stems as $i => $a) {
+            [$axMin, $axMax, $ayMin, $ayMax, $azMin, $azMax] = $boxes[$i];
             [$ax, $ay, $az, $adx, $ady, $adz, $aHalf] = $lines[$i];
             for ($j = $i + 1, $count = count($stems); $j < $count; $j++) {
+                [$bxMin, $bxMax, $byMin, $byMax, $bzMin, $bzMax] = $boxes[$j];
+                if ($axMin > $bxMax || $bxMin > $axMax || $ayMin > $byMax || $byMin > $ayMax
+                    || $azMin > $bzMax || $bzMin > $azMax) {
+                    continue;
+                }
                 [$bx, $by, $bz, $bdx, $bdy, $bdz, $bHalf] = $lines[$j];
                 $rx = $ax - $bx;
                 $ry = $ay - $by;
