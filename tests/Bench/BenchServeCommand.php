@@ -66,13 +66,14 @@ final class BenchServeCommand extends Command
             ->where('visits.on', '>=', Office::DAY)->limit(200)->get(['visit_id', 'visit_tasks.id'])->all();
         DB::disconnect();
         $people = [];
-        foreach (range(1, max(self::CLIENTS) + self::PHONES) as $number) {
-            $people[$number] = new StormPerson($office->address(), self::PLANNER);
-            $people[$number]->signIn();
-        }
-        // Whatever is compiled on the first look is compiled.
-        foreach ([...$mix, Pages::EMPTY] as $page) {
-            $people[1]->fetch($page);
+        for ($number = 0; $number < max(self::CLIENTS) + self::PHONES; $number++) {
+            $person = new StormPerson($office->address(), self::PLANNER);
+            $person->signIn();
+            // Whatever is compiled on the first look is compiled.
+            foreach ($number === 0 ? [...$mix, Pages::EMPTY] : [] as $page) {
+                $person->fetch($page);
+            }
+            $people[] = $person;
         }
         $seconds = (float) $this->option('seconds');
         $failed = 0;

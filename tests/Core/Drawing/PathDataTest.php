@@ -18,14 +18,14 @@ final class PathDataTest extends TestCase
     {
         mt_srand(7);
         for ($round = 0; $round < 60; $round++) {
-            [$there, $back] = [[], []];
-            for ($point = 0; $point < 12; $point++) {
+            [$outline, $back] = [[new Spot(0, 300 * sin($round))], [new Spot(10, 300 * sin($round) - 30)]];
+            for ($point = 1; $point < 12; $point++) {
                 $x = 150.0 * $point;
                 $y = 300 * sin($point / 8 + $round) + mt_rand(-2, 2);
-                $there[] = new Spot($x, $y);
+                $outline[] = new Spot($x, $y);
                 array_unshift($back, new Spot($x + 10, $y - 30));
             }
-            $outline = [...$there, ...$back];
+            array_push($outline, ...$back);
             $path = (new PathData(self::UNIT_MM))->closed([$outline]);
             $drawn = self::points($path);
             self::assertStringEndsWith('Z', $path);
