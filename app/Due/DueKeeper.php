@@ -164,6 +164,7 @@ final readonly class DueKeeper
             if (SeenRevision::now() !== $basis->firmRevision) {
                 return false;
             }
+            self::fetch($kept);
             $before = DB::table('kept_gardens')->where('garden_id', $kept->garden)->value('digest');
             $ours = DB::table('kept_gardens')
                 ->where('garden_id', $kept->garden)
@@ -195,6 +196,23 @@ final readonly class DueKeeper
 
             return true;
         });
+    }
+
+    /**
+     * A plant that was moved here leaves nothing behind in the garden it came from, which is stale as well and may be
+     * worked out later.
+     */
+    private static function fetch(KeptGarden $kept): void
+    {
+        foreach (array_chunk(array_column($kept->plants, 'plant_id'), 500) as $plants) {
+            $moved = DB::table('kept_plants')->whereIn('plant_id', $plants)->where('garden_id', '!=', $kept->garden)
+                ->pluck('garden_id', 'plant_id')->all();
+            if ($moved !== []) {
+                DB::table('season_tasks')->whereIn('plant_id', array_keys($moved))->delete();
+                DB::table('kept_plants')->whereIn('plant_id', array_keys($moved))->delete();
+                DB::table('kept_gardens')->whereIn('garden_id', [...$moved, $kept->garden])->update(['digest' => '']);
+            }
+        }
     }
 
     /**

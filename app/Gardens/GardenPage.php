@@ -26,6 +26,7 @@ final readonly class GardenPage extends Page
      * @param  array<int, array{plant: Plant, strip: Strip, faults: list<string>}>  $strips
      * @param  Collection<int, Visit>  $coming
      * @param  Collection<int, Visit>  $past
+     * @param  bool  $hasMore  where more is due than stands here
      * @param  Pages  $pages  of the past ones
      */
     public function __construct(
@@ -40,6 +41,8 @@ final readonly class GardenPage extends Page
         public Collection $coming,
         public Collection $past,
         public Pages $pages,
+        public bool $hasMore,
+        public Pages $plantPages,
     ) {
     }
 }

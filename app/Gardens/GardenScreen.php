@@ -30,6 +30,11 @@ final readonly class GardenScreen
 
     private const PAST = 12;
 
+    /** Plants of one page, and tasks that are due: a park has thousands. */
+    private const PLANTS = 150;
+
+    private const DUE = 60;
+
     public function __construct(
         private DueKeeper $keeper,
         private KeptTasks $tasks,
@@ -52,12 +57,13 @@ final readonly class GardenScreen
             'visits',
         );
 
-        return Reading::together(function () use ($garden, $today, $span, $visits, $past): GardenPage {
-            $plants = $garden
-                ->plants()
-                ->get()
-                ->sortBy(static fn (Plant $plant): array => [$plant->bed ?? '', $plant->label])
-                ->values();
+        $pages = Pages::of($request, $garden->plants()->count(), self::PLANTS, 'plants');
+
+        return Reading::together(function () use ($garden, $today, $span, $visits, $past, $pages): GardenPage {
+            $query = Plant::query();
+            $query->where('garden_id', $garden->id)->orderBy('bed')->orderBy('label')->orderBy('id')
+                ->limit($pages->per)->offset($pages->offset());
+            $plants = $query->get();
             $years = $this->tasks->years($plants, $span, $today);
 
             // What was not logged on its day still waits, however long ago that was.
@@ -76,20 +82,24 @@ final readonly class GardenScreen
                 ->offset($past->offset())
                 ->get();
 
+            $rows = $this->tasks->rows(
+                DB::table('season_tasks')
+                    ->where('garden_id', $garden->id)
+                    ->where('closes', '>=', $today->minus(DueTask::MISSED_DAYS)->number)
+                    ->where('opens', '<=', $today->plus(DueTask::COMING_DAYS)->number)
+                    ->orderBy('closes')
+                    ->orderBy('id')
+                    ->limit(self::DUE + 1),
+                $today,
+            );
+
             return new GardenPage(
                 garden: $garden->load('crew'),
                 today: $today,
                 book: $this->book,
                 putAside: $this->bridge->putAside($garden->practice),
-                rows: $this->tasks->rows(
-                    DB::table('season_tasks')
-                        ->where('garden_id', $garden->id)
-                        ->where('closes', '>=', $today->minus(DueTask::MISSED_DAYS)->number)
-                        ->where('opens', '<=', $today->plus(DueTask::COMING_DAYS)->number)
-                        ->orderBy('closes')
-                        ->orderBy('id'),
-                    $today,
-                ),
+                rows: array_slice($rows, 0, self::DUE),
+                hasMore: count($rows) > self::DUE,
                 months: Strip::marks($span),
                 width: $span->days(),
                 strips: $plants
@@ -104,6 +114,7 @@ final readonly class GardenScreen
                 coming: $coming,
                 past: $over,
                 pages: $past,
+                plantPages: $pages,
             );
         });
     }

@@ -20,6 +20,7 @@ final readonly class PlanPage extends Page
      * @param  list<SeasonTask>  $tasks  those chosen
      * @param  int  $minutes  of one gardener
      * @param  list<string>  $watched  methods that nobody of the crew is signed off for
+     * @param  bool  $isLong  where more could be planned than stands in the list
      */
     public function __construct(
         public Garden $garden,
@@ -32,6 +33,7 @@ final readonly class PlanPage extends Page
         public Day $suggested,
         public Day $on,
         public array $watched,
+        public bool $isLong,
     ) {
     }
 }

@@ -25,6 +25,9 @@ use PruningHook\Core\Prescription\SeasonTask;
 /** What the planning page shows: what could be done, what is chosen, and the days the chosen share. */
 final readonly class PlanScreen
 {
+    /** Tasks that are offered at once: a park has thousands. */
+    private const OFFERED = 300;
+
     public function __construct(
         private DueKeeper $keeper,
         private KeptTasks $tasks,
@@ -40,7 +43,7 @@ final readonly class PlanScreen
         $chosen = array_values(
             array_filter((array) $request->old('tasks', $request->input('tasks', [])), is_string(...)),
         );
-        $rows = $this->offered($garden, $today, $chosen);
+        [$rows, $isLong] = $this->offered($garden, $today, $chosen);
         // What is counted is what stands ticked in the list, and nothing beside it.
         $tasks = array_values(array_map(
             static fn (DueRow $row): SeasonTask => $row->due->task,
@@ -60,6 +63,7 @@ final readonly class PlanScreen
             suggested: self::suggested($garden, $common, $today),
             on: $this->day($request) ?? self::suggested($garden, $common, $today),
             watched: $this->watched($garden, $tasks),
+            isLong: $isLong,
         );
     }
 
@@ -85,29 +89,30 @@ final readonly class PlanScreen
      * What can be planned here: all that is open within half a year, and what was chosen elsewhere, however far off.
      *
      * @param  list<string>  $chosen
-     * @return list<DueRow> by opening
+     * @return array{list<DueRow>, bool} by opening; and whether there are more than are offered
      */
     private function offered(Garden $garden, Day $today, array $chosen): array
     {
+        $choices = self::choices($chosen);
+        $open = static fn (): Builder => DB::table('season_tasks')->where('garden_id', $garden->id)
+            ->where('done', false)->where('closes', '>=', $today->number - DueTask::MISSED_DAYS);
+        $ids = $choices === [] ? [] : $open()->where(static function (Builder $any) use ($choices): void {
+            foreach ($choices as $choice) {
+                $any->orWhere(static fn (Builder $one): Builder => $one->where('plant_id', $choice->plant)
+                    ->where('task', $choice->task)->where('season', $choice->season));
+            }
+        })->pluck('id')->all();
+        // Written as a sum, so that the garden's own index is gone by and not that of all days.
+        $next = $open()->whereRaw('opens + 0 <= ?', [$today->number + Basis::PLANNED_AHEAD])
+            ->orderByRaw('opens + 0')->orderBy('id')->limit(self::OFFERED)->pluck('id')->all();
         $rows = $this->tasks->rows(
-            DB::table('season_tasks')
-                ->where('garden_id', $garden->id)
-                ->where('done', false)
-                ->where('closes', '>=', $today->number - DueTask::MISSED_DAYS)
-                ->where(static function (Builder $any) use ($today, $chosen): void {
-                    // Written as a sum, so that the garden's own index is gone by and not that of all days.
-                    $any->whereRaw('opens + 0 <= ?', [$today->number + Basis::PLANNED_AHEAD]);
-                    foreach (self::choices($chosen) as $choice) {
-                        $any->orWhere(static fn (Builder $one): Builder => $one->where('plant_id', $choice->plant)
-                            ->where('task', $choice->task)->where('season', $choice->season));
-                    }
-                })
-                ->orderByRaw('opens + 0')
-                ->orderBy('id'),
-            $today,
+            DB::table('season_tasks')->whereIn('id', [...$ids, ...$next])->orderBy('opens')->orderBy('id'), $today,
         );
 
-        return array_values(array_filter($rows, static fn (DueRow $row): bool => $row->visit === null));
+        return [
+            array_values(array_filter($rows, static fn (DueRow $row): bool => $row->visit === null)),
+            count($next) === self::OFFERED,
+        ];
     }
 
     /**

@@ -30,7 +30,8 @@ test('the first look at the round is light, the second lighter still', async ({ 
 });
 
 test('no page looked at again weighs more than 30 kB, however much is drawn on it', async ({ page }) => {
-    test.slow();
+    // Some forty pages: on a busy machine that takes a while.
+    test.setTimeout(180_000);
     await signIn(page, 'planner');
     await page.goto('/round');
     const visits = await page.locator('a[href*="/visits/"]').evaluateAll(links => links.map(link => link.pathname));

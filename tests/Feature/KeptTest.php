@@ -256,6 +256,39 @@ final class KeptTest extends FeatureTestCase
         }
     }
 
+    public function test_a_plant_that_was_moved_is_due_in_its_new_garden_alone_whichever_is_looked_at_first(): void
+    {
+        $this->actingAs($this->planner());
+        foreach ([[0, 1], [1, 0]] as $order) {
+            $gardens = Garden::factory()->count(2)->create()->all();
+            $plant = Plant::factory()->create(['garden_id' => $gardens[0]->id]);
+            $stays = Plant::factory()->create(['garden_id' => $gardens[0]->id, 'label' => 'It stays']);
+            $this->keeper()->renewAll();
+            $due = DB::table('season_tasks')->where('plant_id', $plant->id)->count();
+            self::assertGreaterThan(0, $due);
+            $plant->forceFill(['garden_id' => $gardens[1]->id])->save();
+            foreach ($order as $which) {
+                $this->get("/gardens/{$gardens[$which]->id}")->assertOk();
+            }
+            self::assertSame($due, DB::table('season_tasks')->where('plant_id', $plant->id)
+                ->where('garden_id', $gardens[1]->id)->count());
+            self::assertSame($due, DB::table('season_tasks')->where('plant_id', $plant->id)->count());
+            self::assertSame(
+                [$stays->id], DB::table('kept_plants')->where('garden_id', $gardens[0]->id)->pluck('plant_id')->all(),
+            );
+            // Back again, as undo does it.
+            $plant->forceFill(['garden_id' => $gardens[0]->id])->save();
+            foreach ($order as $which) {
+                $this->get("/gardens/{$gardens[$which]->id}")->assertOk();
+            }
+            self::assertSame(
+                [$due, 0],
+                array_map(static fn (Garden $garden): int => DB::table('season_tasks')->where('plant_id', $plant->id)
+                    ->where('garden_id', $garden->id)->count(), $gardens),
+            );
+        }
+    }
+
     public function test_pages_leave_what_is_much_to_a_worker_that_is_alive(): void
     {
         Queue::fake();

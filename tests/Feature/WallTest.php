@@ -12,6 +12,7 @@ use App\Season\KeptTasks;
 use App\Season\SeasonFilter;
 use App\Season\Weight;
 use Database\Seeders\FirmSeeder;
+use Illuminate\Database\Eloquent\Factories\Sequence;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
@@ -217,6 +218,38 @@ final class WallTest extends FeatureTestCase
         self::assertSame(10, substr_count($second, '<details class="fold"'));
         $this->get('/?groups=99')->assertOk()->assertSee('21 to 30 of 30 gardens');
         $this->get('/?q=zed')->assertOk()->assertDontSee('of 30 gardens')->assertSee('Zed 25');
+    }
+
+    public function test_a_garden_of_hundreds_of_plants_stands_in_pages_and_says_where_the_rest_is(): void
+    {
+        $garden = Garden::factory()->create(['name' => 'The park']);
+        Plant::factory()->count(160)->sequence(static fn (Sequence $nth): array => [
+            'label' => sprintf('Vine %03d', $nth->index), 'bed' => $nth->index % 2 === 0 ? 'East' : null,
+        ])->create(['garden_id' => $garden->id]);
+        $this->actingAs($this->planner());
+        $page = $this->get("/gardens/$garden->id")->assertOk()->assertSee('1 to 150 of 160 plants')
+            ->assertSee('More is due here: all of it, in the season');
+        self::assertSame(150, substr_count((string) $page->getContent(), 'class="drawing"'));
+        self::assertSame(60, count($page->viewData('rows')));
+        $last = $this->get("/gardens/$garden->id?plants=2")->assertOk()->assertSee('151 to 160 of 160 plants');
+        self::assertSame(10, substr_count((string) $last->getContent(), 'class="drawing"'));
+        $plan = $this->get("/gardens/$garden->id/visits/plan")->assertOk()
+            ->assertSee('The first to open stand here. The others are planned from');
+        self::assertCount(300, $plan->viewData('rows'));
+        // What was chosen elsewhere is among them, however far down it stands.
+        $late = DB::table('season_tasks')->where('garden_id', $garden->id)->where('done', false)
+            ->orderByDesc('opens')->orderByDesc('id')->first();
+        $this->get("/gardens/$garden->id/visits/plan?tasks[]=$late->plant_id:$late->task:$late->season")->assertOk()
+            ->assertSee("value=\"$late->plant_id:$late->task:$late->season\"", false);
+        $this->get("/gardens/{$this->small()->id}/visits/plan")->assertDontSee('The first to open stand here');
+    }
+
+    private function small(): Garden
+    {
+        $garden = Garden::factory()->create();
+        Plant::factory()->create(['garden_id' => $garden->id]);
+
+        return $garden;
     }
 
     public function test_a_long_group_comes_a_page_at_a_time(): void

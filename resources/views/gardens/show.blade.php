@@ -61,6 +61,8 @@
                 <p>Nothing is due now or in the next six weeks.</p>
             @else
                 <x-due-list :rows="$rows" :garden="false" />
+                @if ($hasMore)<p class="mt-2"><a href="{{ route('season', ['garden' => $garden->name]) }}">More is due
+                    here: all of it, in the season</a></p>@endif
             @endif
 
             <h2>Visits</h2>
@@ -92,6 +94,7 @@
             @else
                 <x-legend />
                 <x-wall :months="$months" :width="$width" :rows="$strips" />
+                @if ($plantPages->last > 1)<x-pages :pages="$plantPages" what="plants" />@endif
             @endif
         </section>
     </div>

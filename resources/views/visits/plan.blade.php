@@ -15,6 +15,8 @@
                 <p>Nothing is due here in the next six months, or all of it is planned.
                     <a href="{{ route('gardens.show', $garden) }}">Back to the garden</a></p>
             @endif
+            @if ($isLong)<p class="soft">The first to open stand here. The others are planned from
+                <a href="{{ route('season', ['garden' => $garden->name]) }}">the season</a>.</p>@endif
             <ul class="pick">
                 @foreach ($rows as $row)
                     <li><label>
