@@ -5,25 +5,26 @@ declare(strict_types=1);
 namespace PruningHook\Core\Drawing;
 
 /**
- * Shapes of a picture as SVG's path data, in mm and y down: with no more points, and no finer figures, than the eye
- * makes out, so that a phone with a weak signal need not fetch them. Points are told from the one before.
+ * Shapes of a picture as SVG's path data, y down, in grains of so many mm: with no more points, and no finer figures,
+ * than the eye makes out, so that a phone with a weak signal need not fetch them. Points are told from the one before;
+ * whoever draws it scales it by `grainMm`.
  */
 final readonly class PathData
 {
     /** What a line may be off, and the grain of the figures, as parts of a hundredth of the picture's longer side. */
     private const OFF = 0.1;
 
-    private const GRAIN = 0.05;
+    private const GRAIN = 0.07;
+
+    public float $grainMm;
 
     private float $offMm;
-
-    private int $grainMm;
 
     /** @param  float  $unitMm  a hundredth of the picture's longer side */
     public function __construct(float $unitMm)
     {
         $this->offMm = self::OFF * $unitMm;
-        $this->grainMm = max(1, (int) round(self::GRAIN * $unitMm));
+        $this->grainMm = round(self::GRAIN * $unitMm, 3);
     }
 
     /** @param  list<non-empty-list<Spot>>  $outlines  each there and back again, as a limb is drawn */
@@ -50,12 +51,14 @@ final readonly class PathData
      */
     public function dots(array $at, float $radiusMm): string
     {
-        $r = max(1, (int) round($radiusMm));
+        $r = max(1, (int) round($radiusMm / $this->grainMm));
         $around = sprintf('a%1$d %1$d 0 1 0 %2$d 0a%1$d %1$d 0 1 0-%2$d 0', $r, 2 * $r);
 
-        return implode('', array_map(
-            static fn (Spot $spot): string => sprintf('M%d %d', round($spot->x) - $r, round(-$spot->y)).$around, $at,
-        ));
+        return implode('', array_map(function (Spot $spot) use ($r, $around): string {
+            [$x, $y] = $this->place($spot);
+
+            return 'M'.($x - $r).self::next($y).$around;
+        }, $at));
     }
 
     /**
@@ -66,16 +69,17 @@ final readonly class PathData
      */
     public function stars(array $at, float $radiusMm): string
     {
-        [$short, $long] = [max(1, (int) round(0.3 * $radiusMm)), max(1, (int) round(0.7 * $radiusMm))];
+        $short = max(1, (int) round(0.3 * $radiusMm / $this->grainMm));
+        $long = max(1, (int) round(0.7 * $radiusMm / $this->grainMm));
         $around = sprintf(
             'l%1$d %2$d %2$d %1$d-%2$d %1$d-%1$d %2$d-%1$d-%2$d-%2$d-%1$d %2$d-%1$dZ', $short, $long,
         );
 
-        return implode('', array_map(
-            static fn (Spot $spot): string => sprintf('M%d %d', round($spot->x), round(-$spot->y) - $short - $long)
-                .$around,
-            $at,
-        ));
+        return implode('', array_map(function (Spot $spot) use ($short, $long, $around): string {
+            [$x, $y] = $this->place($spot);
+
+            return "M$x".self::next($y - $short - $long).$around;
+        }, $at));
     }
 
     /**
@@ -84,13 +88,13 @@ final readonly class PathData
      */
     public function ticks(array $ticks, float $halfMm): string
     {
-        return implode('', array_map(static function (Tick $tick) use ($halfMm): string {
+        return implode('', array_map(function (Tick $tick) use ($halfMm): string {
             $x = $halfMm * cos(deg2rad($tick->angle));
             $y = $halfMm * sin(deg2rad($tick->angle));
 
-            return sprintf(
-                'M%d %dl%d %d', round($tick->at->x - $x), round(-$tick->at->y - $y), round(2 * $x), round(2 * $y),
-            );
+            return $this->line([
+                new Spot($tick->at->x - $x, $tick->at->y + $y), new Spot($tick->at->x + $x, $tick->at->y - $y),
+            ]);
         }, $ticks));
     }
 
@@ -100,18 +104,22 @@ final readonly class PathData
         $path = '';
         $x = $y = 0;
         foreach ($points as $nth => $point) {
-            [$toX, $toY] = [(int) round($point->x / $this->grainMm), (int) round(-$point->y / $this->grainMm)];
+            [$toX, $toY] = $this->place($point);
             if ($nth === 0) {
-                $path = 'M'.$toX * $this->grainMm.self::next($toY * $this->grainMm);
+                $path = "M$toX".self::next($toY);
             } elseif ($toX !== $x || $toY !== $y) {
-                $step = ($toX - $x) * $this->grainMm;
-                $path .= (str_contains($path, 'l') ? self::next($step) : "l$step")
-                    .self::next(($toY - $y) * $this->grainMm);
+                $path .= (str_contains($path, 'l') ? self::next($toX - $x) : 'l'.($toX - $x)).self::next($toY - $y);
             }
             [$x, $y] = [$toX, $toY];
         }
 
         return $path;
+    }
+
+    /** @return array{int, int} in grains, y down */
+    private function place(Spot $spot): array
+    {
+        return [(int) round($spot->x / $this->grainMm), (int) round(-$spot->y / $this->grainMm)];
     }
 
     /** A minus sign parts two figures by itself. */

@@ -20,6 +20,8 @@ const seen = (page, at) => page.evaluate(async ([index, side]) => {
 }, [at, SIDE]);
 
 test('the code on a label leads to its plant, read by others', async ({ page, baseURL }) => {
+    // Dozens of codes are drawn and read point by point.
+    test.slow();
     await signIn(page, 'hand');
     await page.goto('/gardens/1');
     await page.getByRole('link', { name: 'Labels' }).click();

@@ -13,10 +13,12 @@ use App\Plants\PlantDrawing;
 use App\Record\LogWork;
 use App\Season\TaskChoice;
 use App\Support\KeptPictures;
+use App\Support\ShapesApart;
 use App\Support\Today;
 use App\Visits\PlanVisit;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\File;
+use Illuminate\Support\HtmlString;
 use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -235,6 +237,16 @@ final class DrawingTest extends FeatureTestCase
         $sheet = $this->app->make(PlantDrawing::class)
             ->ofTask($this->bluebeard->fresh() ?? $this->bluebeard, 'spring-cut', 'For its cut', Today::day());
         self::assertStringContainsString('class="p-goes"', (string) $sheet);
+    }
+
+    public function test_a_picture_on_a_sheet_points_at_its_shapes_which_lie_at_the_end_of_the_page(): void
+    {
+        $task = $this->visitTask();
+        $page = (string) $this->actingAs($this->planner())->get("/visits/$task->visit_id")->assertOk()->getContent();
+        self::assertSame(1, substr_count($page, "<use href=\"#shapes-$task->id\"/>"));
+        self::assertSame(1, preg_match("/<g id=\"shapes-$task->id\">.*?<path class=\"p-/s", $page));
+        $none = ShapesApart::of(new HtmlString('<p>No picture</p>'), 'x');
+        self::assertSame(['<p>No picture</p>', ''], [(string) $none->picture, (string) $none->shapes]);
     }
 
     public function test_a_picture_is_kept_until_what_it_is_drawn_from_changes(): void

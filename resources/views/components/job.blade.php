@@ -1,5 +1,6 @@
 @props(['sheet', 'number'])
 @use('App\Support\Say')
+@use('App\Support\ShapesApart')
 @php($task = $sheet->task)
 @php($log = $task->log)
 @php($bag = $errors->getBag('task'.$task->id))
@@ -24,7 +25,9 @@
         <x-cuts :cuts="$sheet->plan['judged']->cuts" />
         @foreach ($sheet->plan['judged']->told as $told)<p class="wrong-note mb-1">{{ $told }}</p>@endforeach
     @elseif ($sheet->drawn)
-        {{ $sheet->drawn }}
+        @php($apart = ShapesApart::of($sheet->drawn, "shapes-$task->id"))
+        {{ $apart->picture }}
+        @push('shapes'){{ $apart->shapes }}@endpush
     @endif
     <ol class="steps ticks">@foreach ($task->prescribed->steps as $step)<li><label><input type="checkbox"
         data-step="step-{{ $task->id }}-{{ $loop->index }}"><span>{{

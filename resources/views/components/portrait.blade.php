@@ -25,6 +25,7 @@
     @endforeach
     @foreach ($p->trained->wires as $wire)<line class="p-wire" x1="{{ $r($left - 2 * $u) }}"
         x2="{{ $r($half + 2 * $u) }}" y1="{{ -$wire }}" y2="{{ -$wire }}"/>@endforeach
+    <g transform="scale({{ $path->grainMm }})" font-size="{{ round($u / $path->grainMm, 2) }}">
     @if ($p->mass !== [])<path class="p-mass" d="{{ $path->closed([$p->mass]) }}"/>@endif
     @if ($pick === null && $picked === null)
         @foreach ($p->layers() as [$tone, $outlines])<path class="p-{{ $tone }}" d="{{ $path->closed($outlines) }}"/>
@@ -39,14 +40,17 @@
             @if ($pick !== null && $limb->axis !== null)</a>@endif
         @endforeach
     @endif
-    @foreach ($p->trained->ties as $tie)<ellipse class="p-tie" cx="{{ $r($tie->x) }}" cy="{{ $r(-$tie->y) }}"
-        rx="{{ $r(.8 * $u) }}" ry="{{ $r(1.2 * $u) }}"/>@endforeach
-    @if ($p->marks->buds !== [])<path class="p-bud" d="{{ $path->dots($p->marks->buds, .4 * $t) }}"/>@endif
-    @if ($p->marks->ticks !== [])<path class="e-tick" d="{{ $path->ticks($p->marks->ticks, $t) }}"/>@endif
+    </g>
+    @foreach ($p->trained->ties as $tie)<ellipse class="p-tie" cx="{{ round($tie->x) }}" cy="{{ round(-$tie->y)
+        }}" rx="{{ $r(.8 * $u) }}" ry="{{ $r(1.2 * $u) }}"/>@endforeach
+    <g transform="scale({{ $path->grainMm }})" font-size="{{ round($u / $path->grainMm, 2) }}">
+        @if ($p->marks->buds !== [])<path class="p-bud" d="{{ $path->dots($p->marks->buds, .4 * $t) }}"/>@endif
+        @if ($p->marks->ticks !== [])<path class="e-tick" d="{{ $path->ticks($p->marks->ticks, $t) }}"/>@endif
+        @if ($p->flowers !== [])<path class="p-flower" d="{{ $path->stars($p->flowers, 1.2 * $u) }}"/>@endif
+    </g>
     @if ($flowersMm !== null)<line class="p-line" x1="{{ $r($left) }}" x2="{{ $r($half) }}"
         y1="{{ -$flowersMm }}" y2="{{ -$flowersMm }}"/><text class="e-text e-bloom e-end"
         x="{{ $r($half) }}" y="{{ $r(-$flowersMm - 2 * $u) }}">flowers {{ Say::length($flowersMm) }}</text>@endif
-    @if ($p->flowers !== [])<path class="p-flower" d="{{ $path->stars($p->flowers, 1.2 * $u) }}"/>@endif
     @if ($cutMm !== null)<line class="e-cutline" x1="{{ $r($left - 2 * $u) }}" x2="{{ $r($half) }}"
         y1="{{ -$cutMm }}" y2="{{ -$cutMm }}"/><text class="e-text e-rust e-end" x="{{ $r($half) }}"
         y="{{ $r(-$cutMm - 2 * $u) }}">cut {{ Say::length($cutMm) }}</text>@endif

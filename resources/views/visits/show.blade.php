@@ -25,6 +25,7 @@
         </section>
         @foreach ($sheets as $sheet)<x-job :sheet="$sheet" :number="$loop->iteration" />@endforeach
         <x-leave :visit="$visit" :sheets="$sheets" :words="$words" />
+        <svg class="patterns" width="0" height="0" aria-hidden="true"><defs>@stack('shapes')</defs></svg>
         <nav class="turn no-print" aria-label="Pages of the sheet">
             <button type="button" data-back>Back</button>
             <button type="button" data-to-log><span data-at></span><b>Log</b></button>

@@ -12,7 +12,8 @@ use PruningHook\Core\Drawing\Tick;
 /** Path data as SVG 1.1, 8.3 has it (from memory): M and l, x to the right, y down, told from the point before. */
 final class PathDataTest extends TestCase
 {
-    private const UNIT_MM = 40.0;
+    /** One grain is a millimetre. */
+    private const UNIT_MM = 100 / 7;
 
     public function test_points_on_a_line_are_left_out_and_the_rest_stand_where_they_stood(): void
     {
@@ -26,31 +27,35 @@ final class PathDataTest extends TestCase
                 array_unshift($back, new Spot($x + 10, $y - 30));
             }
             array_push($outline, ...$back);
-            $path = (new PathData(self::UNIT_MM))->closed([$outline]);
-            $drawn = self::points($path);
+            $data = new PathData(40.0);
+            $path = $data->closed([$outline]);
+            $drawn = array_map(
+                static fn (array $point): array => [$point[0] * $data->grainMm, $point[1] * $data->grainMm],
+                self::points($path),
+            );
             self::assertStringEndsWith('Z', $path);
             self::assertLessThan(count($outline), count($drawn));
             foreach ($outline as $spot) {
                 // A tenth of the unit off the line, and half a grain by rounding.
-                self::assertLessThan(0.1 * self::UNIT_MM + 2, self::away($spot, $drawn), $path);
+                self::assertLessThan(0.1 * 40.0 + 2, self::away($spot, $drawn), $path);
             }
         }
     }
 
     public function test_a_straight_limb_is_four_points_and_figures_part_themselves(): void
     {
-        $path = (new PathData(10.0))->closed([[
+        $path = (new PathData(self::UNIT_MM))->closed([[
             new Spot(0, 0), new Spot(0, 50), new Spot(0, 100), new Spot(10, 100), new Spot(10, 50), new Spot(10, 0),
         ]]);
         self::assertSame('M0 0l0-100 10 0 0 100Z', $path);
-        self::assertSame('M-5-7l10 14', (new PathData(1.0))->open([new Spot(-5, 7), new Spot(5, -7)]));
-        self::assertSame('M3 0', (new PathData(1.0))->open([new Spot(3, 0), new Spot(3.2, 0.1)]), 'no step is no step');
-        self::assertSame('', (new PathData(1.0))->closed([]));
+        self::assertSame('M-5-7l10 14', (new PathData(self::UNIT_MM))->open([new Spot(-5, 7), new Spot(5, -7)]));
+        self::assertSame('M3 0', (new PathData(self::UNIT_MM))->open([new Spot(3, 0), new Spot(3.2, 0.1)]), 'no step');
+        self::assertSame('', (new PathData(self::UNIT_MM))->closed([]));
     }
 
     public function test_dots_stars_and_ticks_stand_about_their_places(): void
     {
-        $path = new PathData(10.0);
+        $path = new PathData(self::UNIT_MM);
         self::assertSame(
             'M7-20a3 3 0 1 0 6 0a3 3 0 1 0-6 0', str_replace(' -', '-', $path->dots([new Spot(10, 20)], 3)),
         );
