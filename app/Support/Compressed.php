@@ -17,7 +17,7 @@ final class Compressed
     /** Shorter answers gain nothing. */
     private const LEAST = 1024;
 
-    private const LEVEL = 6;
+    private const LEVEL = 7;
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response

@@ -12,9 +12,9 @@ namespace PruningHook\Core\Drawing;
 final readonly class PathData
 {
     /** What a line may be off, and the grain of the figures, as parts of a hundredth of the picture's longer side. */
-    private const OFF = 0.1;
+    private const OFF = 0.12;
 
-    private const GRAIN = 0.07;
+    private const GRAIN = 0.08;
 
     public float $grainMm;
 
