@@ -55,14 +55,12 @@ final class EveryPlaceTest extends FeatureTestCase
             $this->get("/season/groups/$garden->id?rows=".(1 + $turn))
                 ->assertOk()
                 ->assertSee('class="drawing"', false);
-            $page = $this->get("/gardens/$garden->id")
-                ->assertOk()
-                ->getContent();
-            self::assertSame(
-                count($kinds),
-                substr_count((string) $page, 'class="wall-row"'),
-                'each of its plants has a row',
-            );
+            $rows = 0;
+            for ($at = 1; $at <= ceil(count($kinds) / 150); $at++) {
+                $page = $this->get("/gardens/$garden->id?plants=$at")->assertOk()->getContent();
+                $rows += substr_count((string) $page, 'class="wall-row"');
+            }
+            self::assertSame(count($kinds), $rows, 'each of its plants has a row');
             foreach (Plant::query()->get() as $index => $plant) {
                 if ($index % self::ONE_IN === $number && intdiv($index, self::ONE_IN) % 4 === $turn) {
                     $this->get("/plants/$plant->id")
