@@ -76,8 +76,6 @@ final readonly class CrewWeeks
     {
         return DB::table('gardens')
             ->join('kept_gardens', 'kept_gardens.garden_id', '=', 'gardens.id')
-            ->where(static fn (Builder $gardens) => in_array(0, $crews, true)
-                ? $gardens->whereIn('gardens.crew_id', array_diff($crews, [0]))->orWhereNull('gardens.crew_id')
-                : $gardens->whereIn('gardens.crew_id', $crews));
+            ->where(Weight::ofCrews(array_map(strval(...), $crews)));
     }
 }

@@ -78,7 +78,7 @@ final readonly class Weight
      * @param  list<string>  $keys  0 for gardens without a crew
      * @return Closure(Builder): mixed
      */
-    private static function ofCrews(array $keys): Closure
+    public static function ofCrews(array $keys): Closure
     {
         $crews = array_diff(array_map(intval(...), $keys), [0]);
 
