@@ -13,6 +13,8 @@ return [
             'driver' => 'file', 'path' => storage_path('framework/cache/data'),
             'lock_path' => storage_path('framework/cache/data'),
         ],
+        // Of several servers that share one office.
+        'database' => ['driver' => 'database', 'table' => 'cache', 'lock_table' => 'cache_locks'],
         'array' => ['driver' => 'array', 'serialize' => false],
     ],
 ];

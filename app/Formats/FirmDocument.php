@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Formats;
 
+use App\Support\Dialect;
 use App\Support\Reading;
+use App\Support\StrayKey;
 use Generator;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Carbon;
@@ -94,13 +96,16 @@ final class FirmDocument
     {
         $file = fopen($to, 'w');
         $left = array_flip(self::LEFT_OUT[$table] ?? []);
+        $sorts = Dialect::of(DB::connection())->sorts($table);
         $count = $after = 0;
         do {
             $rows = DB::table($table)->where('id', '>', $after)->orderBy('id')->limit(self::AT_ONCE)->get();
             foreach ($rows as $row) {
                 $after = (int) $row->id;
                 $count++;
-                $cells = array_map(self::opened(...), array_diff_key((array) $row, $left));
+                $cells = array_map(
+                    self::opened(...), array_diff_key(Dialect::plain((array) $row, $sorts), $left),
+                );
                 $file === false ?: fwrite($file, json_encode(
                     $cells, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES
                         | JSON_PRESERVE_ZERO_FRACTION,
@@ -143,29 +148,15 @@ final class FirmDocument
         $photos = [];
         try {
             return DB::transaction(function () use ($zip, &$photos): array {
-                // Rows may name what comes after them; whether it came is asked at the end.
-                DB::statement('pragma defer_foreign_keys = on');
-                $counts = [];
-                foreach (self::TABLES as $table) {
-                    try {
-                        $counts[$table] = $this->fill($zip, $table);
-                    } catch (QueryException $thrown) {
-                        throw new Fault(sprintf(
-                            'tables/%s.jsonl holds a row that cannot be kept: %s', $table,
-                            $thrown->getPrevious()?->getMessage() ?? 'it lacks something',
-                        ));
-                    }
-                }
-                $broken = DB::select('pragma foreign_key_check');
-                if ($broken !== []) {
-                    throw new Fault(sprintf(
-                        'tables/%s.jsonl names something that is not in the file', $broken[0]->table ?? '?',
-                    ));
-                }
+                $dialect = Dialect::of(DB::connection());
+                $counts = $dialect->filling(fn (): array => $this->rows($zip));
+                $dialect->countOn(self::TABLES);
                 $this->photos($zip, $photos);
 
                 return $counts;
             });
+        } catch (StrayKey $thrown) {
+            throw new Fault("tables/$thrown->table.jsonl names something that is not in the file");
         } catch (Throwable $thrown) {
             Storage::disk('local')->delete($photos);
 
@@ -173,6 +164,28 @@ final class FirmDocument
         } finally {
             $zip->close();
         }
+    }
+
+    /**
+     * @return array<string, int> rows by table
+     *
+     * @throws Fault
+     */
+    private function rows(ZipArchive $zip): array
+    {
+        $counts = [];
+        foreach (self::TABLES as $table) {
+            try {
+                $counts[$table] = $this->fill($zip, $table);
+            } catch (QueryException $thrown) {
+                throw new Fault(sprintf(
+                    'tables/%s.jsonl holds a row that cannot be kept: %s', $table,
+                    $thrown->getPrevious()?->getMessage() ?? 'it lacks something',
+                ));
+            }
+        }
+
+        return $counts;
     }
 
     /** @throws Fault for what is no such document, or would unpack to more than anything honest */

@@ -69,7 +69,8 @@ final class GardenTable implements Table
             foreach ($rows as $row) {
                 $after = (int) $row->id;
                 yield [
-                    $row->id, $row->name, $row->client, $row->address, $row->latitude, $row->longitude,
+                    $row->id, $row->name, $row->client, $row->address, (float) $row->latitude,
+                    (float) $row->longitude,
                     $row->elevation_m, $row->last_frost, $row->first_frost, $row->winter,
                     $crews[$row->crew_id] ?? '', $row->setup_minutes, $row->notes,
                 ];

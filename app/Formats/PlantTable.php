@@ -244,6 +244,8 @@ final class PlantTable implements Table
         foreach ($facts as $column => $value) {
             $was = $before->{$column};
             $was = $column === 'hazards' ? json_decode((string) $was, true) : $was;
+            // A truth is a number to one database and itself to another.
+            $was = is_bool($was) ? (int) $was : $was;
             $is = is_bool($value) ? (int) $value : $value;
             if ($was !== $is) {
                 $changes[$column] = sprintf(

@@ -6,9 +6,11 @@ namespace App\Post;
 
 use App\Models\Firm;
 use App\Models\Letter;
+use App\Search\SearchTables;
 use App\Support\Asked;
 use App\Support\Controller;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 
@@ -23,8 +25,9 @@ final class PostController extends Controller
         $asked = Asked::text($request, 'q');
         $letters = Letter::query();
         if ($asked !== '') {
-            $like = '%'.addcslashes($asked, '%_\\').'%';
-            $letters->whereRaw("(\"to\" like ? escape '\\' or subject like ? escape '\\')", [$like, $like]);
+            $letters->where(
+                static fn (Builder $any) => SearchTables::hold($any->getQuery(), ['to', 'subject'], $asked),
+            );
         }
         $before = Asked::text($request, 'before');
         if (preg_match('/^\d{1,18}$/', $before) === 1) {

@@ -19,6 +19,7 @@ use App\Post\TextMessages;
 use App\Support\BrokenDatabase;
 use App\Support\Heartbeat;
 use App\Support\KeptPictures;
+use App\Support\PostgresConnection;
 use App\Support\SqliteConnection;
 use App\Support\Today;
 use App\Support\WholeSessions;
@@ -67,6 +68,9 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         Connection::resolverFor('sqlite', static fn (mixed ...$of): SqliteConnection => new SqliteConnection(...$of));
+        Connection::resolverFor(
+            'pgsql', static fn (mixed ...$of): PostgresConnection => new PostgresConnection(...$of),
+        );
         $this->app->singleton(LostConnectionDetector::class, BrokenDatabase::class);
         config(['mail.mailers.post' => ['transport' => 'post']]);
         $this->app->bind(TextMessages::class, SimulatedTexts::class);

@@ -32,7 +32,7 @@ final readonly class RecordFilter
         return new self(
             Asked::text($request, 'q'),
             Garden::called(Asked::text($request, 'garden')),
-            $request->integer('season') ?: null,
+            Asked::season($request, 'season'),
             Outcome::tryFrom(Asked::text($request, 'outcome')),
             Finding::tryFrom(Asked::text($request, 'found')),
             $request->boolean('left'),

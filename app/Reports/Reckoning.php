@@ -12,12 +12,16 @@ use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\WinterClass;
 use PruningHook\Core\PlantBook\PlantBook;
+use stdClass;
 
 /**
  * What a season came to: hours against what was forecast, windows kept and missed, green waste, renewal, findings.
  *
  * @phpstan-import-type Result from SeasonReport
  * @phpstan-import-type Hours from SeasonReport
+ *
+ * @phpstan-type Found array{garden: string, latitude: float, longitude: float, finding: string,
+ *     count: int}
  */
 final readonly class Reckoning
 {
@@ -66,6 +70,18 @@ final readonly class Reckoning
             ->leftJoin('crews', 'crews.id', 'visits.crew_id');
     }
 
+    /** What a task's prescription says of something, as a text. */
+    private static function said(string $of): string
+    {
+        return DB::getQueryGrammar()->wrap("visit_tasks.prescribed->$of");
+    }
+
+    /** The day of a log as a text, as the days of a prescription are. */
+    private static function day(): string
+    {
+        return 'cast(work_logs."on" as text)';
+    }
+
     /** @return Hours what was done, where somebody said how long it took */
     private function hours(int $season, string $by): array
     {
@@ -99,11 +115,10 @@ final readonly class Reckoning
     /** @return array<string, int> tasks by how their window was kept */
     private function windows(int $season, Day $today): array
     {
-        $closes = "json_extract(visit_tasks.prescribed, '$.window.closes')";
-        $opens = "json_extract(visit_tasks.prescribed, '$.window.opens')";
+        [$day, $closes, $opens] = [self::day(), self::said('window->closes'), self::said('window->opens')];
         $kept = self::logs($season)->where('work_logs.outcome', '!=', 'not-done')->selectRaw(
-            "sum(case when work_logs.\"on\" > $closes then 1 else 0 end) as late, "
-                ."sum(case when work_logs.\"on\" < $opens then 1 else 0 end) as early, count(*) as done",
+            "sum(case when $day > $closes then 1 else 0 end) as late, "
+                ."sum(case when $day < $opens then 1 else 0 end) as early, count(*) as done",
         )->first();
         $missed = DB::table('season_tasks')->where('season', $season)->where('done', false)
             ->where('closes', '<', $today->number)->whereNull('hands_off')->count();
@@ -120,8 +135,8 @@ final readonly class Reckoning
     {
         $litres = [];
         foreach (self::logs($season)->where('work_logs.outcome', '!=', 'not-done')
-            ->selectRaw('substr(work_logs."on", 1, 7) as month, '
-                ."sum(coalesce(json_extract(visit_tasks.prescribed, '$.kit.debris_litres'), 0)) as litres")
+            ->selectRaw('substr('.self::day().', 1, 7) as month, '
+                .'sum(cast(coalesce('.self::said('kit->debris_litres').", '0') as integer)) as litres")
             ->groupByRaw('1')->orderByRaw('1')->get() as $row) {
             $litres[(string) $row->month] = (int) $row->litres;
         }
@@ -144,29 +159,51 @@ final readonly class Reckoning
         return $through;
     }
 
-    /** @return list<array{garden: string, latitude: float, longitude: float, finding: string, count: int}> */
+    /** @return list<Found> */
     private function findings(int $season): array
     {
         $found = [];
-        foreach (self::logs($season)->crossJoin(DB::raw('json_each(work_logs.findings) as found'))
-            ->where('found.value', '!=', 'all-well')
-            ->groupByRaw('gardens.id, found.value')
-            ->selectRaw('gardens.name, gardens.latitude, gardens.longitude, found.value as finding, count(*) as many')
-            ->orderByDesc('many')->limit(self::PLACES)->get() as $row) {
-            $found[] = [
-                'garden' => (string) $row->name, 'latitude' => (float) $row->latitude,
-                'longitude' => (float) $row->longitude, 'finding' => (string) $row->finding,
-                'count' => (int) $row->many,
-            ];
+        // Few lists differ: each is counted as a whole, and taken apart here.
+        foreach (self::logs($season)->groupByRaw('gardens.id, cast(work_logs.findings as text)')
+            ->selectRaw('gardens.id, gardens.name, gardens.latitude, gardens.longitude, '
+                .'cast(work_logs.findings as text) as findings, count(*) as many')
+            ->orderBy('gardens.id')->cursor() as $row) {
+            foreach (array_diff((array) json_decode((string) $row->findings, true), ['all-well']) as $finding) {
+                self::count($found, $row, (string) $finding, (int) $row->many);
+            }
         }
 
-        return [...$found, ...$this->diseases($season)];
+        return [...self::most($found), ...$this->diseases($season)];
+    }
+
+    /**
+     * @param  array<string, Found>  $found
+     * @param  stdClass  $garden  with id, name, latitude and longitude
+     */
+    private static function count(array &$found, stdClass $garden, string $finding, int $many): void
+    {
+        $found["$garden->id $finding"] ??= [
+            'garden' => (string) $garden->name, 'latitude' => (float) $garden->latitude,
+            'longitude' => (float) $garden->longitude, 'finding' => $finding, 'count' => 0,
+        ];
+        $found["$garden->id $finding"]['count'] += $many;
+    }
+
+    /**
+     * @param  array<string, Found>  $found
+     * @return list<Found>
+     */
+    private static function most(array $found): array
+    {
+        usort($found, static fn (array $a, array $b): int => $b['count'] <=> $a['count']);
+
+        return array_slice($found, 0, self::PLACES);
     }
 
     /**
      * Diseases that plants were seen to have in the season, by their names.
      *
-     * @return list<array{garden: string, latitude: float, longitude: float, finding: string, count: int}>
+     * @return list<Found>
      */
     private function diseases(int $season): array
     {
@@ -174,23 +211,16 @@ final readonly class Reckoning
         foreach (DB::table('plants')->join('gardens', 'gardens.id', 'plants.garden_id')->whereNull('plants.deleted_at')
             // A season lies in two years.
             ->whereBetween('plants.state_on', [sprintf('%d-01-01', $season - 1), sprintf('%d-12-31', $season + 1)])
-            ->whereRaw("json_extract(plants.state, '$.disease') is not null")
-            ->selectRaw('gardens.id, gardens.name, gardens.latitude, gardens.longitude, plants.state_on, '
-                ."json_extract(plants.state, '$.disease') as disease")->orderBy('plants.id')->lazy() as $row) {
+            ->whereNotNull('plants.state->disease')
+            ->select('gardens.id', 'gardens.name', 'gardens.latitude', 'gardens.longitude', 'plants.state_on')
+            ->addSelect('plants.state->disease as disease')->orderBy('plants.id')->lazy() as $row) {
             $place = Site::of((float) $row->latitude, (float) $row->longitude, 0, null, null, WinterClass::Warm);
             if (SiteYear::seasonOn($place, Day::parse((string) $row->state_on)) !== $season) {
                 continue;
             }
-            $of = &$found["$row->id $row->disease"];
-            $of ??= [
-                'garden' => (string) $row->name, 'latitude' => (float) $row->latitude,
-                'longitude' => (float) $row->longitude, 'finding' => (string) $row->disease, 'count' => 0,
-            ];
-            $of['count']++;
-            unset($of);
+            self::count($found, $row, (string) $row->disease, 1);
         }
-        usort($found, static fn (array $a, array $b): int => $b['count'] <=> $a['count']);
 
-        return array_slice($found, 0, self::PLACES);
+        return self::most($found);
     }
 }

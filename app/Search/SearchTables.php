@@ -60,6 +60,14 @@ final readonly class SearchTables
         }
     }
 
+    /** Whether a table is one of these, or of those the database keeps them in. */
+    public static function areIn(string $table): bool
+    {
+        [$sorts, $of] = [implode('|', array_keys(self::SORTS)), implode('|', array_keys(self::COLUMNS))];
+
+        return preg_match("/^($sorts)_($of)/", $table) === 1;
+    }
+
     /**
      * The ids of the rows in which the text stands, in any writing of case.
      *
@@ -127,15 +135,26 @@ final readonly class SearchTables
      */
     public static function plain(string $table, string $text): Builder
     {
-        return DB::table($table)
-            ->select('id')
-            ->where(static function (Builder $any) use ($table, $text): void {
-                foreach (self::COLUMNS[$table] as $column) {
-                    $any->orWhereRaw("lower($column) like ? escape '!'", [
-                        '%'.mb_strtolower(str_replace(['!', '%', '_'], ['!!', '!%', '!_'], $text)).'%',
-                    ]);
-                }
-            });
+        return DB::table($table)->select('id')
+            ->where(static fn (Builder $any) => self::hold($any, self::COLUMNS[$table], $text));
+    }
+
+    /**
+     * Narrows rows to those with the text in one of their columns, by plain comparison.
+     *
+     * @param  list<string>  $columns
+     */
+    public static function hold(Builder $any, array $columns, string $text): void
+    {
+        $like = mb_strtolower(str_replace(['!', '%', '_'], ['!!', '!%', '!_'], $text));
+        foreach ($columns as $column) {
+            $of = 'lower('.$any->getGrammar()->wrap($column).") like ? escape '!'";
+            if (mb_strlen($text) < self::PIECE) {
+                $any->orWhereRaw($of, ["$like%"])->orWhereRaw($of, ["% $like%"]);
+            } else {
+                $any->orWhereRaw($of, ["%$like%"]);
+            }
+        }
     }
 
     private static function fullText(): bool

@@ -28,6 +28,14 @@ final readonly class Asked
         return preg_match('/^\d{1,18}$/', $said) === 1 ? (int) $said : 0;
     }
 
+    /** A season; null for anything that is none. */
+    public static function season(Request $request, string $field): ?int
+    {
+        $said = self::text($request, $field);
+
+        return preg_match('/^\d{4}$/', $said) === 1 ? (int) $said : null;
+    }
+
     /**
      * Whether what came back is of the form with that bag of errors: a page may hold several with fields of one name,
      * and what was refused in one is not written into another.

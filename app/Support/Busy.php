@@ -15,12 +15,16 @@ final readonly class Busy
     /** What SQLite says when another writes; for a stroke, and for a table. */
     private const CODES = [5, 6];
 
+    /** The same in PostgreSQL's words: a lock was not to be had, or two waited for each other. */
+    private const STATES = ['55P03', '40P01'];
+
     private const AGAIN_S = 2;
 
     public static function is(Throwable $thrown): bool
     {
         for ($cause = $thrown; $cause !== null; $cause = $cause->getPrevious()) {
-            if ($cause instanceof PDOException && in_array($cause->errorInfo[1] ?? null, self::CODES, true)) {
+            if ($cause instanceof PDOException && (in_array($cause->errorInfo[1] ?? null, self::CODES, true)
+                || in_array($cause->errorInfo[0] ?? null, self::STATES, true))) {
                 return true;
             }
         }

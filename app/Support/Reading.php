@@ -20,6 +20,6 @@ final readonly class Reading
     {
         $connection = DB::connection();
 
-        return $connection instanceof SqliteConnection ? $connection->reading($read) : $connection->transaction($read);
+        return $connection instanceof ReadsTogether ? $connection->reading($read) : $connection->transaction($read);
     }
 }

@@ -16,18 +16,10 @@ use Throwable;
  * connection that SQLite has rolled back by itself (disk full, I/O error) is thrown away: its counter and SQLite's own
  * state no longer agree, and whatever it wrote from then on would never be committed.
  */
-final class SqliteConnection extends FrameworkConnection
+final class SqliteConnection extends FrameworkConnection implements ReadsTogether
 {
     private string $mode = 'IMMEDIATE';
 
-    /**
-     * Runs queries that belong together on one state of the database. Within it nothing can be written.
-     *
-     * @template T
-     *
-     * @param  Closure(): T  $read
-     * @return T
-     */
     public function reading(Closure $read): mixed
     {
         if ($this->transactions > 0) {

@@ -18,6 +18,10 @@ use ZipArchive;
  */
 final readonly class Backup
 {
+    public function __construct(private MoveFirm $move)
+    {
+    }
+
     /**
      * @return list<string> what it holds, in words
      *
@@ -31,8 +35,7 @@ final readonly class Backup
         $copy = $to.'.database';
         $old = umask(0077);
         try {
-            // One moment of it, without holding up whoever writes.
-            DB::statement('vacuum into ?', [$copy]);
+            DatabaseFile::copy($copy, $this->move);
             $faults = DatabaseFile::faults($copy);
             if ($faults !== []) {
                 throw new RuntimeException('the copy is not sound: '.implode('; ', $faults));

@@ -4,18 +4,38 @@ declare(strict_types=1);
 
 namespace App\Upkeep;
 
+use App\Support\Dialect;
 use Illuminate\Support\Facades\DB;
 use PDO;
 use RuntimeException;
 
-/** The file the firm's rows lie in, and others of its sort. */
+/**
+ * The file the firm's rows lie in where they lie in SQLite, and others of its sort; backups hold such a file whatever
+ * database they come from.
+ */
 final readonly class DatabaseFile
 {
-    public static function ours(): string
+    /** @return ?string null where the rows lie on a database server */
+    public static function ours(): ?string
     {
         $file = DB::connection()->getConfig('database');
 
-        return is_string($file) ? $file : throw new RuntimeException('the database is no file');
+        return Dialect::of(DB::connection())->isSqlite() && is_string($file) ? $file : null;
+    }
+
+    /**
+     * All rows as they stand at one moment, in a new file, without holding up whoever writes.
+     *
+     * @throws RuntimeException where it cannot be written
+     */
+    public static function copy(string $to, MoveFirm $move): void
+    {
+        if (self::ours() === null) {
+            $move->to("sqlite:$to", static fn (string $step): null => null);
+
+            return;
+        }
+        DB::statement('vacuum into ?', [$to]);
     }
 
     /**

@@ -8,11 +8,13 @@ use App\Models\Photo;
 use App\PlantBook\PlantBookFiles;
 use App\Support\Busy;
 use App\Support\CannotWrite;
+use App\Support\Dialect;
 use App\Support\Heartbeat;
 use App\Support\Today;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 use PDOException;
 use PruningHook\Core\Fault;
 use Throwable;
@@ -21,6 +23,12 @@ use Throwable;
 final readonly class Doctor
 {
     private const EXTENSIONS = ['pdo_sqlite', 'mbstring', 'dom', 'intl', 'zip', 'zlib'];
+
+    /** What the database must hold to, by what it is asked with. */
+    private const KEEPS = [
+        'sqlite' => ['pragma journal_mode' => 'wal', 'pragma foreign_keys' => '1', 'pragma synchronous' => '2'],
+        'pgsql' => ['show synchronous_commit' => 'on', 'show fsync' => 'on', 'show server_encoding' => 'UTF8'],
+    ];
 
     /** In MB: a day's pictures of a large firm. */
     private const ROOM_MB = 500;
@@ -78,7 +86,7 @@ final readonly class Doctor
 
         return [
             $missing === [] ? null : 'install the PHP extensions '.implode(', ', $missing),
-            PHP_VERSION.', SQLite '.DB::scalar('select sqlite_version()'),
+            PHP_VERSION.', '.Dialect::of(DB::connection())->version(),
         ];
     }
 
@@ -105,6 +113,11 @@ final readonly class Doctor
     private function database(): array
     {
         $file = DatabaseFile::ours();
+        if ($file === null) {
+            $server = (string) DB::connection()->getConfig('host');
+
+            return [$this->writing("the database on $server"), sprintf('%s, it answers', $server)];
+        }
         if (! is_readable($file)) {
             return ["$file cannot be read: is it there, and does it belong to the user the office runs as?", ''];
         }
@@ -156,14 +169,16 @@ final readonly class Doctor
     private function transactions(): array
     {
         $wrong = [];
-        foreach (['journal_mode' => 'wal', 'foreign_keys' => '1', 'synchronous' => '2'] as $pragma => $wanted) {
-            $is = DB::scalar("pragma $pragma");
+        foreach (self::KEEPS[DB::connection()->getDriverName()] ?? [] as $asked => $wanted) {
+            $is = DB::scalar($asked);
             if (! is_scalar($is) || (string) $is !== $wanted) {
-                $wrong[] = sprintf('%s is %s, not %s', $pragma, is_scalar($is) ? $is : 'nothing', $wanted);
+                $wrong[] = sprintf(
+                    '%s is %s, not %s', Str::after($asked, ' '), is_scalar($is) ? $is : 'nothing', $wanted,
+                );
             }
         }
 
-        return [$wrong === [] ? null : implode('; ', $wrong), 'WAL, foreign keys, each on the disk before it is kept'];
+        return [$wrong === [] ? null : implode('; ', $wrong), 'foreign keys, each on the disk before it is kept'];
     }
 
     /** @return array{?string, string} */
@@ -184,8 +199,9 @@ final readonly class Doctor
         $open = [];
         $ours = DatabaseFile::ours();
         foreach ([
-            $ours, "$ours-wal", base_path('.env'), ...(array) glob(storage_path('logs/*.log')),
-            ...(array) glob(storage_path('backups/*.zip')), ...(array) glob("$ours.before-*"),
+            ...($ours === null ? [] : [$ours, "$ours-wal", ...(array) glob("$ours.before-*")]),
+            base_path('.env'), ...(array) glob(storage_path('logs/*.log')),
+            ...(array) glob(storage_path('backups/*.zip')),
             ...array_slice((array) glob(storage_path('framework/sessions/*')), 0, self::LOOKED_AT),
             ...array_slice((array) glob(Storage::disk('local')->path('photos/*.jpg')), 0, self::LOOKED_AT),
         ] as $file) {
@@ -207,7 +223,7 @@ final readonly class Doctor
     /** @return array{?string, string} */
     private function disk(): array
     {
-        $free = (int) (disk_free_space(dirname(DatabaseFile::ours())) / 1e6);
+        $free = (int) (disk_free_space(dirname(DatabaseFile::ours() ?? storage_path('logs'))) / 1e6);
 
         return [$free < self::ROOM_MB ? "only $free MB are left on the disk: make room" : null, "$free MB free"];
     }
@@ -223,7 +239,7 @@ final readonly class Doctor
         $folders = [
             storage_path('logs'), storage_path('framework'), storage_path('framework/views'),
             storage_path('framework/cache'), storage_path('framework/sessions'), base_path('bootstrap/cache'),
-            dirname(DatabaseFile::ours()), Storage::disk('local')->path(''),
+            dirname(DatabaseFile::ours() ?? storage_path('logs')), Storage::disk('local')->path(''),
             ...array_filter([Storage::disk('local')->path('photos'), storage_path('backups')], is_dir(...)),
         ];
         foreach (array_unique($folders) as $folder) {

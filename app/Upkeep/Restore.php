@@ -35,7 +35,10 @@ final class Restore
      */
     public function from(string $backup, Closure $tell): array
     {
-        $ours = DatabaseFile::ours();
+        $ours = DatabaseFile::ours() ?? throw new RuntimeException(
+            'a backup is put in place where the office keeps its rows in a file: restore it there, with '
+                .'DB_CONNECTION=sqlite, and carry it on with ./hook move-to',
+        );
         $new = $ours.'.restoring';
         $old = umask(0077);
         $lock = $this->alone("$new.lock");

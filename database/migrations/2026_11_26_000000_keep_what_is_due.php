@@ -10,12 +10,15 @@ use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
 {
-    /** Tables with a day that was kept with a time behind it, so that no index on it could be used. */
+    /**
+     * Tables with a day that was kept with a time behind it, so that no index on it could be used. Only SQLite keeps
+     * one so: its columns hold whatever text they are given.
+     */
     private const DAYS = ['visits' => 'on', 'work_logs' => 'on', 'observations' => 'on', 'plants' => 'planted_on'];
 
     public function up(): void
     {
-        foreach (self::DAYS as $table => $column) {
+        foreach (DB::getDriverName() === 'sqlite' ? self::DAYS : [] as $table => $column) {
             DB::table($table)->whereRaw('length('.DB::getQueryGrammar()->wrap($column).') > 10')
                 ->update([$column => DB::raw('substr('.DB::getQueryGrammar()->wrap($column).', 1, 10)')]);
         }
@@ -56,7 +59,9 @@ return new class extends Migration
             // Against the day the book expects at its own site; null where the book no longer knows the sign.
             $table->smallInteger('late_days')->nullable();
         });
-        $this->fill();
+        if (DB::table('gardens')->exists()) {
+            $this->fill();
+        }
 
         // How late a garden's season is by its signs and its neighbours'; no row where nothing was seen.
         Schema::create('garden_seasons', static function (Blueprint $table): void {

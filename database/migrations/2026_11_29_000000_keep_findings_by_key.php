@@ -32,6 +32,9 @@ return new class extends Migration
      */
     private function keep(callable $ofFinding, callable $ofHindrance): void
     {
+        if (DB::table('work_logs')->doesntExist()) {
+            return;
+        }
         foreach (array_map($ofFinding, Finding::cases()) as [$was, $is]) {
             DB::table('work_logs')->where('findings', 'like', "%\"$was\"%")->update([
                 'findings' => DB::raw(sprintf("replace(findings, '\"%s\"', '\"%s\"')", $was, $is)),

@@ -37,10 +37,12 @@ return new class extends Migration
     private static function replace(string $what, string $was, string $is): void
     {
         foreach (self::KEPT as $table => $column) {
-            DB::update(
-                "update $table set $column = replace($column, ?, ?) where $column like ?",
-                [$was, $is, "%\"$what\"%"],
-            );
+            if (DB::table($table)->exists()) {
+                DB::update(
+                    "update $table set $column = replace($column, ?, ?) where $column like ?",
+                    [$was, $is, "%\"$what\"%"],
+                );
+            }
         }
     }
 };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Models\Role;
+use App\Support\Dialect;
 use App\Support\Today;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -151,6 +152,7 @@ final class FirmSeeder
                 }
             }
             $this->write();
+            Dialect::of(DB::connection())->countOn(array_keys($this->ids));
         });
     }
 

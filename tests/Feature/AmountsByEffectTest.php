@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
 use PruningHook\Core\Amount\Effect;
 
 /** What was kept by its words is kept by what it does, and back. */
 final class AmountsByEffectTest extends FeatureTestCase
 {
+    #[Group('sqlite')]
     public function test_rows_of_old_are_told_what_they_do(): void
     {
         $height = ['what' => 'cut height', 'unit' => 'mm', 'min' => 300, 'target' => 400, 'max' => 500];

@@ -16,10 +16,12 @@ use App\Season\TaskChoice;
 use App\Support\Heartbeat;
 use App\Support\Today;
 use App\Visits\PlanVisit;
+use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Prescription\Snapshot;
@@ -36,10 +38,29 @@ abstract class FeatureTestCase extends TestCase
 
     protected Plant $wisteria;
 
+    /** On the database server that `./hook test --on pgsql` names: each of the processes has a database of its own. */
+    public function createApplication(): Application
+    {
+        $app = parent::createApplication();
+        $server = getenv('HOOK_TEST_PGSQL');
+        if (is_string($server) && $server !== '') {
+            config(['database.default' => 'pgsql', 'database.connections.pgsql' => [
+                ...(array) config('database.connections.pgsql'), 'url' => $server,
+                'database' => 'hook_test_'.(getenv('TEST_TOKEN') ?: '1'),
+            ]]);
+        }
+
+        return $app;
+    }
+
     protected function setUp(): void
     {
         parent::setUp();
         $this->withoutVite();
+        if (DB::getDriverName() === 'pgsql') {
+            // Counters are not rolled back with the rows; each test begins at 1, as on SQLite.
+            DB::select('select setval(quote_ident(sequencename)::regclass, 1, false) from pg_sequences');
+        }
         Heartbeat::forget(Heartbeat::WORKER);
         Carbon::setTestNow('2027-02-20 10:00:00');
         $this->crew = Crew::query()->create(['name' => 'Wren crew']);

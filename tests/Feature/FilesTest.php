@@ -412,7 +412,7 @@ final class FilesTest extends FeatureTestCase
             self::assertSame([0, 0, 1, 0], [$import->new, $import->changed, $import->same, $import->wrong], $file);
         }
         $schema = json_decode((string) file_get_contents(base_path('docs/formats/geojson.schema.json')));
-        self::assertTrue((new Validator)->validate(json_decode($map), $schema)->isValid());
+        self::assertTrue((new Validator)->validate(json_decode($map), $schema)->isValid(), $map);
         $feature = json_decode($map, true)['features'][0];
         self::assertSame([$this->garden->longitude, $this->garden->latitude], $feature['geometry']['coordinates']);
         self::assertSame('wisteria', $feature['properties']['plants'][0]['kind']);

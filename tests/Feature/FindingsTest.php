@@ -8,10 +8,12 @@ use App\Models\Finding;
 use App\Models\Hindrance;
 use App\Models\WorkLog;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
 
 /** What was found and what stopped the work: kept by key, shown in words. */
 final class FindingsTest extends FeatureTestCase
 {
+    #[Group('sqlite')]
     public function test_what_was_kept_in_words_is_kept_by_key_and_can_go_back(): void
     {
         $task = $this->visitTask();

@@ -143,7 +143,9 @@ final class KeptTest extends FeatureTestCase
         Firm::ours()
             ->fill(['practice' => ['wisteria-look' => 'relaxed']])
             ->save();
-        self::assertSame([$touched->id, $other->id], $this->stale(), 'also where the firm had never chosen before');
+        self::assertEqualsCanonicalizing(
+            [$touched->id, $other->id], $this->stale(), 'also where the firm had never chosen before',
+        );
         $this->keeper()->renewAll();
         Firm::ours()
             ->fill(['practice' => []])
@@ -562,7 +564,7 @@ final class KeptTest extends FeatureTestCase
                 $row->skills,
                 $row->outcome,
                 $row->logged_on,
-                $row->done,
+                (int) $row->done,
             ]);
         }
         $checked = 0;

@@ -265,10 +265,10 @@ final class WritesTest extends FeatureTestCase
         $first = VisitTask::query()->sole();
         try {
             $other = $this->garden->visits()->create(['on' => '2027-02-24']);
-            $other->tasks()->create([
+            DB::transaction(static fn () => $other->tasks()->create([
                 ...$first->only(['plant_id', 'task', 'season', 'position', 'minutes', 'prescribed']),
                 'standing' => true,
-            ]);
+            ]));
             self::fail('it stands twice');
         } catch (UniqueConstraintViolationException) {
         }
