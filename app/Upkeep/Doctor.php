@@ -169,7 +169,8 @@ final readonly class Doctor
     private function transactions(): array
     {
         $wrong = [];
-        foreach (self::KEEPS[DB::connection()->getDriverName()] ?? [] as $asked => $wanted) {
+        $driver = DB::connection()->getDriverName();
+        foreach (self::KEEPS[$driver] ?? [] as $asked => $wanted) {
             $is = DB::scalar($asked);
             if (! is_scalar($is) || (string) $is !== $wanted) {
                 $wrong[] = sprintf(
@@ -178,7 +179,10 @@ final readonly class Doctor
             }
         }
 
-        return [$wrong === [] ? null : implode('; ', $wrong), 'foreign keys, each on the disk before it is kept'];
+        return [
+            $wrong === [] ? null : implode('; ', $wrong),
+            ($driver === 'sqlite' ? 'WAL, ' : '').'foreign keys, each on the disk before it is kept',
+        ];
     }
 
     /** @return array{?string, string} */
