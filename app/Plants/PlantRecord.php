@@ -52,9 +52,8 @@ final readonly class PlantRecord
                 Budget::of(self::WHOLE, '', $history, $season)->usedPercent,
                 self::foretold($logs),
                 $blooms->get($season),
-                array_merge(...array_values($logs->map(
-                    static fn (WorkLog $log): array => $log->visitTask->photos->all(),
-                )->all())),
+                array_values($logs->flatMap(static fn (WorkLog $log) => $log->visitTask->photos)
+                    ->sortBy('taken_at')->all()),
                 $this->drawn($plant, $logs, $blooms->get($season), $blooms->get($season - 1)),
             );
         }

@@ -16,13 +16,16 @@ use Throwable;
 /** Keeps a picture once, however often it is sent. */
 final readonly class KeepPhoto
 {
+    /** Of one task: more than anybody looks at, and as many as a sheet bears. */
+    public const MOST = 100;
+
     private const TYPES = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
 
     /**
      * @param  array{uuid: string, moment: string, taken_at: Carbon}  $said
      * @param  string  $path  where the file lies that came
      *
-     * @throws ValidationException where it is no picture, or another is kept under its name
+     * @throws ValidationException where it is no picture, another is kept under its name, or there are enough of them
      */
     public function keep(VisitTask $task, User $by, array $said, string $path): Photo
     {
@@ -31,6 +34,11 @@ final readonly class KeepPhoto
             return $kept->visit_task_id === $task->id && $kept->taken_by === $by->id
                 ? $kept
                 : throw ValidationException::withMessages(['id' => 'Another picture was kept under this name.']);
+        }
+        if ($task->photos()->count() >= self::MOST) {
+            throw ValidationException::withMessages(['photo' => sprintf(
+                'There are %d pictures of this task, and no more are kept. Take one out first.', self::MOST,
+            )]);
         }
         // It warns of what is no picture, and says so by its answer as well.
         $size = @getimagesize($path);

@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
+use App\Record\KeepPhoto;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
@@ -395,6 +396,29 @@ final class EntriesTest extends FeatureTestCase
         self::assertSame([], Storage::disk('local')->allFiles());
         $this->app->make('auth')->forgetGuards();
         $this->get("/photos/$kept->uuid")->assertRedirect('/sign-in');
+    }
+
+    public function test_a_task_has_a_hundred_photos_and_its_plants_record_shows_the_latest(): void
+    {
+        Storage::fake('local');
+        $this->actingAs($this->isla)->put("/tasks/{$this->task->id}/log", ['outcome' => 'done', 'minutes' => 25])
+            ->assertSessionHasNoErrors();
+        Photo::query()->insert(array_map(fn (int $nth): array => [
+            'uuid' => sprintf('0b7a2f0e-1111-4222-8333-%012d', $nth), 'visit_task_id' => $this->task->id,
+            'moment' => 'after', 'taken_at' => sprintf('2027-02-20 09:%02d:%02d', intdiv($nth, 60), $nth % 60),
+            'width' => 2, 'height' => 1, 'bytes' => 5,
+        ], range(1, KeepPhoto::MOST - 1)));
+        $send = fn () => $this->actingAs($this->isla)->post('/photos', [
+            'id' => Str::uuid()->toString(), 'task' => $this->task->id, 'moment' => 'before',
+            'taken_at' => '2027-02-20T08:00:00Z', 'photo' => self::picture(),
+        ], ['Accept' => 'application/json']);
+        $send()->assertOk();
+        $send()->assertUnprocessable()->assertJsonValidationErrors([
+            'photo' => 'There are 100 pictures of this task, and no more are kept.',
+        ]);
+        self::assertSame(KeepPhoto::MOST, Photo::query()->count());
+        $this->get("/plants/{$this->task->plant_id}/record")->assertOk()->assertSee('The latest 24 of 100 pictures')
+            ->assertSee('000000000099')->assertSee('000000000076')->assertDontSee('000000000075');
     }
 
     /** The smallest PNG: two pixels beside each other, as GD is not there to draw one. */

@@ -13,7 +13,11 @@
         @endif
         <p class="soft mt-2">{{ $each->minutes }} minutes in all{{ $each->takenPercent > 0 ? '; '
             .$each->takenPercent.' % of its live growth taken' : '' }}. {{ $each->bloomInWords() }}</p>
-        <x-pictures :photos="$each->photos" :of="$plant->label" />
+        <x-pictures :photos="$each->photosShown()" :of="$plant->label" />
+        @if (count($each->photos) > count($each->photosShown()))
+            <p class="soft">The latest {{ count($each->photosShown()) }} of {{ count($each->photos) }} pictures; the sheets
+                of its visits have the rest.</p>
+        @endif
     @empty
         <p>Nothing is logged yet. The record begins with the first visit;
             <a href="{{ route('plants.show', $plant) }}">the plant's page</a> shows what is due.</p>
