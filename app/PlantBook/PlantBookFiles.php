@@ -63,7 +63,7 @@ final readonly class PlantBookFiles
         $putAside = [];
         if ($own !== []) {
             [$ours, $folded, $written, $putAside] = $this->merged(
-                $own, $names, $folded, $entries,
+                $own, $folded, $entries,
                 static fn (Kind $kind) => PlantBook::check($kind, $questions, $cautions), $reader,
             );
             $names = [...$names, ...$ours];
@@ -84,7 +84,6 @@ final readonly class PlantBookFiles
      * book until the next correction finds it done.
      *
      * @param  non-empty-array<string, OwnEntry>  $own
-     * @param  array<string, KindNames>  $names
      * @param  array<string, string>  $folded
      * @param  array<string, array{string, array<array-key, mixed>}>  $entries
      * @param  Closure(Kind): mixed  $check
@@ -94,7 +93,6 @@ final readonly class PlantBookFiles
      */
     private function merged(
         array $own,
-        array $names,
         array $folded,
         array $entries,
         Closure $check,
@@ -122,8 +120,8 @@ final readonly class PlantBookFiles
                     self::OWN, static fn (): Kind => AmountRules::check($reader->read(Entry::of($complete))), $complete,
                 );
                 $check($kind);
-                $folded = PlantBook::folded([...$names, ...$ours, $id => KindNames::of($kind)]);
-                [$ours[$id], $written[$id]] = [KindNames::of($kind), [self::OWN, $complete]];
+                $folded = PlantBook::foldedWith($folded, $id, $called = KindNames::of($kind));
+                [$ours[$id], $written[$id]] = [$called, [self::OWN, $complete]];
             } catch (Fault $fault) {
                 $putAside[$id] = $fault->getMessage();
             }

@@ -132,13 +132,31 @@ final readonly class PlantBook
     {
         $folded = [];
         foreach ($names as $id => $kind) {
-            foreach ($kind->all() as $name) {
-                $key = self::fold($name);
-                if (($folded[$key] ?? $id) !== $id) {
-                    throw new Fault(sprintf('%s and %s are both called "%s"', $folded[$key], $id, $name));
-                }
-                $folded[$key] = $id;
+            $folded = self::foldedWith($folded, $id, $kind);
+        }
+
+        return $folded;
+    }
+
+    /**
+     * The same with one kind more, or with one under other names than before.
+     *
+     * @param  array<string, string>  $folded  folded name to id
+     * @return array<string, string>
+     *
+     * @throws Fault when another kind has one of its names
+     */
+    public static function foldedWith(array $folded, string $id, KindNames $kind): array
+    {
+        foreach (array_keys($folded, $id, true) as $former) {
+            unset($folded[$former]);
+        }
+        foreach ($kind->all() as $name) {
+            $key = self::fold($name);
+            if (($folded[$key] ?? $id) !== $id) {
+                throw new Fault(sprintf('%s and %s are both called "%s"', $folded[$key], $id, $name));
             }
+            $folded[$key] = $id;
         }
 
         return $folded;

@@ -15,8 +15,8 @@
             .$each->takenPercent.' % of its live growth taken' : '' }}. {{ $each->bloomInWords() }}</p>
         <x-pictures :photos="$each->photosShown()" :of="$plant->label" />
         @if (count($each->photos) > count($each->photosShown()))
-            <p class="soft">The latest {{ count($each->photosShown()) }} of {{ count($each->photos) }} pictures; the sheets
-                of its visits have the rest.</p>
+            <p class="soft">The latest {{ count($each->photosShown()) }} of {{ count($each->photos) }} pictures;
+                the sheets of its visits have the rest.</p>
         @endif
     @empty
         <p>Nothing is logged yet. The record begins with the first visit;
