@@ -39,6 +39,14 @@ final readonly class Dialect
             : 'PostgreSQL '.$this->text("select current_setting('server_version')");
     }
 
+    /** How large all of it is. */
+    public function bytes(): int
+    {
+        return $this->isSqlite()
+            ? (int) $this->text('pragma page_count') * (int) $this->text('pragma page_size')
+            : (int) $this->text('select pg_database_size(current_database())');
+    }
+
     private function text(string $sql): string
     {
         $said = $this->on->scalar($sql);

@@ -18,6 +18,7 @@ use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Season\TaskChoice;
+use App\Support\Dialect;
 use App\Support\LengthField;
 use App\Visits\PlanVisit;
 use Closure;
@@ -539,6 +540,6 @@ final class LivedYear
 
     private function megabytes(): float
     {
-        return (int) DB::scalar('pragma page_count') * (int) DB::scalar('pragma page_size') / 1e6;
+        return Dialect::of(DB::connection())->bytes() / 1e6;
     }
 }
