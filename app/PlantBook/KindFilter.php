@@ -13,7 +13,7 @@ use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\FloweringWood;
-use PruningHook\Core\PlantBook\Kind;
+use PruningHook\Core\PlantBook\KindNames;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
@@ -43,25 +43,28 @@ final readonly class KindFilter
         );
     }
 
-    /** @return list<Kind> by name */
+    /**
+     * Which kinds are meant, by what is known of each without reading it whole.
+     *
+     * @return list<string> ids, by name
+     */
     public function kinds(PlantBook $book, Day $today): array
     {
-        $best = $this->month === null ? null : $this->best($book, $today);
         $found = array_filter(
-            $book->all(),
-            fn (Kind $kind): bool => ($this->wood === null || $kind->wood === $this->wood)
-                && ($this->habit === null || $kind->habit->value === $this->habit)
-                && $this->named($kind)
-                && ($best === null || in_array($kind->id, $best, true)),
+            $book->names,
+            fn (KindNames $kind): bool => ($this->wood === null || $kind->wood === $this->wood->value)
+                && ($this->habit === null || $kind->habit === $this->habit)
+                && $this->named($kind),
         );
-        usort($found, static fn (Kind $a, Kind $b): int => strcasecmp($a->name, $b->name));
+        uasort($found, static fn (KindNames $a, KindNames $b): int => strcasecmp($a->name, $b->name));
+        $ids = array_map(strval(...), array_keys($found));
 
-        return $found;
+        return $this->month === null ? $ids : $this->best($ids, $book, $today);
     }
 
-    private function named(Kind $kind): bool
+    private function named(KindNames $kind): bool
     {
-        foreach ([...$kind->names(), $kind->family] as $name) {
+        foreach ([...$kind->all(), $kind->family] as $name) {
             if ($this->text === '' || mb_stripos($name, $this->text) !== false) {
                 return true;
             }
@@ -71,12 +74,13 @@ final readonly class KindFilter
     }
 
     /**
-     * Kinds with a best day in the month. Months differ from place to place: the firm's first garden stands for the
+     * Those with a best day in the month. Months differ from place to place: the firm's first garden stands for the
      * others.
      *
-     * @return list<string> ids
+     * @param  list<string>  $ids
+     * @return list<string>
      */
-    private function best(PlantBook $book, Day $today): array
+    private function best(array $ids, PlantBook $book, Day $today): array
     {
         $garden = Garden::first();
         if ($garden === null) {
@@ -86,10 +90,12 @@ final readonly class KindFilter
         $season = $years->season(SiteYear::seasonOn($years->site, $today));
         $practice = Practice::of($book->questions);
         $best = [];
-        foreach ($book->all() as $kind) {
-            foreach (Prescriber::with($book)->windows(new Plant('kind', $kind->id), $season, $practice) as $task) {
+        foreach ($ids as $id) {
+            foreach (Prescriber::with($book)->windows(new Plant('kind', $id), $season, $practice) as $task) {
                 if (self::touches($task->window, (int) $this->month)) {
-                    $best[] = $kind->id;
+                    $best[] = $id;
+
+                    continue 2;
                 }
             }
         }

@@ -6,6 +6,7 @@ namespace App\PlantBook;
 
 use App\Support\Asked;
 use App\Support\Controller;
+use App\Support\Pages;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -13,15 +14,21 @@ use PruningHook\Core\PlantBook\PlantBook;
 
 final class PlantBookController extends Controller
 {
+    private const ON_A_PAGE = 100;
+
     public function index(Request $request, PlantBook $book): View
     {
         $filter = KindFilter::from($request);
+        $ids = $filter->kinds($book, Today::day());
+        $pages = Pages::of($request, count($ids), self::ON_A_PAGE);
 
         return view('plant-book.index', [
             'book' => $book,
             'filter' => $filter,
             'own' => OwnKinds::inForce(),
-            'kinds' => $filter->kinds($book, Today::day()),
+            'pages' => $pages,
+            // Read whole are only those that are shown.
+            'kinds' => array_map($book->kind(...), array_slice($ids, $pages->offset(), $pages->per)),
         ]);
     }
 

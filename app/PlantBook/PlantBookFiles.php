@@ -103,8 +103,9 @@ final readonly class PlantBookFiles
         ])));
         /**
          * @var array{array<string, array{id: string, name: string, botanical: string, alsoCalled: list<string>,
-         *     habit: string}>, array<string, string>, array<string, array{string, array<array-key, mixed>}>,
-         *     array<string, string>}|int|false $kept another may have tidied it away since
+         *     habit: string, family: string, wood: string}>, array<string, string>,
+         *     array<string, array{string, array<array-key, mixed>}>, array<string, string>}|int|false $kept another may
+         *     have tidied it away since
          */
         $kept = is_file($cache) ? @include $cache : false;
         if (is_array($kept)) {
@@ -256,7 +257,9 @@ final readonly class PlantBookFiles
      */
     private function compiled(): array
     {
-        $cache = $this->cacheFolder.'/plant-kinds-'.$this->mark().'.php';
+        $cache = sprintf(
+            '%s/plant-kinds-%s.php', $this->cacheFolder, hash('xxh128', $this->mark().self::readers()),
+        );
         if (! is_file($cache)) {
             $entries = [];
             foreach ($this->kinds() as [$file, $kind]) {
@@ -272,7 +275,7 @@ final readonly class PlantBookFiles
         }
         /**
          * @var array{array<string, array{id: string, name: string, botanical: string, alsoCalled: list<string>,
-         *         habit: string}>,
+         *         habit: string, family: string, wood: string}>,
          *     array<string, string>, array<string, array{string, array<array-key, mixed>}>} $kept
          */
         $kept = require $cache;

@@ -7,23 +7,32 @@ namespace PruningHook\Core\PlantBook;
 use PruningHook\Core\Fault;
 
 /**
- * What a kind is called and what it is grown as: enough to find and to list it without reading all that is known of it.
+ * What a kind is called, what it is grown as and on which wood it flowers: enough to find it without reading all that
+ * is known of it.
  */
 final readonly class KindNames
 {
-    /** @param  list<string>  $alsoCalled  other botanical and common names */
+    /**
+     * @param  list<string>  $alsoCalled  other botanical and common names
+     * @param  string  $wood  as FloweringWood has it
+     */
     public function __construct(
         public string $id,
         public string $name,
         public string $botanical,
         public array $alsoCalled,
         public string $habit,
+        public string $family = '',
+        public string $wood = FloweringWood::None->value,
     ) {
     }
 
     public static function of(Kind $kind): self
     {
-        return new self($kind->id, $kind->name, $kind->botanical, $kind->alsoCalled, $kind->habit->value);
+        return new self(
+            $kind->id, $kind->name, $kind->botanical, $kind->alsoCalled, $kind->habit->value, $kind->family,
+            $kind->wood->value,
+        );
     }
 
     /** @throws Fault when a name is missing or not text */
@@ -35,6 +44,8 @@ final readonly class KindNames
             $kind->string('botanical'),
             $kind->strings('also'),
             $kind->string('habit'),
+            $kind->string('family', ''),
+            $kind->string('wood'),
         );
     }
 

@@ -98,12 +98,14 @@ final class SpringAndBookTest extends FeatureTestCase
     public function test_the_plant_book_is_searched_by_any_name_and_browsed(): void
     {
         $see = fn (string $query) => $this->actingAs($this->hand())->get("/plant-book?$query")->assertOk();
-        $see('')->assertSee('kinds')->assertSee('Wisteria')->assertSee('Butterfly bush');
+        $see('')->assertSee('kinds')->assertSee('Butterfly bush')->assertDontSee('Wisteria sinensis')
+            ->assertSee('1 to 100 of');
+        $see('page=5')->assertSee('Wisteria sinensis')->assertDontSee('Butterfly bush');
         $see('q=buddleia')->assertSee('Butterfly bush')->assertDontSee('Forsythia x intermedia');
         $see('q=Oleaceae')->assertSee('Lilac')->assertDontSee('Butterfly bush');
         $see('wood=none&habit=hedge')->assertSee('Yew')->assertDontSee('Lilac');
         $see('month=7')->assertSee('Wisteria')->assertDontSee('Blackcurrant');
-        $see('month=99&wood=x')->assertSee('Wisteria');
+        $see('month=99&wood=x&page=5')->assertSee('Wisteria');
         $see('q=wistria')->assertSee('No kind matches')->assertSee('Did you mean');
     }
 

@@ -1,7 +1,7 @@
 @php($months = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October',
     'November', 'December'])
 <x-layout title="Plant book">
-    <div class="head"><h1>Plant book</h1><p class="mb-0">{{ count($kinds) }} of {{ count($book->names) }} kinds
+    <div class="head"><h1>Plant book</h1><p class="mb-0">{{ $pages->total }} of {{ count($book->names) }} kinds
         @can('update', App\Models\Firm::class)<a class="btn btn-quiet ms-3 no-print"
         href="{{ route('own-kinds.create') }}">Add a kind of our own</a>@endcan</p></div>
     <form class="filters" action="{{ route('plant-book.index') }}">
@@ -42,5 +42,6 @@
             @endforeach
             </tbody>
         </table>
+        @if ($pages->last > 1)<x-pages :pages="$pages" what="kinds" />@endif
     @endif
 </x-layout>
