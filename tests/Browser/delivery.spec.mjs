@@ -46,8 +46,7 @@ test('no page looked at again weighs more than 30 kB, however much is drawn on i
         heaviest = again > heaviest[1] ? [address, again] : heaviest;
         expect(again, address).toBeGreaterThan(2_000);
         expect(again, address).toBeLessThan(30_000);
-        // The plant book has a line a kind.
-        expect(nodes, address).toBeLessThan(address === '/plant-book' ? 4_500 : 2_600);
+        expect(nodes, address).toBeLessThan(2_600);
     }
     console.log(`      of ${pages.length} pages the heaviest, looked at again: ${heaviest[0]}, ${heaviest[1]} bytes`);
 });
