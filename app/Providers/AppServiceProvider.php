@@ -48,6 +48,7 @@ final class AppServiceProvider extends ServiceProvider
         // A firm whose days begin at no known hour does not start: every window would be off by one.
         Today::zone();
         Watch::start();
+        $this->optimizes('plant-book:compile', key: 'plant book');
         Event::listen(Looping::class, static fn () => Heartbeat::beat(Heartbeat::WORKER));
         Session::extend('file', static fn (): WholeSessions => new WholeSessions(
             new Filesystem(), Config::string('session.files'), Config::integer('session.lifetime'),

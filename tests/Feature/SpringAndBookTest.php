@@ -8,7 +8,9 @@ use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Observation;
 use App\Models\Plant;
+use App\PlantBook\PlantBookFiles;
 use App\Weather\WeatherStation;
+use Illuminate\Support\ServiceProvider;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\KnownWeather;
 
@@ -107,6 +109,23 @@ final class SpringAndBookTest extends FeatureTestCase
         $see('month=7')->assertSee('Wisteria')->assertDontSee('Blackcurrant');
         $see('month=99&wood=x&page=5')->assertSee('Wisteria');
         $see('q=wistria')->assertSee('No kind matches')->assertSee('Did you mean');
+    }
+
+    /** The files are read once, as an update ends, and by nobody who opens a page. */
+    public function test_an_update_keeps_the_book_as_the_pages_read_it(): void
+    {
+        $folder = sys_get_temp_dir().'/hook-book-'.getmypid();
+        mkdir($folder);
+        $this->app->instance(PlantBookFiles::class, new PlantBookFiles(base_path('plant-book'), $folder));
+        self::assertContains('plant-book:compile', ServiceProvider::$optimizeCommands);
+        $this->artisan('plant-book:compile')->expectsOutputToContain(' kinds')->assertSuccessful()->run();
+        $kept = (array) glob("$folder/plant-kinds-*.php");
+        self::assertCount(1, $kept);
+        $was = filemtime((string) $kept[0]);
+        (new PlantBookFiles(base_path('plant-book'), $folder))->read();
+        self::assertSame([$kept, $was], [(array) glob("$folder/plant-kinds-*.php"), filemtime((string) $kept[0])]);
+        array_map(unlink(...), (array) glob("$folder/*"));
+        rmdir($folder);
     }
 
     public function test_a_kinds_page_shows_its_year_tasks_schools_sources_and_our_plants(): void
