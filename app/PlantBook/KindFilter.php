@@ -10,13 +10,9 @@ use App\Support\Asked;
 use Illuminate\Http\Request;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SiteYear;
-use PruningHook\Core\Calendar\Window;
-use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\FloweringWood;
 use PruningHook\Core\PlantBook\KindNames;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\Practice\Practice;
-use PruningHook\Core\Prescription\Prescriber;
 
 /**
  * What the plant book is narrowed to: a name, the wood it flowers on, its habit, or a month in which it is best pruned.
@@ -59,7 +55,7 @@ final readonly class KindFilter
         uasort($found, static fn (KindNames $a, KindNames $b): int => strcasecmp($a->name, $b->name));
         $ids = array_map(strval(...), array_keys($found));
 
-        return $this->month === null ? $ids : $this->best($ids, $book, $today);
+        return $this->month === null ? $ids : $this->best($ids, $today);
     }
 
     private function named(KindNames $kind): bool
@@ -80,37 +76,17 @@ final readonly class KindFilter
      * @param  list<string>  $ids
      * @return list<string>
      */
-    private function best(array $ids, PlantBook $book, Day $today): array
+    private function best(array $ids, Day $today): array
     {
         $garden = Garden::first();
         if ($garden === null) {
             return [];
         }
         $years = app(CorePlants::class)->years($garden);
-        $season = $years->season(SiteYear::seasonOn($years->site, $today));
-        $practice = Practice::of($book->questions);
-        $best = [];
-        foreach ($ids as $id) {
-            foreach (Prescriber::with($book)->windows(new Plant('kind', $id), $season, $practice) as $task) {
-                if (self::touches($task->window, (int) $this->month)) {
-                    $best[] = $id;
+        $months = app(BestMonths::class)->in($years->season(SiteYear::seasonOn($years->site, $today)));
 
-                    continue 2;
-                }
-            }
-        }
-
-        return $best;
-    }
-
-    private static function touches(Window $window, int $month): bool
-    {
-        for ($day = $window->bestFrom; ! $day->isAfter($window->bestTo); $day = $day->plus(7)) {
-            if ($day->month() === $month) {
-                return true;
-            }
-        }
-
-        return $window->bestTo->month() === $month;
+        return array_values(array_filter(
+            $ids, fn (string $id): bool => in_array($this->month, $months[$id] ?? [], true),
+        ));
     }
 }

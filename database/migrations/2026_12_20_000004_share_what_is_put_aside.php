@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** What is put aside between requests, and locks: for several servers that share one office (`CACHE_STORE=database`). */
+/** What is put aside between requests, and locks: for servers that share one office (`CACHE_STORE=database`). */
 return new class extends Migration
 {
     public function up(): void

@@ -107,6 +107,10 @@ final class SpringAndBookTest extends FeatureTestCase
         $see('q=Oleaceae')->assertSee('Lilac')->assertDontSee('Butterfly bush');
         $see('wood=none&habit=hedge')->assertSee('Yew')->assertDontSee('Lilac');
         $see('month=7')->assertSee('Wisteria')->assertDontSee('Blackcurrant');
+        $see('month=7')->assertSee('Wisteria')->assertDontSee('Blackcurrant');
+        // What was put aside is of that garden's season; another's year is another.
+        $this->garden->update(['latitude' => -35, 'last_frost' => '09-20', 'first_frost' => '05-20']);
+        $see('month=7')->assertDontSee('Wisteria floribunda')->assertSee('Blackcurrant');
         $see('month=99&wood=x&page=5')->assertSee('Wisteria');
         $see('q=wistria')->assertSee('No kind matches')->assertSee('Did you mean');
     }
