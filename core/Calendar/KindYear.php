@@ -20,9 +20,7 @@ final readonly class KindYear implements Anchors
         return $site->kindYear($phenology, static function () use ($site, $phenology): self {
             $numbers = $phenology->numbers($site);
             if ($phenology->has(Anchor::LeafFall)) {
-                $numbers[Anchor::PreviousLeafFall->value] = $phenology->numbers($site->before())[
-                    Anchor::LeafFall->value
-                ];
+                $numbers[Anchor::PreviousLeafFall->value] = $phenology->number(Anchor::LeafFall, $site->before());
             }
 
             return new self($site, $numbers);

@@ -66,6 +66,26 @@ final readonly class Phenology
         return $this->edges[$anchor->value] ?? null;
     }
 
+    /**
+     * One event alone: those before it are worked out only where it leans on one of them.
+     *
+     * @throws Fault when the kind has no such event
+     */
+    public function number(Anchor $anchor, SiteYear $site): int
+    {
+        $edge = $this->edges[$anchor->value] ?? throw new Fault(sprintf('this kind has no %s', $anchor->inWords()));
+        if ($edge instanceof ThermalDate) {
+            return $site->reaching($edge->sum);
+        }
+        foreach ($edge->anchors() as $leansOn) {
+            if (isset($this->edges[$leansOn->value])) {
+                return $this->numbers($site)[$anchor->value];
+            }
+        }
+
+        return $edge->number($site->numbers());
+    }
+
     /** @return array<string, int> the site's anchors and the kind's own, as plain numbers, worked out in order */
     public function numbers(SiteYear $site): array
     {

@@ -31,12 +31,12 @@ final readonly class Steps
         array $added,
     ): array {
         $steps = [];
-        foreach (self::chosen($recipe, $task, $plant, $circumstances, $amounts) as $key => $says) {
+        foreach (self::told($recipe, $task, $plant, $circumstances, $amounts) as $key => [, $step]) {
             if (! in_array($key, Recipe::CLEANING, true)) {
                 $steps = [...$steps, ...$added];
                 $added = [];
             }
-            $steps[] = strtr($says, self::slots($plant, $amounts));
+            $steps[] = $step;
         }
 
         return [...$steps, ...$added];
@@ -56,19 +56,39 @@ final readonly class Steps
         Circumstances $circumstances,
         array $amounts,
     ): array {
+        return array_map(
+            static fn (array $each): string => $each[0],
+            self::told($recipe, $task, $plant, $circumstances, $amounts),
+        );
+    }
+
+    /**
+     * Each step by its wording, and as it is said of this plant.
+     *
+     * @param  list<Amount>  $amounts
+     * @return array<string, array{string, string}> by the step's key, in order
+     */
+    private static function told(
+        Recipe $recipe,
+        TaskRule $task,
+        Plant $plant,
+        Circumstances $circumstances,
+        array $amounts,
+    ): array {
         $known = self::slots($plant, $amounts);
-        $chosen = [];
+        $told = [];
         foreach ($recipe->steps as $key => $wording) {
             foreach (($task->steps[$key] ?? $wording)->for($circumstances) as $says) {
-                if (! str_contains(strtr($says, $known), '{')) {
-                    $chosen[$key] = $says;
+                $step = str_contains($says, '{') ? strtr($says, $known) : $says;
+                if (! str_contains($step, '{')) {
+                    $told[$key] = [$says, $step];
 
                     break;
                 }
             }
         }
 
-        return $chosen;
+        return $told;
     }
 
     /**
