@@ -77,9 +77,9 @@ final readonly class Clearance
             [$axMin, $axMax, $ayMin, $ayMax, $azMin, $azMax] = $boxes[$i];
             [$ax, $ay, $az, $adx, $ady, $adz, $aHalf] = $lines[$i];
             for ($j = $i + 1, $count = count($stems); $j < $count; $j++) {
-                [$bxMin, $bxMax, $byMin, $byMax, $bzMin, $bzMax] = $boxes[$j];
-                if ($axMin > $bxMax || $bxMin > $axMax || $ayMin > $byMax || $byMin > $ayMax
-                    || $azMin > $bzMax || $bzMin > $azMax) {
+                $its = $boxes[$j];
+                if ($axMin > $its[1] || $its[0] > $axMax || $ayMin > $its[3] || $its[2] > $ayMax
+                    || $azMin > $its[5] || $its[4] > $azMax) {
                     continue;
                 }
                 [$bx, $by, $bz, $bdx, $bdy, $bdz, $bHalf] = $lines[$j];

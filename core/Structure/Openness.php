@@ -37,37 +37,60 @@ final readonly class Openness
                     $live,
                 ),
             ) / count($live);
+        $near = self::NEAR * $reach;
+        $lines = array_map(static fn (Segment $segment): array => self::line($segment, $near), $upper);
         // The middle is looked at from the first stem's side on, so that a turned plant has the same openness.
         $turn = $live[0]->azimuthDeg;
         $free = 0;
-        for ($ring = 0; $ring < self::RINGS; $ring++) {
-            // Rings of equal area.
-            $radius = $reach / 2 * sqrt(($ring + 0.5) / self::RINGS);
-            for ($spoke = 0; $spoke < self::SPOKES; $spoke++) {
-                $angle = deg2rad($turn + 360 * $spoke / self::SPOKES);
-                $free += self::isNear($upper, $radius * sin($angle), $radius * cos($angle), self::NEAR * $reach)
-                    ? 0
-                    : 1;
+        for ($spoke = 0; $spoke < self::SPOKES; $spoke++) {
+            $angle = deg2rad($turn + 360 * $spoke / self::SPOKES);
+            [$east, $north] = [sin($angle), cos($angle)];
+            for ($ring = 0; $ring < self::RINGS; $ring++) {
+                // Rings of equal area.
+                $radius = $reach / 2 * sqrt(($ring + 0.5) / self::RINGS);
+                $free += self::isNear($lines, $radius * $east, $radius * $north, $near * $near) ? 0 : 1;
             }
         }
 
         return (int) round(100 * $free / (self::RINGS * self::SPOKES));
     }
 
-    /** @param  list<Segment>  $segments */
-    private static function isNear(array $segments, float $x, float $y, float $near): bool
+    /**
+     * A segment seen from above, with the box outside of which nothing is near it: most points are passed over by that.
+     *
+     * @return array{float, float, float, float, float, float, float, float, float} west, east, south and north of the
+     *     box, where it begins, which way it goes, and its length squared
+     */
+    private static function line(Segment $segment, float $near): array
     {
-        foreach ($segments as $segment) {
-            $dx = $segment->to->x - $segment->from->x;
-            $dy = $segment->to->y - $segment->from->y;
-            $px = $x - $segment->from->x;
-            $py = $y - $segment->from->y;
-            $length = $dx * $dx + $dy * $dy;
+        [$from, $to] = [$segment->from, $segment->to];
+        [$dx, $dy] = [$to->x - $from->x, $to->y - $from->y];
+
+        return [
+            min($from->x, $to->x) - $near, max($from->x, $to->x) + $near,
+            min($from->y, $to->y) - $near, max($from->y, $to->y) + $near,
+            $from->x, $from->y, $dx, $dy, $dx * $dx + $dy * $dy,
+        ];
+    }
+
+    /**
+     * @param  list<array{float, float, float, float, float, float, float, float, float}>  $lines
+     * @param  float  $near  squared
+     */
+    private static function isNear(array $lines, float $x, float $y, float $near): bool
+    {
+        foreach ($lines as $line) {
+            if ($x < $line[0] || $x > $line[1] || $y < $line[2] || $y > $line[3]) {
+                continue;
+            }
+            [, , , , $fromX, $fromY, $dx, $dy, $length] = $line;
+            $px = $x - $fromX;
+            $py = $y - $fromY;
             $along = $length < 1e-9 ? 0.0 : ($px * $dx + $py * $dy) / $length;
             $along = $along < 0.0 ? 0.0 : ($along > 1.0 ? 1.0 : $along);
             $px -= $along * $dx;
             $py -= $along * $dy;
-            if ($px * $px + $py * $py < $near * $near) {
+            if ($px * $px + $py * $py < $near) {
                 return true;
             }
         }
