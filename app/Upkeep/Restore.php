@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\Storage;
 use PDO;
 use RuntimeException;
 use SQLite3;
-use Symfony\Component\Process\Process;
+use Throwable;
 
 /**
  * Puts a backup in the place of what is there. It is wholly checked, unpacked beside and brought up to date first; then
@@ -145,14 +145,21 @@ final class Restore
         }
     }
 
-    /** A backup may be older than the product. Letters it had not sent yet are long sent, or out of date. */
+    /**
+     * A backup may be older than the product. Letters it had not sent yet are long sent, or out of date. It is done in
+     * this process: another would outlive it where it is killed, and write on into what the next restore unpacks.
+     */
     private function migrate(string $file): void
     {
-        $run = new Process([PHP_BINARY, 'artisan', 'migrate', '--force', '--quiet'], base_path(), [
-            'DB_DATABASE' => $file, 'APP_CONFIG_CACHE' => "$file.config.php",
-        ], timeout: null);
-        if ($run->run() !== 0) {
-            throw new RuntimeException('it cannot be brought up to date: '.trim($run->getErrorOutput()));
+        config(['database.connections.restoring' => [
+            ...(array) config('database.connections.sqlite'), 'database' => $file,
+        ]]);
+        try {
+            Artisan::call('migrate', ['--database' => 'restoring', '--force' => true]);
+        } catch (Throwable $fault) {
+            throw new RuntimeException('it cannot be brought up to date: '.$fault->getMessage(), previous: $fault);
+        } finally {
+            DB::purge('restoring');
         }
         $database = new PDO("sqlite:$file");
         $database->exec("delete from jobs where payload like '%SendQueuedNotifications%'");
@@ -267,7 +274,7 @@ final class Restore
 
     private static function clear(string $new): void
     {
-        foreach (['', '-wal', '-shm', '-journal', '.config.php'] as $part) {
+        foreach (['', '-wal', '-shm', '-journal'] as $part) {
             is_file($new.$part) && unlink($new.$part);
         }
     }
