@@ -37,7 +37,7 @@ final readonly class KeepPhoto
         }
         if ($task->photos()->count() >= self::MOST) {
             throw ValidationException::withMessages(['photo' => sprintf(
-                'There are %d pictures of this task, and no more are kept. Take one out first.', self::MOST,
+                'This task has %d pictures already, the most it can keep. Delete one first.', self::MOST,
             )]);
         }
         // It warns of what is no picture, and says so by its answer as well.

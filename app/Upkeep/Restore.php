@@ -36,8 +36,8 @@ final class Restore
     public function from(string $backup, Closure $tell): array
     {
         $ours = DatabaseFile::ours() ?? throw new RuntimeException(
-            'a backup is put in place where the office keeps its rows in a file: restore it there, with '
-                .'DB_CONNECTION=sqlite, and carry it on with ./hook move-to',
+            'a backup cannot be restored straight into PostgreSQL: restore it into an SQLite file, with '
+                .'DB_CONNECTION=sqlite, then run ./hook move-to',
         );
         $new = $ours.'.restoring';
         $old = umask(0077);

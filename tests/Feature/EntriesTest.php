@@ -414,7 +414,7 @@ final class EntriesTest extends FeatureTestCase
         ], ['Accept' => 'application/json']);
         $send()->assertOk();
         $send()->assertUnprocessable()->assertJsonValidationErrors([
-            'photo' => 'There are 100 pictures of this task, and no more are kept.',
+            'photo' => 'This task has 100 pictures already, the most it can keep. Delete one first.',
         ]);
         self::assertSame(KeepPhoto::MOST, Photo::query()->count());
         $this->get("/plants/{$this->task->plant_id}/record")->assertOk()->assertSee('The latest 24 of 100 pictures')

@@ -23,7 +23,7 @@ final class MoveToCommand extends Command
         $url = is_string($url) ? $url : '';
         if (! app()->isDownForMaintenance()) {
             $this->output->getErrorStyle()->writeln(
-                'hook: the site is up; what is written from now on stays behind. Quiet it first: php artisan down',
+                'hook: the site is up; anything written from now on is left behind. First run: php artisan down',
             );
         }
         try {

@@ -16,7 +16,7 @@
         <x-pictures :photos="$each->photosShown()" :of="$plant->label" />
         @if (count($each->photos) > count($each->photosShown()))
             <p class="soft">The latest {{ count($each->photosShown()) }} of {{ count($each->photos) }} pictures;
-                the sheets of its visits have the rest.</p>
+                the rest are on the visit sheets.</p>
         @endif
     @empty
         <p>Nothing is logged yet. The record begins with the first visit;
