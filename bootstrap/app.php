@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Due\RenewDue;
 use App\Models\Device;
+use App\Models\Import;
 use App\Models\Photo;
 use App\People\SameDoor;
 use App\Support\Busy;
@@ -57,6 +58,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
             Heartbeat::beat(Heartbeat::SCHEDULER);
         })->name('heartbeat')->everyMinute();
         $schedule->call(Photo::forgetStray(...))->name('stray pictures')->dailyAt('05:10')->timezone(Today::zone());
+        $schedule->call(Import::forgetStray(...))->name('stray files')->dailyAt('05:20')->timezone(Today::zone());
         // Rain that has fallen, days that come into sight, and the eve of a midwinter: done before they are looked at.
         $schedule->call(RenewDue::ask(...))->name('what is due')->hourly();
         $schedule->call(static fn (KeptPictures $pictures) => $pictures->tidy())->name('old pictures')

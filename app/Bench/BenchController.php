@@ -8,6 +8,7 @@ use App\Models\BenchAnswer;
 use App\Models\User;
 use App\Support\Asked;
 use App\Support\Controller;
+use App\Support\SentOnce;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -70,9 +71,13 @@ final class BenchController extends Controller
 
     public function store(AnswerRequest $request, string $case, HandIn $handIn): RedirectResponse
     {
-        $answer = $handIn->of(self::user($request), $request->practised(), $request->cuts(), $request->day());
+        $answer = $handIn->marked(self::user($request), $request->practised(), $request->cuts(), $request->day());
 
-        return redirect()->route('bench.answer', $answer)->with('said', "Handed in: $answer->score of 100.");
+        return SentOnce::write(static function () use ($answer): RedirectResponse {
+            $answer->save();
+
+            return redirect()->route('bench.answer', $answer)->with('said', "Handed in: $answer->score of 100.");
+        });
     }
 
     public function answer(Request $request, BenchAnswer $answer, MarkScreen $screen): View|RedirectResponse

@@ -12,20 +12,21 @@ use PruningHook\Core\Bench\Judge;
 use PruningHook\Core\Bench\Remark;
 use PruningHook\Core\Calendar\Day;
 
-/** Marks an answer and keeps it. */
+/** Marks an answer that was handed in. */
 final readonly class HandIn
 {
     public function __construct(private Exercises $exercises)
     {
     }
 
-    public function of(User $user, Practised $practised, string $cuts, Day $day): BenchAnswer
+    /** @return BenchAnswer marked, and not saved yet */
+    public function marked(User $user, Practised $practised, string $cuts, Day $day): BenchAnswer
     {
         $exercise = $practised->exercise;
         $written = CutCode::read($cuts, $exercise->plant);
         $mark = Judge::of($exercise, $this->exercises->cases()->marking)->mark(new Answer($written->cuts(), $day));
 
-        return BenchAnswer::query()->create([
+        return new BenchAnswer([
             'user_id' => $user->id, 'case_key' => $practised->key, 'plant_id' => $practised->plant?->id,
             'seed' => $practised->seed, 'kind' => $exercise->kind->id, 'task' => $exercise->task->key,
             'method' => $exercise->task->methodKey, 'level' => $practised->level, 'cuts' => $written->code(),

@@ -10,12 +10,12 @@ use App\Models\Photo;
 use App\Models\Visit;
 use App\Support\Asked;
 use App\Support\Controller;
+use App\Support\SentOnce;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\Rule;
 use PruningHook\Core\Calendar\Day;
@@ -75,7 +75,8 @@ final class ClientController extends Controller
         if (self::waiting($garden)->count() >= self::WAITING) {
             return back()->withInput()->withErrors(['says' => 'So much waits for us already: please telephone.']);
         }
-        DB::transaction(static function () use ($request, $garden): void {
+
+        return SentOnce::write(static function () use ($request, $garden, $token): RedirectResponse {
             $visit = Visit::query()->find(Asked::whole($request, 'visit'));
             ClientWord::query()->create([
                 'garden_id' => $garden->id, 'visit_id' => $visit?->id, 'kind' => Asked::text($request, 'kind'),
@@ -84,10 +85,10 @@ final class ClientController extends Controller
             if (Asked::text($request, 'kind') === 'agree') {
                 $visit?->update(['confirmed' => true]);
             }
-        });
 
-        return redirect()->to(route('client', $token, false))
-            ->with('said', 'Thank you. We have it, and answer as soon as we can.');
+            return redirect()->to(route('client', $token, false))
+                ->with('said', 'Thank you. We have it, and answer as soon as we can.');
+        });
     }
 
     /** @return Builder<ClientWord> what nobody has seen to yet */

@@ -10,12 +10,12 @@ use App\Models\Garden;
 use App\Models\Visit;
 use App\Post\TextChannel;
 use App\Support\Controller;
+use App\Support\SentOnce;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Notification;
 
 /** What the firm tells its clients, and what they said. */
@@ -40,14 +40,16 @@ final class LetterController extends Controller
             return redirect()->route('letters.show', $garden)
                 ->withErrors(['send' => 'Nobody has said how to reach the client: add an e-mail address or a number.']);
         }
-        DB::transaction(static function () use ($request, $garden, $links): void {
+        $firm = Firm::ours()->name;
+
+        return SentOnce::write(static function () use ($request, $garden, $links, $firm): RedirectResponse {
             $link = $links->open($garden, $request->user());
             Notification::route('mail', $garden->client_email)->route(TextChannel::class, $garden->client_phone)
-                ->notify(new SeasonLetterNotification($garden, Firm::ours()->name, $link));
-        });
+                ->notify(new SeasonLetterNotification($garden, $firm, $link));
 
-        return redirect()->route('letters.show', $garden)
-            ->with('said', "The letter to $garden->client is on its way. The link to their page is in it.");
+            return redirect()->route('letters.show', $garden)
+                ->with('said', "The letter to $garden->client is on its way. The link to their page is in it.");
+        });
     }
 
     public function shut(Garden $garden, ClientLinks $links): RedirectResponse

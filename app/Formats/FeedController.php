@@ -10,6 +10,7 @@ use App\Models\Garden;
 use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\OutsideLink;
+use App\Support\SentOnce;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -30,13 +31,17 @@ final class FeedController extends Controller
             return back()->withInput()->withErrors(['garden' => 'No garden is called so.']);
         }
         $token = OutsideLink::secret();
-        Feed::query()->create([
-            'digest' => OutsideLink::digest($token), 'garden_id' => $garden?->id, 'made_by' => $request->user()?->id,
-            'crew_id' => Asked::text($request, 'crew_id') === '' ? null : $request->integer('crew_id'),
-        ]);
 
-        return redirect()->to(route('files').'#feeds')->with('said', 'The calendar is there. Copy its link now: it is '
-            .'shown this once.')->with('feed', OutsideLink::to(route('feed', $token, false)));
+        return SentOnce::write(static function () use ($request, $garden, $token): RedirectResponse {
+            Feed::query()->create([
+                'digest' => OutsideLink::digest($token), 'garden_id' => $garden?->id,
+                'made_by' => $request->user()?->id,
+                'crew_id' => Asked::text($request, 'crew_id') === '' ? null : $request->integer('crew_id'),
+            ]);
+
+            return redirect()->to(route('files').'#feeds')->with('said', 'The calendar is there. Copy its link now: '
+                .'it is shown this once.')->with('feed', OutsideLink::to(route('feed', $token, false)));
+        });
     }
 
     /** Whoever has the link reads it; a link that was shut is none. */

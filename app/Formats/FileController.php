@@ -10,6 +10,7 @@ use App\Models\Import;
 use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Pages;
+use App\Support\SentOnce;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -53,19 +54,23 @@ final class FileController extends Controller
         ]);
         /** @var UploadedFile $file it was validated */
         $file = $request->file('file');
-        $import = DB::transaction(static function () use ($request, $file): Import {
-            $import = Import::query()->create([
-                'of' => Asked::text($request, 'of'),
-                'name' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 120),
-                'status' => Import::READING, 'user_id' => $request->user()?->id,
-            ]);
-            Storage::disk('local')->putFileAs('imports', $file, basename($import->path()));
-            ReadImport::dispatch($import->id);
+        $disk = Storage::disk('local');
+        $sent = (string) $disk->putFile(Import::SENT, $file);
+        try {
+            return SentOnce::write(static function () use ($request, $file, $disk, $sent): RedirectResponse {
+                $import = Import::query()->create([
+                    'of' => Asked::text($request, 'of'),
+                    'name' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 120),
+                    'status' => Import::READING, 'user_id' => $request->user()?->id,
+                ]);
+                $disk->move($sent, $import->path());
+                ReadImport::dispatch($import->id);
 
-            return $import;
-        });
-
-        return redirect()->route('files.show', $import);
+                return redirect()->route('files.show', $import);
+            });
+        } finally {
+            $disk->delete($sent);
+        }
     }
 
     public function show(Request $request, Import $import): View

@@ -10,6 +10,7 @@ use App\History\Undo;
 use App\Models\Crew;
 use App\Models\Garden;
 use App\Support\Controller;
+use App\Support\SentOnce;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -45,11 +46,15 @@ final class GardenController extends Controller
 
     public function store(GardenRequest $request): RedirectResponse
     {
-        $garden = Garden::query()->create($request->facts());
+        $facts = $request->facts();
 
-        return redirect()
-            ->route('gardens.show', $garden)
-            ->with('said', "$garden->name is in the book. Add its plants next.");
+        return SentOnce::write(static function () use ($facts): RedirectResponse {
+            $garden = Garden::query()->create($facts);
+
+            return redirect()
+                ->route('gardens.show', $garden)
+                ->with('said', "$garden->name is in the book. Add its plants next.");
+        });
     }
 
     public function edit(Garden $garden, PlantBook $book): View

@@ -11,6 +11,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Context;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 
 /**
  * A file somebody wants taken in: read first, shown line by line, and kept only once that is accepted.
@@ -50,6 +51,9 @@ final class Import extends Model
     /** Somebody did not want to wait for it. */
     public const CANCELLED = 'cancelled';
 
+    /** Where a file lies until its import is written. */
+    public const SENT = 'imports/sent';
+
     private const BRINGS = 'import';
 
     private const FOR_SECONDS = 3600;
@@ -57,6 +61,17 @@ final class Import extends Model
     protected $fillable = ['of', 'name', 'status', 'says', 'new', 'changed', 'same', 'wrong', 'user_id'];
 
     protected $attributes = ['new' => 0, 'changed' => 0, 'same' => 0, 'wrong' => 0];
+
+    /** Files that were sent and whose import was never written: the server was stopped in between. */
+    public static function forgetStray(): void
+    {
+        $disk = Storage::disk('local');
+        foreach ($disk->files(self::SENT) as $file) {
+            if ($disk->lastModified($file) < time() - 86_400) {
+                $disk->delete($file);
+            }
+        }
+    }
 
     public function path(): string
     {

@@ -13,6 +13,7 @@ use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Pages;
 use App\Support\Say;
+use App\Support\SentOnce;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -42,9 +43,13 @@ final class CrewController extends Controller
 
     public function store(CrewRequest $request): RedirectResponse
     {
-        $crew = Crew::query()->create($request->facts());
+        $facts = $request->facts();
 
-        return redirect()->route('crews.index')->with('said', "$crew->name is in the book.");
+        return SentOnce::write(static function () use ($facts): RedirectResponse {
+            $crew = Crew::query()->create($facts);
+
+            return redirect()->route('crews.index')->with('said', "$crew->name is in the book.");
+        });
     }
 
     public function edit(Crew $crew): View
@@ -85,14 +90,17 @@ final class CrewController extends Controller
             'people.*' => "$crew->name has $crew->people people; leave it empty where nobody comes.",
             'why.required' => 'Say why: holiday, ill, frost.',
         ]);
-        $off = $crew->daysOff()->create($request->only('on', 'why', 'people'));
 
-        return back()
-            ->with('said', sprintf(
-                $off->people === null ? '%s does not work on %s: %s.' : '%s is not complete on %s: %s.', $crew->name,
-                Say::date(Day::parse(Asked::text($request, 'on'))), $off->why,
-            ))
-            ->with('undo', [route('crews.on', $off), 'DELETE']);
+        return SentOnce::write(static function () use ($request, $crew): RedirectResponse {
+            $off = $crew->daysOff()->create($request->only('on', 'why', 'people'));
+
+            return back()
+                ->with('said', sprintf(
+                    $off->people === null ? '%s does not work on %s: %s.' : '%s is not complete on %s: %s.',
+                    $crew->name, Say::date(Day::parse(Asked::text($request, 'on'))), $off->why,
+                ))
+                ->with('undo', [route('crews.on', $off), 'DELETE']);
+        });
     }
 
     /** They work after all. */

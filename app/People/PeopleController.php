@@ -11,6 +11,7 @@ use App\Models\Role;
 use App\Models\User;
 use App\Support\Controller;
 use App\Support\Pages;
+use App\Support\SentOnce;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -45,10 +46,14 @@ final class PeopleController extends Controller
 
     public function store(PersonRequest $request, Staff $staff): RedirectResponse
     {
-        $person = $staff->invite($request->facts());
+        $facts = $request->facts();
 
-        return redirect()->route('people.index')
-            ->with('said', "A letter to $person->email invites $person->name to choose a password.");
+        return SentOnce::write(static function () use ($staff, $facts): RedirectResponse {
+            $person = $staff->invite($facts);
+
+            return redirect()->route('people.index')
+                ->with('said', "A letter to $person->email invites $person->name to choose a password.");
+        });
     }
 
     public function edit(User $person): View

@@ -10,6 +10,7 @@ use App\Models\Firm;
 use App\Models\PlanDraft;
 use App\Support\Asked;
 use App\Support\Controller;
+use App\Support\SentOnce;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -39,12 +40,11 @@ final class DraftController extends Controller
         if (Crew::query()->doesntExist()) {
             return back()->withErrors(['weeks' => 'There is no crew to plan for yet.']);
         }
-        $draft = $drafts->ask(
+
+        return SentOnce::write(static fn (): RedirectResponse => redirect()->route('drafts.show', $drafts->ask(
             Today::day(), 7 * $request->integer('weeks'), self::STAY[Asked::text($request, 'stay')],
             $request->user()?->id,
-        );
-
-        return redirect()->route('drafts.show', $draft);
+        )));
     }
 
     public function show(Request $request, PlanDraft $draft, DraftScreen $screen): View

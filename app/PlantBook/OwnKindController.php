@@ -10,6 +10,7 @@ use App\Models\OwnKind;
 use App\Models\Plant;
 use App\Support\Asked;
 use App\Support\Controller;
+use App\Support\SentOnce;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -33,9 +34,12 @@ final class OwnKindController extends Controller
 
     public function store(OwnKindRequest $request, OwnKinds $kinds): RedirectResponse
     {
-        $version = $kinds->write($request->own(), Asked::text($request, 'note'), $request->user());
+        $own = $request->own();
 
-        return $this->saved($version, 'is in the plant book as the firm\'s own.');
+        return SentOnce::write(fn (): RedirectResponse => $this->saved(
+            $kinds->write($own, Asked::text($request, 'note'), $request->user()),
+            'is in the plant book as the firm\'s own.',
+        ));
     }
 
     public function edit(string $kind, PlantBook $book, OwnKinds $kinds): View

@@ -11,6 +11,7 @@ use App\Models\Garden;
 use App\Models\Plant;
 use App\Support\Asked;
 use App\Support\Controller;
+use App\Support\SentOnce;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -67,9 +68,13 @@ final class PlantController extends Controller
 
     public function store(PlantRequest $request, Garden $garden): RedirectResponse
     {
-        $plant = $garden->plants()->create($request->facts());
+        $facts = $request->facts();
 
-        return redirect()->route('plants.show', $plant)->with('said', "$plant->label is planted in the book.");
+        return SentOnce::write(static function () use ($garden, $facts): RedirectResponse {
+            $plant = $garden->plants()->create($facts);
+
+            return redirect()->route('plants.show', $plant)->with('said', "$plant->label is planted in the book.");
+        });
     }
 
     public function edit(Plant $plant, PlantBook $book): View

@@ -7,6 +7,7 @@ namespace App\Plants;
 use App\Models\Garden;
 use App\Support\Asked;
 use App\Support\Controller;
+use App\Support\SentOnce;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -60,14 +61,17 @@ final class PlantListController extends Controller
     public function store(PlantListRequest $request, Garden $garden): RedirectResponse
     {
         $plants = $request->plants();
-        DB::transaction(static fn () => array_map(
-            static fn (array $plant) => $garden->plants()->create($plant), $plants,
-        ));
 
-        return redirect()->route('gardens.show', $garden)->with('said', match (count($plants)) {
-            0 => 'Nothing was ticked, so nothing was planted in the book.',
-            1 => 'One plant is in the book. Say on its page how large it is.',
-            default => count($plants).' plants are in the book. Say on their pages how large they are.',
+        return SentOnce::write(static function () use ($garden, $plants): RedirectResponse {
+            foreach ($plants as $plant) {
+                $garden->plants()->create($plant);
+            }
+
+            return redirect()->route('gardens.show', $garden)->with('said', match (count($plants)) {
+                0 => 'Nothing was ticked, so nothing was planted in the book.',
+                1 => 'One plant is in the book. Say on its page how large it is.',
+                default => count($plants).' plants are in the book. Say on their pages how large they are.',
+            });
         });
     }
 }

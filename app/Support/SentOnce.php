@@ -14,7 +14,8 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * A form that bears a name of its own makes what it makes once: two taps, or Back and sent again, lead to what the
- * first made. What it makes and its name are written in one stroke.
+ * first made. What it makes and its name are written in one transaction, and nothing is worked out in it: of two taps
+ * at once both may look, the first to write has made it, and the other is led there.
  */
 final readonly class SentOnce
 {
@@ -24,40 +25,74 @@ final readonly class SentOnce
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        $once = $request->input('_once');
-        $user = $request->user();
-        if ($request->isMethodSafe() || ! is_string($once) || ! Str::isUuid($once) || $user === null) {
+        $once = $request->isMethodSafe() ? null : self::name($request);
+        if ($once === null) {
             return $next($request);
         }
-        DB::beginTransaction();
-        try {
-            $new = DB::table('sent_forms')->insertOrIgnore([
-                'once' => $once, 'user_id' => $user->id, 'led_to' => '', 'sent_at' => Carbon::now(),
-            ]) === 1;
-            $response = $new ? $next($request) : $this->again($once, $user->id);
-            // Errors of this form, not of one before it.
-            $refused = in_array('errors', (array) $request->session()->get('_flash.new', []), true);
-            $kept = ! $new || ($response instanceof RedirectResponse && ! $refused);
-            if ($new && $kept && $response instanceof RedirectResponse) {
-                DB::table('sent_forms')->where('once', $once)->update(['led_to' => $response->getTargetUrl()]);
-                DB::table('sent_forms')->where('sent_at', '<', Carbon::now()->subDays(self::KNOWN_DAYS))->delete();
-            }
-        } catch (\Throwable $thrown) {
-            DB::rollBack();
-
-            throw $thrown;
+        $sent = self::again($request, $once);
+        if ($sent !== null) {
+            return $sent;
         }
-        $kept ? DB::commit() : DB::rollBack();
+        $response = $next($request);
+        // Errors of this form, not of one before it.
+        $refused = in_array('errors', (array) $request->session()->get('_flash.new', []), true);
+        if ($response instanceof RedirectResponse && ! $refused) {
+            return $response;
+        }
+        // Refused because the same form, sent a moment before, has made it meanwhile: that is no fault of this one.
+        $sent = self::again($request, $once);
+        if ($sent !== null) {
+            $request->session()->forget(['errors', '_old_input']);
+        }
 
-        return $response;
+        return $sent ?? $response;
     }
 
-    private function again(string $once, int $user): Response
+    /**
+     * Writes what a form makes, together with the form's name. Whatever takes long is done before.
+     *
+     * @param  Closure(): RedirectResponse  $make  writes, and says where that leads
+     */
+    public static function write(Closure $make): RedirectResponse
     {
-        $led = DB::table('sent_forms')->where('once', $once)->where('user_id', $user)->value('led_to');
-        abort_unless(is_string($led) && $led !== '', 419);
+        $request = request();
+        $once = self::name($request);
 
-        return redirect()->to($led)
+        return DB::transaction(static function () use ($request, $once, $make): RedirectResponse {
+            if ($once === null) {
+                return $make();
+            }
+            $ours = DB::table('sent_forms')->insertOrIgnore([
+                'once' => $once, 'user_id' => $request->user()?->id, 'led_to' => '', 'sent_at' => Carbon::now(),
+            ]) === 1;
+            if (! $ours) {
+                return self::again($request, $once) ?? abort(419);
+            }
+            $response = $make();
+            DB::table('sent_forms')->where('once', $once)->update(['led_to' => $response->getTargetUrl()]);
+            DB::table('sent_forms')->where('sent_at', '<', Carbon::now()->subDays(self::KNOWN_DAYS))->delete();
+
+            return $response;
+        });
+    }
+
+    private static function name(Request $request): ?string
+    {
+        $once = $request->input('_once');
+
+        return is_string($once) && Str::isUuid($once) ? $once : null;
+    }
+
+    /** Where the form led when it was sent before; null where it was not, 419 where somebody else sent it. */
+    private static function again(Request $request, string $once): ?RedirectResponse
+    {
+        $sent = DB::table('sent_forms')->where('once', $once)->first(['user_id', 'led_to']);
+        if ($sent === null) {
+            return null;
+        }
+        abort_unless($sent->user_id === $request->user()?->id, 419);
+
+        return redirect()->to((string) $sent->led_to)
             ->with('said', 'This form was sent before: here is what it made. Nothing was saved a second time.');
     }
 }

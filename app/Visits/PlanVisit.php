@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Season\TaskChoice;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use PruningHook\Core\Calendar\Day;
@@ -82,36 +83,37 @@ final readonly class PlanVisit
     }
 
     /**
+     * Works out a visit before anything is written.
+     *
      * @param  list<TaskChoice>  $choices  at least one
      * @param  ?string  $reason  why a day outside the common window is taken all the same
      *
      * @throws ValidationException
      */
-    public function plan(
-        Garden $garden,
-        Day $on,
-        array $choices,
-        ?string $reason,
-        ?int $crewId,
-        ?User $by,
-        Day $today,
-    ): Visit {
+    public function ready(Garden $garden, Day $on, array $choices, ?string $reason, Day $today): ReadyVisit
+    {
         $jobs = $this->jobs($garden, $choices, $today);
         $outside = ! (self::common($jobs)?->contains($on) ?? false);
         if ($outside && ($reason === null || $reason === '')) {
             throw ValidationException::withMessages(self::refusal($jobs, $on));
         }
 
-        return DB::transaction(function () use ($garden, $on, $jobs, $reason, $outside, $crewId, $by, $today): Visit {
-            $this->refuseTwice($jobs, $today);
-            self::letGo($jobs, $today);
-            $visit = $garden->visits()->create([
+        return new ReadyVisit($garden, $on, $jobs, $outside ? $reason : null, $today);
+    }
+
+    /** Writes it, unless a task stands on another visit by now: that is refused. */
+    public function write(ReadyVisit $ready, ?int $crewId, ?User $by): Visit
+    {
+        return DB::transaction(function () use ($ready, $crewId, $by): Visit {
+            $this->refuseTwice($ready->jobs, $ready->today);
+            self::letGo($ready->jobs, $ready->today);
+            $visit = $ready->garden->visits()->create([
                 'crew_id' => $crewId,
-                'on' => (string) $on,
-                'outside_reason' => $outside ? $reason : null,
+                'on' => (string) $ready->on,
+                'outside_reason' => $ready->outside,
                 'planned_by' => $by?->id,
             ]);
-            foreach ($jobs as $position => $job) {
+            foreach ($ready->jobs as $position => $job) {
                 $visit->tasks()->create([
                     'plant_id' => (int) $job->plant,
                     'task' => $job->task->key,
@@ -140,9 +142,15 @@ final readonly class PlanVisit
         $plants = array_map(static fn (Job $job): int => (int) $job->plant, $jobs);
         foreach (array_chunk(array_unique($plants), 500) as $some) {
             DB::table('visit_tasks')->whereIn('plant_id', $some)->where('standing', 1)
-                ->whereIn('visit_id', Visit::over(DB::table('visits'), $today)->select('id'))
+                ->whereExists(static fn (Builder $over) => Visit::over(self::its($over), $today))
                 ->update(['standing' => null]);
         }
+    }
+
+    /** The visit of each task, looked up one by one: a firm has many visits, and a visit few tasks. */
+    private static function its(Builder $visits): Builder
+    {
+        return $visits->from('visits')->whereColumn('visits.id', 'visit_tasks.visit_id');
     }
 
     /**
@@ -176,7 +184,7 @@ final readonly class PlanVisit
     {
         $planned = VisitTask::query()->with(['visit', 'plant'])->where('standing', true);
         $planned->whereIn('plant_id', array_map(static fn (Job $job): int => (int) $job->plant, $jobs))
-            ->whereIn('visit_id', Visit::holding(DB::table('visits'), $today)->select('id'));
+            ->whereExists(static fn (Builder $held) => Visit::holding(self::its($held), $today));
         $standing = $planned->get(['id', 'visit_id', 'plant_id', 'task', 'season']);
         foreach ($jobs as $job) {
             $planned = $standing->first(

@@ -11,6 +11,7 @@ use App\Models\Garden;
 use App\Models\Visit;
 use App\Support\Asked;
 use App\Support\Controller;
+use App\Support\SentOnce;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -37,14 +38,15 @@ final class VisitController extends Controller
 
     public function store(PlanRequest $request, Garden $garden, PlanVisit $plan): RedirectResponse
     {
-        $visit = $plan->plan(
-            $garden, $request->day(), $request->choices(), $request->reason(), $request->crew(), $request->user(),
-            Today::day(),
-        );
+        $ready = $plan->ready($garden, $request->day(), $request->choices(), $request->reason(), Today::day());
 
-        return redirect()->route('visits.show', $visit)
-            ->with('said', 'The visit is planned.')
-            ->with('undo', [route('visits.destroy', $visit), 'DELETE']);
+        return SentOnce::write(static function () use ($request, $plan, $ready): RedirectResponse {
+            $visit = $plan->write($ready, $request->crew(), $request->user());
+
+            return redirect()->route('visits.show', $visit)
+                ->with('said', 'The visit is planned.')
+                ->with('undo', [route('visits.destroy', $visit), 'DELETE']);
+        });
     }
 
     public function show(Visit $visit, SheetScreen $screen): View

@@ -9,6 +9,7 @@ use App\History\Undo;
 use App\Models\Garden;
 use App\Models\Observation;
 use App\Support\Controller;
+use App\Support\SentOnce;
 use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -36,14 +37,16 @@ final class ObservationController extends Controller
 
     public function store(ObservationRequest $request, Garden $garden): RedirectResponse
     {
-        $seen = Observation::query()->updateOrCreate(
-            ['garden_id' => $garden->id, 'event' => $request->seen()->event, 'season' => $request->season()],
-            ['on' => (string) $request->seen()->on, 'seen_by' => $request->user()?->id],
-        );
+        $what = ['garden_id' => $garden->id, 'event' => $request->seen()->event, 'season' => $request->season()];
+        $seen = ['on' => (string) $request->seen()->on, 'seen_by' => $request->user()?->id];
 
-        return redirect()->route('observations.index', $garden)
-            ->with('said', Observation::SIGNS[$seen->event].': noted.')
-            ->with('undo', Undo::of($seen));
+        return SentOnce::write(static function () use ($garden, $what, $seen): RedirectResponse {
+            $noted = Observation::query()->updateOrCreate($what, $seen);
+
+            return redirect()->route('observations.index', $garden)
+                ->with('said', Observation::SIGNS[$noted->event].': noted.')
+                ->with('undo', Undo::of($noted));
+        });
     }
 
     public function destroy(Observation $observation): RedirectResponse

@@ -30,10 +30,10 @@ final readonly class DemoBench
         foreach (self::DONE as $case => $made) {
             $practised = $this->exercises->of($case, 1, Today::day());
             $right = Judge::of($practised->exercise, $this->exercises->cases()->marking)->answer();
-            $this->handIn->of(
+            $this->handIn->marked(
                 $hand, $practised, CutCode::of(array_slice($right->cuts, 0, $made)),
                 $right->day ?? $practised->exercise->days[0],
-            );
+            )->save();
         }
         SignOff::query()->create([
             'user_id' => $hand->id, 'method' => 'renew-by-thirds', 'by_id' => $lead->id,

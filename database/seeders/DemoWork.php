@@ -211,18 +211,12 @@ final readonly class DemoWork
     /** @param  list<array{plant: Plant, due: DueTask}>  $items */
     private function visit(Garden $garden, Day $on, array $items, User $by): Visit
     {
-        return $this->planner->plan(
-            $garden,
-            $on,
-            array_map(
-                static fn (array $item): TaskChoice => TaskChoice::of(
-                    $item['plant']->id, $item['due']->task->key, $item['due']->task->season,
-                ),
-                $items,
-            ),
-            null,
-            $garden->crew_id,
-            $by, Today::day(),
+        $choices = array_map(static fn (array $item): TaskChoice => TaskChoice::of(
+            $item['plant']->id, $item['due']->task->key, $item['due']->task->season,
+        ), $items);
+
+        return $this->planner->write(
+            $this->planner->ready($garden, $on, $choices, null, Today::day()), $garden->crew_id, $by,
         );
     }
 

@@ -15,7 +15,6 @@ use App\Season\TaskChoice;
 use App\Support\KeptPictures;
 use App\Support\ShapesApart;
 use App\Support\Today;
-use App\Visits\PlanVisit;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\HtmlString;
@@ -325,13 +324,9 @@ final class DrawingTest extends FeatureTestCase
             'kind' => 'bush-rose',
             'practice' => ['bush-rose-severity' => 'light-arc'],
         ]);
-        $plan = $this->app
-            ->make(PlanVisit::class)
-            ->plan(
-                $this->garden, Day::parse('2027-03-20'), [TaskChoice::of($rose->id, 'main-pruning', 2027)], 'early',
-                $this->crew->id, null, Today::day(),
-            );
-        $task = $plan->tasks()->firstOrFail();
+        $task = $this->planned(
+            $this->garden, Day::parse('2027-03-20'), TaskChoice::of($rose->id, 'main-pruning', 2027), 'early',
+        )->tasks()->firstOrFail();
         self::assertSame(
             ['light-arc', 33],
             [$task->prescribed->recipe, $task->prescribed->cap[0] ?? null],

@@ -115,14 +115,18 @@ abstract class FeatureTestCase extends TestCase
     {
         $this->app->forgetInstance(CorePlants::class);
 
-        return $this->app->make(PlanVisit::class)->plan(
-            $this->garden->fresh(['plants.workLogs']) ?? $this->garden,
-            Day::parse($on),
-            [TaskChoice::of($this->wisteria->id, $task, 2027)],
-            null,
-            $this->crew->id,
-            null, Today::day(),
+        return $this->planned(
+            $this->garden->fresh(['plants.workLogs']) ?? $this->garden, Day::parse($on),
+            TaskChoice::of($this->wisteria->id, $task, 2027),
         );
+    }
+
+    /** A visit of the crew with one task. */
+    protected function planned(Garden $garden, Day $on, TaskChoice $task, ?string $reason = null): Visit
+    {
+        $plan = $this->app->make(PlanVisit::class);
+
+        return $plan->write($plan->ready($garden, $on, [$task], $reason, Today::day()), $this->crew->id, null);
     }
 
     protected function visitTask(): VisitTask

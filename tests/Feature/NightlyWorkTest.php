@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Device;
+use App\Models\Import;
 use App\Models\Photo;
 use App\Support\Heartbeat;
 use App\Support\SetBackClock;
@@ -44,7 +45,7 @@ final class NightlyWorkTest extends FeatureTestCase
     public function test_each_night_a_backup_is_made_and_old_pictures_and_devices_go(): void
     {
         self::assertEqualsCanonicalizing(
-            ['backup', 'old pictures', 'old devices', 'heartbeat', 'what is due', 'stray pictures'],
+            ['backup', 'old pictures', 'old devices', 'heartbeat', 'what is due', 'stray pictures', 'stray files'],
             array_keys($this->events()),
         );
         self::assertArrayHasKey('backup', Artisan::all());
@@ -114,6 +115,17 @@ final class NightlyWorkTest extends FeatureTestCase
             $disk->exists($kept->path()), $disk->exists('photos/'.str_replace('1', '2', $kept->uuid).'.jpg'),
             $disk->exists('photos/'.str_replace('1', '3', $kept->uuid).'.jpg'),
         ]);
+    }
+
+    public function test_files_without_an_import_go_after_a_day(): void
+    {
+        $disk = Storage::fake('local');
+        foreach (['old', 'new'] as $file) {
+            $disk->put(Import::SENT."/$file.csv", 'garden,kind');
+        }
+        touch($disk->path(Import::SENT.'/old.csv'), time() - 90_000);
+        Import::forgetStray();
+        self::assertSame([Import::SENT.'/new.csv'], $disk->files(Import::SENT));
     }
 
     public function test_what_is_done_at_night_can_be_done(): void

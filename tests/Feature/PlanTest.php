@@ -23,7 +23,6 @@ use App\Season\Decisions;
 use App\Season\TaskChoice;
 use App\Season\Unplanned;
 use App\Support\Today;
-use App\Visits\PlanVisit;
 use App\Weather\Outlook;
 use App\Weather\WeatherStation;
 use Illuminate\Support\Carbon;
@@ -321,13 +320,13 @@ final class PlanTest extends FeatureTestCase
 
     public function test_a_pass_that_comes_again_is_planned_like_any_other(): void
     {
+        config(['hook.today' => '2027-07-12']);
+        $rose = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bush-rose']);
+        $done = $this->planned(
+            $this->garden, Day::parse('2027-07-12'), TaskChoice::of($rose->id, 'dead-heading', 2027),
+        )->tasks()->firstOrFail();
         config(['hook.today' => '2027-07-20']);
         Carbon::setTestNow('2027-07-20 10:00:00');
-        $rose = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bush-rose']);
-        $done = $this->app->make(PlanVisit::class)->plan(
-            $this->garden, Day::parse('2027-07-12'), [TaskChoice::of($rose->id, 'dead-heading', 2027)], null,
-            $this->crew->id, null, Day::parse('2027-07-12'),
-        )->tasks()->firstOrFail();
         $this->actingAs($this->boss)
             ->put("/tasks/$done->id/log", ['outcome' => 'done', 'on' => '2027-07-12', 'minutes' => 20])
             ->assertSessionHasNoErrors();

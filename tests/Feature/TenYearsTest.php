@@ -6,14 +6,10 @@ namespace Tests\Feature;
 
 use App\Bridge\CorePlants;
 use App\Models\Plant;
-use App\Models\Visit;
-use App\Models\VisitTask;
 use App\Record\LogWork;
 use App\Season\TaskChoice;
 use App\Support\Today;
-use App\Visits\PlanVisit;
 use PruningHook\Core\Amount\Amount;
-use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Task;
@@ -202,7 +198,9 @@ final class TenYearsTest extends FeatureTestCase
             $this->app->make(CorePlants::class)->forget();
             $core = $this->app->make(CorePlants::class)->plant(
                 $plant->fresh(['garden', 'workLogs', 'bloomNotes']) ?? $plant, Today::day());
-            $row = $this->planned($plant, $task, $on);
+            $row = $this->planned(
+                $plant->garden->fresh() ?? $plant->garden, $on, TaskChoice::of($plant->id, $task->key, $task->season),
+            )->tasks()->firstOrFail();
             $now = $row->prescribed;
             if ($told['tasks'] === 0) {
                 $told += [
@@ -263,21 +261,6 @@ final class TenYearsTest extends FeatureTestCase
         );
 
         return $tasks;
-    }
-
-    private function planned(Plant $plant, Task $task, Day $on): VisitTask
-    {
-        $visit = $this->app->make(PlanVisit::class)->plan(
-            $plant->garden->fresh() ?? $plant->garden,
-            $on,
-            [TaskChoice::of($plant->id, $task->key, $task->season)],
-            null,
-            $this->crew->id,
-            null, Today::day(),
-        );
-        self::assertInstanceOf(Visit::class, $visit);
-
-        return $visit->tasks()->firstOrFail();
     }
 
     private static function does(Amount $amount): string

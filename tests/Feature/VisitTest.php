@@ -8,8 +8,6 @@ use App\Models\Plant;
 use App\Models\Visit;
 use App\Models\WorkLog;
 use App\Season\TaskChoice;
-use App\Support\Today;
-use App\Visits\PlanVisit;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PruningHook\Core\Calendar\Day;
@@ -355,13 +353,10 @@ final class VisitTest extends FeatureTestCase
         $lilac->update(['stems_old' => 9, 'stems_young' => 4]);
         self::assertSame('2027-02-20', (string) $lilac->fresh()?->stems_on, 'dated by the day it was counted');
         config(['hook.today' => '2027-06-01']);
-        $visit = $this->app
-            ->make(PlanVisit::class)
-            ->plan(
-                $this->garden->fresh() ?? $this->garden, Day::parse('2027-06-01'),
-                [TaskChoice::of($lilac->id, 'after-flowering', 2027)], null, $this->crew->id, null, Today::day(),
-            );
-        $task = $visit->tasks()->firstOrFail();
+        $task = $this->planned(
+            $this->garden->fresh() ?? $this->garden, Day::parse('2027-06-01'),
+            TaskChoice::of($lilac->id, 'after-flowering', 2027),
+        )->tasks()->firstOrFail();
         $this->put("/tasks/$task->id/log", [
             'outcome' => 'done',
             'minutes' => 40,

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Garden;
 use App\Models\Plant;
 use App\Models\VisitTask;
 use App\Support\SqliteConnection;
@@ -239,18 +238,6 @@ final class WritesTest extends FeatureTestCase
         $this->actingAs($this->lead())->post($form, $facts)->assertStatus(419);
         $this->actingAs($this->planner())->post($form, [...$facts, '_once' => Str::uuid()->toString()]);
         self::assertSame(2, Plant::query()->where('kind', 'bush-rose')->count());
-    }
-
-    public function test_what_fails_half_way_leaves_neither_half_nor_name(): void
-    {
-        $once = Str::uuid()->toString();
-        Route::middleware('web')->post('half', static function (): never {
-            Garden::factory()->create(['name' => 'Half a garden']);
-            throw new LogicException('in the middle');
-        });
-        $this->actingAs($this->planner())->post('/half', ['_once' => $once])->assertStatus(500);
-        self::assertSame(0, Garden::query()->where('name', 'Half a garden')->count());
-        self::assertSame(0, DB::table('sent_forms')->count());
     }
 
     public function test_a_task_stands_on_one_visit_by_a_rule_of_the_database(): void
