@@ -68,12 +68,17 @@ final readonly class KeptTasks
     }
 
     /**
-     * In the order of a list: the first to close first. Of tens of thousands that open within weeks it shows the first
-     * dozen, which the index of the closing days leads to.
+     * In the order of a list: the first to close first, of those the first that opened, garden by garden. Of tens of
+     * thousands that open within weeks it shows the first dozen, in the very order of the index of the closing days.
      */
     public static function listed(Builder $tasks, Urgency $urgency, Day $today): Builder
     {
-        return self::urgentAmong($tasks, $urgency, $today)->orderBy('closes')->orderBy('season_tasks.id');
+        $tasks = self::urgentAmong($tasks, $urgency, $today);
+        foreach (['closes', 'opens', 'garden_id', 'plant_id', 'kind', 'id'] as $column) {
+            $tasks->orderBy("season_tasks.$column");
+        }
+
+        return $tasks;
     }
 
     /**

@@ -28,7 +28,7 @@ final class SearchController extends Controller
         $plants =
             $text === ''
                 ? []
-                : SeasonFilter::matching($found, $text, $book->named($text), 'plants')
+                : SeasonFilter::matching($found, $text, $book->named($text))
                     ->limit(self::MOST + 1)
                     ->pluck('plants.id')
                     ->all();

@@ -34,6 +34,10 @@ final readonly class SeasonFilter
         $kind = Asked::text($request, 'kind');
         $text = Asked::text($request, 'q');
         $show = Urgency::tryFrom(Asked::text($request, 'show'));
+        if ($text !== '') {
+            // Here, before anything is read together: then nothing can be written, and this is put aside in a table.
+            SearchTables::find($text);
+        }
 
         return new self(
             $text,
@@ -59,7 +63,14 @@ final readonly class SeasonFilter
             $query->where("$table.kind", $this->kind);
         }
         if ($this->text !== '') {
-            self::matching($query, $this->text, $this->kinds, $table);
+            $query->where(function (Builder $any) use ($table): void {
+                $any->whereIn("$table.plant_id", SearchTables::found('plants'))
+                    ->orWhereIn("$table.garden_id", SearchTables::found('gardens'));
+                // None at all would keep the indexes of the others from being gone by.
+                if ($this->kinds !== []) {
+                    $any->orWhereIn("$table.kind", $this->kinds);
+                }
+            });
         }
 
         return $query;
@@ -78,17 +89,18 @@ final readonly class SeasonFilter
     }
 
     /**
-     * Rows whose plant's label or place, garden, client or address, or kind in any of its names, holds the text.
+     * Plants whose label or place, garden, client or address, or kind in any of its names, holds the text.
      *
+     * @param  Builder  $plants  on plants
      * @param  list<string>  $kinds
      */
-    public static function matching(Builder $query, string $text, array $kinds, string $table): Builder
+    public static function matching(Builder $plants, string $text, array $kinds): Builder
     {
-        return $query->where(
+        return $plants->where(
             static fn (Builder $any) => $any
-                ->whereIn("$table.kind", $kinds)
-                ->orWhereIn($table === 'plants' ? 'plants.id' : "$table.plant_id", SearchTables::ids('plants', $text))
-                ->orWhereIn("$table.garden_id", SearchTables::ids('gardens', $text)),
+                ->whereIn('plants.kind', $kinds)
+                ->orWhereIn('plants.id', SearchTables::ids('plants', $text))
+                ->orWhereIn('plants.garden_id', SearchTables::ids('gardens', $text)),
         );
     }
 
@@ -98,8 +110,14 @@ final readonly class SeasonFilter
         return $this->text === '' && $this->kind === null && $this->show === null;
     }
 
+    /** True where some gardens are looked at, so that their index leads to what is asked for. */
+    public function isOfSome(): bool
+    {
+        return $this->crew !== null || $this->garden !== null;
+    }
+
     public function isOn(): bool
     {
-        return ! $this->isOfGardens() || $this->garden !== null || $this->crew !== null;
+        return ! $this->isOfGardens() || $this->isOfSome();
     }
 }

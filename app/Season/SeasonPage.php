@@ -9,16 +9,13 @@ use App\Support\Page;
 use App\Support\Pages;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Mark;
-use PruningHook\Core\Drawing\Pressure;
 
 /** What presses in all gardens, list by list, and the wall. */
 final readonly class SeasonPage extends Page
 {
-    /** So many hits of a word are counted. */
-    public const MOST = Pressure::MANY;
-
     /**
-     * @param  array<string, int>  $counts  by urgency; of a word's hits one more than are counted stands for more
+     * @param  int  $most  so many tasks are counted
+     * @param  array<string, int>  $counts  by urgency; one more than are counted stands for more
      * @param  array<string, list<DueRow>>  $lists  by urgency
      * @param  ?Pages  $pages  where one urgency is asked for
      * @param  list<Mark>  $months
@@ -26,6 +23,7 @@ final readonly class SeasonPage extends Page
     public function __construct(
         public Day $today,
         public Readiness $ready,
+        public int $most,
         public array $counts,
         public array $lists,
         public ?Pages $pages,

@@ -11,7 +11,9 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Drawing\Pressure;
 use PruningHook\Core\Drawing\Strip;
+use PruningHook\Core\Planning\Urgency;
 
 /** Everything the Season screen shows of one day: the lists by urgency, and the wall. */
 final readonly class SeasonScreen
@@ -20,6 +22,11 @@ final readonly class SeasonScreen
     private const LISTED = 12;
 
     private const LISTED_ALONE = 50;
+
+    /** So many tasks are counted, and so many hits of a word: nobody looks through more. */
+    private const MOST = 10_000;
+
+    private const MOST_FOUND = Pressure::MANY;
 
     public function __construct(private DueKeeper $keeper, private KeptTasks $tasks, private Wall $wall)
     {
@@ -31,16 +38,18 @@ final readonly class SeasonScreen
 
         // One transaction sees one state of the tables, whatever is worked out meanwhile.
         return Reading::together(function () use ($filter, $request, $today, $ready): SeasonPage {
+            $most = $filter->text === '' ? self::MOST : self::MOST_FOUND;
             $counts = [];
             $lists = [];
             $pages = null;
             foreach (KeptTasks::URGENCIES as $urgency) {
                 $tasks = $filter->narrow(KeptTasks::query($ready), 'season_tasks');
                 $counts[$urgency->value] = self::counted(
-                    KeptTasks::urgent(clone $tasks, $urgency, $today), $filter->text !== '',
+                    $filter->isOfSome() ? KeptTasks::urgentAmong(clone $tasks, $urgency, $today)
+                        : KeptTasks::urgent(clone $tasks, $urgency, $today), $most,
                 );
                 if ($filter->show === $urgency) {
-                    $pages = Pages::of($request, $counts[$urgency->value], self::LISTED_ALONE, 'list');
+                    $pages = Pages::of($request, $counts[$urgency->value], self::LISTED_ALONE, 'list', $most);
                 }
                 $lists[$urgency->value] =
                     $counts[$urgency->value] === 0 || ($filter->show !== null && $filter->show !== $urgency)
@@ -54,19 +63,17 @@ final readonly class SeasonScreen
             }
 
             return new SeasonPage(
-                $today, $ready, $counts, $lists, $pages,
+                $today, $ready, $most, $counts, $lists, $pages,
                 Strip::marks($filter->zoom->span($today), Wall::scale($filter, $today)), Wall::WIDTH,
                 $this->wall->show($filter, $request, $today, $ready),
             );
         });
     }
 
-    /** A word may stand in tens of thousands: so many are counted, and more are told as more. */
-    private static function counted(Builder $tasks, bool $isFound): int
+    /** A firm may have tens of thousands of each, and so may a word. */
+    private static function counted(Builder $tasks, int $most): int
     {
-        return $isFound
-            ? DB::query()->fromSub($tasks->select('season_tasks.id')->limit(SeasonPage::MOST + 1), 'some')->count()
-            : $tasks->count();
+        return DB::query()->fromSub($tasks->select('season_tasks.id')->limit($most + 1), 'some')->count();
     }
 
     /**

@@ -117,23 +117,34 @@ final readonly class Wall
     /**
      * The plants that are shown: plant_id, garden_id and kind of each, as `kept_plants` names them.
      *
-     * @param  ?string  $of  the column that names the one garden they are of
+     * @param  string|list<int>|null  $of  the column that names the one garden they are of, or some gardens
      */
-    private function plants(SeasonFilter $filter, Day $today, Readiness $ready, ?string $of = null): Builder
-    {
+    private function plants(
+        SeasonFilter $filter,
+        Day $today,
+        Readiness $ready,
+        string|array|null $of = null,
+    ): Builder {
+        $among = static fn (Builder $rows, string $garden): Builder => match (true) {
+            is_string($of) => $rows->whereColumn($garden, $of),
+            is_array($of) => $rows->whereIn($garden, $of),
+            default => $rows,
+        };
         if ($filter->show === null) {
             $plants = $filter->narrow(
                 $ready->keepFresh(DB::table('kept_plants'), 'kept_plants.garden_id'),
                 'kept_plants',
             );
 
-            return $of === null ? $plants : $plants->whereColumn('kept_plants.garden_id', $of);
+            return $among($plants, 'kept_plants.garden_id');
         }
-        $tasks = $filter->narrow(KeptTasks::query($ready), 'season_tasks');
-        if ($of !== null) {
-            return KeptTasks::urgentAmong($tasks, $filter->show, $today)->whereColumn('season_tasks.garden_id', $of);
+        $tasks = $among($filter->narrow(KeptTasks::query($ready), 'season_tasks'), 'season_tasks.garden_id');
+        $of === null
+            ? KeptTasks::urgent($tasks, $filter->show, $today)
+            : KeptTasks::urgentAmong($tasks, $filter->show, $today);
+        if (is_string($of)) {
+            return $tasks;
         }
-        KeptTasks::urgent($tasks, $filter->show, $today);
 
         return DB::query()->fromSub(
             $tasks->select(['season_tasks.plant_id', 'season_tasks.garden_id', 'season_tasks.kind'])->distinct(),
@@ -162,19 +173,11 @@ final readonly class Wall
         if (! $filter->isOfGardens()) {
             return $this->gardensFound($filter, $request, $today, $ready);
         }
-        $gardens = $this->perGarden($filter, $today, $ready)->orderBy('gardens.name')->orderBy('gardens.id');
-        $asked = Pages::asked($request, 'groups');
-        // How many there are comes along with each row, so that what is narrowed is narrowed once.
-        $rows = (clone $gardens)
-            ->selectRaw('count(*) over () as total')
-            ->limit(self::GROUPS)
-            ->offset(($asked - 1) * self::GROUPS)
-            ->get();
-        $pages = new Pages(
-            $asked, (int) ($rows->first()->total ?? $gardens->getCountForPagination()), self::GROUPS, 'groups',
-        );
+        $gardens = $this->perGarden($filter, $today, $ready);
+        $pages = Pages::of($request, (clone $gardens)->count(), self::GROUPS, 'groups');
+        $gardens->orderBy('gardens.name')->orderBy('gardens.id')->limit($pages->per)->offset($pages->offset());
         $headings = [];
-        foreach ($rows->isEmpty() ? $gardens->limit($pages->per)->offset($pages->offset())->get() : $rows as $row) {
+        foreach ($gardens->get() as $row) {
             $headings[] = ['key' => (string) $row->id, 'heading' => $row->name, 'plants' => (int) $row->plants];
         }
 
@@ -191,10 +194,13 @@ final readonly class Wall
         $gardens = DB::table('gardens')->whereExists(
             $this->plants($filter, $today, $ready, 'gardens.id')->select(DB::raw('1')),
         );
-        $pages = Pages::of($request, (clone $gardens)->count(), self::GROUPS, 'groups');
+        $some = (clone $gardens)->select('gardens.id')->limit(Pressure::MANY + 1);
+        $pages = Pages::of(
+            $request, DB::query()->fromSub($some, 'some')->count(), self::GROUPS, 'groups', Pressure::MANY,
+        );
         $shown = $gardens->orderBy('gardens.name')->orderBy('gardens.id')->limit($pages->per)
             ->offset($pages->offset())->pluck('gardens.name', 'gardens.id');
-        $counts = $this->plants($filter, $today, $ready)->whereIn('kept_plants.garden_id', $shown->keys()->all())
+        $counts = $this->plants($filter, $today, $ready, array_values($shown->keys()->all()))
             ->select('kept_plants.garden_id')->selectRaw('count(*) as plants')->groupBy('kept_plants.garden_id')
             ->pluck('plants', 'garden_id');
         $headings = [];

@@ -135,7 +135,9 @@ final readonly class Weight
     {
         $tasks = $filter->narrow(KeptTasks::query($ready), 'season_tasks')->where('season_tasks.done', false);
         if ($filter->show !== null) {
-            KeptTasks::urgent($tasks, $filter->show, $today);
+            $filter->by === Grouping::Garden
+                ? KeptTasks::urgentAmong($tasks, $filter->show, $today)
+                : KeptTasks::urgent($tasks, $filter->show, $today);
         }
 
         return match ($filter->by) {

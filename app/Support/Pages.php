@@ -16,19 +16,37 @@ final readonly class Pages
 
     public int $last;
 
+    public int $total;
+
+    /** Whether there are more than are counted. */
+    public bool $more;
+
     /**
      * @param  int  $asked  the page asked for, from 1
      * @param  string  $param  what the address calls it
+     * @param  ?int  $most  no more than these are counted; null for all
      */
-    public function __construct(int $asked, public int $total, public int $per, public string $param = 'page')
-    {
-        $this->last = max(1, (int) ceil($total / $per));
+    public function __construct(
+        int $asked,
+        int $total,
+        public int $per,
+        public string $param = 'page',
+        ?int $most = null,
+    ) {
+        $this->more = $most !== null && $total > $most;
+        $this->total = min($total, $most ?? $total);
+        $this->last = max(1, (int) ceil($this->total / $per));
         $this->page = max(1, min($asked, $this->last));
     }
 
-    public static function of(Request $request, int $total, int $per, string $param = 'page'): self
-    {
-        return new self(self::asked($request, $param), $total, $per, $param);
+    public static function of(
+        Request $request,
+        int $total,
+        int $per,
+        string $param = 'page',
+        ?int $most = null,
+    ): self {
+        return new self(self::asked($request, $param), $total, $per, $param, $most);
     }
 
     /** The page an address asks for, before anyone knows how many there are. */

@@ -18,7 +18,7 @@ final readonly class Look
     }
 
     /**
-     * The queries that only read.
+     * The queries that only read, with what a word found put aside for those that ask for it.
      *
      * @return list<array{sql: string, bindings: array<array-key, mixed>}>
      */
@@ -27,7 +27,7 @@ final readonly class Look
         return array_values(
             array_filter(
                 $this->queries,
-                static fn (array $query): bool => str_starts_with(ltrim(strtolower($query['sql'])), 'select'),
+                static fn (array $query): bool => preg_match('/^\s*select|\bfound_/i', $query['sql']) === 1,
             ),
         );
     }

@@ -153,16 +153,23 @@ final class WallTest extends FeatureTestCase
         self::assertCount(1, $rows);
         $row = (array) $rows[0];
         unset($row['id']);
-        foreach (range(1, 11) as $hundred) {
-            DB::table('season_tasks')->insert(array_map(static fn (int $nth): array => [
-                ...$row, 'task' => "more-$hundred-$nth",
-            ], range(1, 100)));
-        }
+        $more = static function (int $from, int $to) use ($row): void {
+            foreach (range($from, $to) as $hundred) {
+                DB::table('season_tasks')->insert(array_map(static fn (int $nth): array => [
+                    ...$row, 'task' => "more-$hundred-$nth",
+                ], range(1, 100)));
+            }
+        };
+        $more(1, 11);
         $label = DB::table('plants')->where('id', $row['plant_id'])->value('label');
         $page = $this->get('/?q='.urlencode((string) $label))->assertOk()->assertSee('1,000+')
             ->assertSee('The first 1,000, ');
         $page = $this->get('/?show=coming&list=99&q='.urlencode((string) $label))->assertOk();
-        $page->assertSee('1,000+')->assertSee('of 1,001 tasks');
+        $page->assertSee('1,000+')->assertSee('of 1,000+ tasks');
+        // All of a firm's are counted further.
+        $this->get('/?show=coming')->assertOk()->assertDontSee('1,000+');
+        $more(12, 101);
+        $this->get('/?show=coming')->assertOk()->assertSee('10,000+')->assertSee('of 10,000+ tasks');
     }
 
     public function test_gardens_are_found_with_as_many_plants_as_stand_so(): void

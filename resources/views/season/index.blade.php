@@ -10,8 +10,8 @@
             @foreach ($names as $key => $name)
                 <a href="{{ route('season', [...request()->except(['show', 'list', 'groups']), ...($filter->show?->value
                     === $key ? [] : ['show' => $key])]) }}" @if ($filter->show?->value === $key) aria-current="true"
-                    @endif><b>{{ $filter->text !== '' && $counts[$key] > App\Season\SeasonPage::MOST
-                    ? number_format(App\Season\SeasonPage::MOST).'+' : $counts[$key] }}</b>{{ ['closing' => 'closing',
+                    @endif><b>{{ $counts[$key] > $most
+                    ? number_format($most).'+' : number_format($counts[$key]) }}</b>{{ ['closing' => 'closing',
                     'missed' => 'passed', 'open' => 'open', 'coming' => 'coming'][$key]
                     }}{{ $ready->isWhole() ? '' : ' so far' }}</a>
             @endforeach
@@ -76,10 +76,9 @@
                     <x-due-list :rows="$lists[$key]" />
                     @if ($pages && $filter->show)<x-pages :pages="$pages" what="tasks, by closing" />
                     @elseif ($counts[$key] > count($lists[$key]))<p class="mt-2"><a href="{{ route('season',
-                        [...request()->except(['groups']), 'show' => $key]) }}">{{ $filter->text !== ''
-                        && $counts[$key] > App\Season\SeasonPage::MOST
-                        ? 'The first '.number_format(App\Season\SeasonPage::MOST)
-                        : 'All '.number_format($counts[$key]) }}, {{ lcfirst($name) }}</a></p>@endif
+                        [...request()->except(['groups']), 'show' => $key]) }}">{{ $counts[$key] > $most
+                        ? 'The first '.number_format($most) : 'All '.number_format($counts[$key])
+                        }}, {{ lcfirst($name) }}</a></p>@endif
                 </section>
             @endforeach
             @unless ($any)
