@@ -91,7 +91,8 @@ final readonly class PlantDrawing
             "plant $plant->id, $taskKey",
             [
                 $before, $core, $this->book->mark, $this->book->kind($plant->kind), $year->season,
-                $prescription->tasks, $task->key, $this->likenesses->time($core, $year, $task),
+                array_map(static fn (Task $each): array => $each->facts(), $prescription->tasks), $task->key,
+                $this->likenesses->time($core, $year, $task),
                 $this->likenesses->surveyed($plant, $year->season), $this->judged->of($plant, $year->season),
                 Say::units(), $name,
             ],

@@ -73,14 +73,12 @@ final readonly class FollowUps
             [$cap, $source] = $this->book->caps->for($kind, null);
             $tasks[] = new Task(
                 $key, (string) $follow->name, self::METHOD, LoggedWork::FOLLOW_UP, self::RANK, $year->season, [],
-                $window, [], ["$follow->says."], $follow->minutes, [],
-                [Reason::commonPractice('Follow-up', sprintf(
+                $window, [], $follow->minutes, [], Budget::of($cap, $source, $plant->history, $year->season),
+                static fn (): Told => new Told(["$follow->says."], [Reason::commonPractice('Follow-up', sprintf(
                     '%s was done on %s %d; this comes after it',
                     lcfirst($kind->tasks[$work->task]->name ?? (string) $follow->name), $work->on->inWords(),
                     $work->on->year(),
-                ))],
-                new Kit([], 1, [], [], 0, [], [], []), [],
-                Budget::of($cap, $source, $plant->history, $year->season),
+                ))], new Kit([], 1, [], [], 0, [], [], []), []),
             );
         }
 

@@ -241,73 +241,61 @@ final readonly class Prescriber
         $cautions = Cautions::from($this->book->cautions, $this->book->figures)->for(
             $kind, $plant, $rule, $window, $year->site, $recipe, $handsOff,
         );
-        $when = Reason::of(self::WHEN[0], $timing->because.' ('.$timing->rule->inWords.')', $timing->source);
+        $when = static fn (): Reason => Reason::of(
+            self::WHEN[0], $timing->because.' ('.$timing->rule->inWords.')', $timing->source,
+        );
         if ($handsOff !== null) {
             return new Task(
-                $rule->key,
-                $rule->name,
-                $recipe->name,
-                $recipe->key,
-                $recipe->rank,
-                $season,
-                $schools,
-                $window,
-                [],
-                $handsOff->steps($recipe, $window, $amounts),
-                0,
-                $cautions,
-                [$handsOff->reason(), $when],
-                Kit::none(),
-                [],
-                $budget,
-                $handsOff->why,
+                $rule->key, $rule->name, $recipe->name, $recipe->key, $recipe->rank, $season, $schools, $window, [], 0,
+                $cautions, $budget, static fn (): Told => new Told(
+                    $handsOff->steps($recipe, $window, $amounts), [$handsOff->reason(), $when()], Kit::none(), [],
+                ), $handsOff->why,
             );
         }
         $missed = self::missedPass($rule, $plant, $kind, $season);
         $effort = (new EffortRule($rule->effort, $this->book->keeping->hedgeTopMm))->minutes(
             $plant, $kind, $rule->key, max($missed->factor ?? 1.0, $standing->factor()),
         );
-        $packing = Packing::with($this->book->figures);
         [$line, $held, $lineBecause] = $recipe->holdsLine
             ? (new TargetSize($this->book->figures->growing($kind)->extensionMm))->for($case)
             : [[], [], []];
         $amounts = [...$amounts, ...$line];
-        [$litres, $debris] = $packing->debris($plant, $kind, $recipe, $amounts, $budget->capPercent);
+
+        $tell = function () use (
+            $rule, $timing, $window, $plant, $kind, $year, $circumstances, $recipe, $standing, $budget, $amounts,
+            $because, $workings, $schools, $when, $missed, $effort, $held, $lineBecause,
+        ): Told {
+            $packing = Packing::with($this->book->figures);
+            [$litres, $debris] = $packing->debris($plant, $kind, $recipe, $amounts, $budget->capPercent);
+
+            return new Told(
+                Steps::for($recipe, $rule, $plant, $circumstances, $amounts, [
+                    ...$missed === null ? [] : [$missed->step],
+                    ...$standing->steps(),
+                    ...$held,
+                ]),
+                [
+                    Reason::of('Wood', ucfirst($kind->name).' '.$kind->wood->inWords().'.', $timing->source),
+                    $when(),
+                    ...self::moved($window, $timing, $kind, $year),
+                    ...self::age($plant, $circumstances),
+                    ...$standing->reasons(),
+                    ...self::aim($plant->aims($year->site->season, $this->book->keeping), $kind),
+                    ...array_map(static fn (Choice $choice): Reason => $choice->reason(), $schools),
+                    ...$because,
+                    ...$lineBecause,
+                    ...($missed === null ? [] : [$missed->reason]),
+                    $effort->reason,
+                    $budget->reason(),
+                ],
+                $packing->for($plant, $kind, $rule, $recipe, $circumstances, $litres),
+                [...$workings, $effort->working, $budget->working(), $debris],
+            );
+        };
 
         return new Task(
-            $rule->key,
-            $rule->name,
-            $recipe->name,
-            $recipe->key,
-            $recipe->rank,
-            $season,
-            $schools,
-            $window,
-            $amounts,
-            Steps::for($recipe, $rule, $plant, $circumstances, $amounts, [
-                ...$missed === null ? [] : [$missed->step],
-                ...$standing->steps(),
-                ...$held,
-            ]),
-            $effort->minutes,
-            $cautions,
-            [
-                Reason::of('Wood', ucfirst($kind->name).' '.$kind->wood->inWords().'.', $timing->source),
-                $when,
-                ...self::moved($window, $timing, $kind, $year),
-                ...self::age($plant, $circumstances),
-                ...$standing->reasons(),
-                ...self::aim($plant->aims($season, $this->book->keeping), $kind),
-                ...array_map(static fn (Choice $choice): Reason => $choice->reason(), $schools),
-                ...$because,
-                ...$lineBecause,
-                ...($missed === null ? [] : [$missed->reason]),
-                $effort->reason,
-                $budget->reason(),
-            ],
-            $packing->for($plant, $kind, $rule, $recipe, $circumstances, $litres),
-            [...$workings, $effort->working, $budget->working(), $debris],
-            $budget,
+            $rule->key, $rule->name, $recipe->name, $recipe->key, $recipe->rank, $season, $schools, $window, $amounts,
+            $effort->minutes, $cautions, $budget, $tell,
         );
     }
 

@@ -4,18 +4,32 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Prescription;
 
+use ArrayObject;
+use Closure;
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Amount\Budget;
 use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\Window;
+use PruningHook\Core\Fault;
 use PruningHook\Core\Method\Kit;
 use PruningHook\Core\Practice\Choice;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Working;
 
-/** What is to be done to one plant in one season, once: when, how, how much, how long, with what care, and why. */
+/**
+ * What is to be done to one plant in one season, once: when, how, how much, how long, with what care, and why. What the
+ * crew is told of it takes longest to work out, and is worked out when the first of it is read.
+ *
+ * @property-read list<string> $steps
+ * @property-read list<Reason> $reasons
+ * @property-read Kit $kit
+ * @property-read list<Working> $workings how its numbers came about
+ */
 final readonly class Task
 {
+    /** @var ArrayObject<int, Told> one, as soon as it is worked out */
+    private ArrayObject $told;
+
     /**
      * @param  string  $method  the recipe's name in words
      * @param  string  $methodKey  the recipe
@@ -23,10 +37,8 @@ final readonly class Task
      * @param  ?string  $handsOff  why the crew leaves it to an arborist; null where it is theirs
      * @param  list<Choice>  $schools  the schools it depends on, as they are in force
      * @param  list<Amount>  $amounts
-     * @param  list<string>  $steps
-     * @param  list<string>  $cautions
-     * @param  list<Reason>  $reasons
-     * @param  list<Working>  $workings  how its numbers came about
+     * @param  list<string>  $cautions  at once: one that has no words is a fault, and never silence
+     * @param  Closure(): Told  $tell
      */
     public function __construct(
         public string $key,
@@ -38,15 +50,34 @@ final readonly class Task
         public array $schools,
         public Window $window,
         public array $amounts,
-        public array $steps,
         public int $minutes,
         public array $cautions,
-        public array $reasons,
-        public Kit $kit,
-        public array $workings,
         public Budget $budget,
+        private Closure $tell,
         public ?string $handsOff = null,
     ) {
+        /** @var ArrayObject<int, Told> $told */
+        $told = new ArrayObject;
+        $this->told = $told;
+    }
+
+    public function __get(string $name): mixed
+    {
+        $told = $this->told[0] ??= ($this->tell)();
+
+        return match ($name) {
+            'steps' => $told->steps,
+            'reasons' => $told->reasons,
+            'kit' => $told->kit,
+            'workings' => $told->workings,
+            default => throw new Fault("a task has no \"$name\""),
+        };
+    }
+
+    /** So that `??` sees it too. */
+    public function __isset(string $name): bool
+    {
+        return in_array($name, ['steps', 'reasons', 'kit', 'workings'], true);
     }
 
     /** The same task as planning sees it. */
@@ -95,6 +126,19 @@ final readonly class Task
             $this->reasons,
             static fn (Reason $reason): bool => in_array($reason->rule, Prescriber::WHEN, true),
         ));
+    }
+
+    /**
+     * All that decides it; what the crew is told follows from this, from the plant and from the book.
+     *
+     * @return list<mixed>
+     */
+    public function facts(): array
+    {
+        return [
+            $this->key, $this->methodKey, $this->season, $this->schools, $this->window, $this->amounts, $this->minutes,
+            $this->cautions, $this->budget, $this->handsOff,
+        ];
     }
 
     public function snapshot(): Snapshot

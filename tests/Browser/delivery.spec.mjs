@@ -52,7 +52,7 @@ test('no page looked at again weighs more than 30 kB, however much is drawn on i
 });
 
 /** On a phone with a quarter of this machine's speed: what must come before anything is seen, and what holds it up. */
-test('a first look on a weak signal waits for little, and no page holds a slow phone up often', async ({ page, viewport }) => {
+test('a first look on a weak signal waits for little, and no page holds a phone up', async ({ page, viewport }) => {
     test.skip(viewport.width > 700, 'a phone matter');
     test.setTimeout(180_000);
     await signIn(page, 'planner');
@@ -93,7 +93,7 @@ test('a first look on a weak signal waits for little, and no page holds a slow p
         expect(held, address).toBeLessThan(5);
         held > tasks[1] && tasks.splice(0, 2, address, held);
     }
-    console.log(`      a first look is at most ${whole} bytes, ${most[1]} of them before anything is seen (${most[0]}); `
+    console.log(`      a first look is at most ${whole} bytes, ${most[1]} before anything is seen (${most[0]}); `
         + `long tasks: ${tasks[1]} (${tasks[0]})`);
 });
 

@@ -16,6 +16,7 @@ use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Task;
+use PruningHook\Core\Prescription\Told;
 
 /** A plant grown on for three years under each course. */
 final class CoursesTest extends FeatureTestCase
@@ -80,8 +81,8 @@ final class CoursesTest extends FeatureTestCase
         $drawings = $this->app->make(Drawings::class);
         $drawn = fn (string $method): Drawn => $drawings->ofTask($shrub, $core, $core, $year, new Task(
             $task->key, $task->name, $task->method, $method, $task->rank, $task->season, $task->schools, $task->window,
-            $task->amounts, $task->steps, $task->minutes, $task->cautions, $task->reasons, $task->kit, $task->workings,
-            $task->budget,
+            $task->amounts, $task->minutes, $task->cautions, $task->budget,
+            static fn (): Told => new Told($task->steps, $task->reasons, $task->kit, $task->workings),
         ), []);
         self::assertTrue($drawn($task->methodKey)->isCut);
         $looked = $drawn(LoggedWork::FOLLOW_UP);
