@@ -101,6 +101,16 @@ final readonly class Say
         return Prose::in(self::units(), $text);
     }
 
+    /**
+     * Things one after the other; by semicolons where one of them holds a comma of its own.
+     *
+     * @param  list<string>  $things
+     */
+    public static function list(array $things): string
+    {
+        return self::prose(implode(str_contains(implode($things), ',') ? '; ' : ', ', $things));
+    }
+
     /** As whoever is signed in wants lengths told. */
     public static function units(): System
     {

@@ -49,6 +49,13 @@ final class FirmDayTest extends FeatureTestCase
         ];
     }
 
+    public function test_things_that_hold_commas_are_told_apart_by_semicolons(): void
+    {
+        self::assertSame('secateurs, ladder', Say::list(['secateurs', 'ladder']));
+        self::assertSame('bleach 1:9, fresh; ladder', Say::list(['bleach 1:9, fresh', 'ladder']));
+        self::assertSame('', Say::list([]));
+    }
+
     #[DataProvider('nights')]
     public function test_today_is_the_firms_day(string $zone, string $moment, string $day, string $time): void
     {

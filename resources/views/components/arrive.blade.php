@@ -6,7 +6,7 @@
 <h2>On arriving</h2>
 @if ($hazards !== [])<ul class="cautions">@foreach ($hazards as $hazard)<li>{{ $hazard }}</li>@endforeach</ul>@endif
 @if ($visit->garden->notes)<p class="mb-2"><em>{{ $visit->garden->notes }}</em></p>@endif
-@if ($tools !== [])<p class="mb-2">To carry in: {{ Say::prose(implode(', ', $tools)) }}.</p>@endif
+@if ($tools !== [])<p class="mb-2">To carry in: {{ Say::list($tools) }}.</p>@endif
 @can('log', $visit)
     <form class="checks no-print" data-word="arrive"
         data-standing="{{ json_encode($word === null ? [] : [$word->uuid]) }}">

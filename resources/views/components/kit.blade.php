@@ -1,9 +1,8 @@
 @props(['kit'])
 @use('App\Support\Say')
 <dl class="kit">
-    <dt>Bring</dt><dd>{{ Say::prose(implode(', ', $kit->tools)) }}{{ $kit->materials === [] ? ''
-        : '; '.Say::prose(implode(', ', $kit->materials)) }}</dd>
-    <dt>Wear</dt><dd>{{ implode(', ', $kit->gear) }}</dd>
+    <dt>Bring</dt><dd>{{ Say::list([...$kit->tools, ...$kit->materials]) }}</dd>
+    <dt>Wear</dt><dd>{{ Say::list($kit->gear) }}</dd>
     <dt>People</dt><dd>{{ $kit->peopleInWords() }}</dd>
     <dt>Cuttings</dt><dd>about {{ $kit->debrisLitres }} litres, loose</dd>
     @if ($kit->aftercare !== [])<dt>After it</dt><dd>{{ Say::prose(implode(' ', $kit->aftercare)) }}</dd>@endif
