@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SeasonSeen;
+use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Figure;
@@ -185,61 +186,105 @@ final readonly class SignShifts
             ->get()
             ->keyBy(static fn (stdClass $row): string => "$row->garden_id $row->season")
             ->all();
-        $touched = [];
+        // Each sign and its place are read once, however many gardens it tells of the season.
+        $read = [];
+        foreach ($signs as $season => $its) {
+            $read[$season] = $this->read(array_values($its->all()));
+        }
+        $reader = SeasonReader::with($this->book);
+        $seasonsOf = [];
+        foreach ($kept as $row) {
+            $seasonsOf[(int) $row->garden_id][] = (int) $row->season;
+        }
+        $found = [];
         foreach ($gardens as $garden) {
-            foreach (
-                array_unique([
-                    ...array_keys($signs),
-                    ...array_map(static fn (stdClass $row): int => (int) $row->season, self::of($kept, $garden->id)),
-                ]) as $season
-            ) {
-                $seen = $this->seen($garden, array_values(isset($signs[$season]) ? $signs[$season]->all() : []));
-                if ($this->keep($garden, (int) $season, $seen, $kept["$garden->id $season"] ?? null)) {
-                    $touched[] = $garden->id;
-                }
+            foreach (array_unique([...array_keys($signs), ...$seasonsOf[$garden->id] ?? []]) as $season) {
+                $found[$garden->id][$season] = self::row($reader->weigh($this->seen($garden, $read[$season] ?? [])));
             }
         }
-        Revisions::gardens(...$touched);
+        Revisions::gardens(...self::keep($found, $kept));
     }
 
     /**
-     * @param  array<string, stdClass>  $kept
-     * @return list<stdClass>
+     * Writes what has changed, in few statements.
+     *
+     * @param  array<int, array<int, ?array<string, int|string>>>  $found  rows by garden and season
+     * @param  array<string, stdClass>  $kept  the rows that are there, by garden and season
+     * @return list<int> the gardens whose days move by it
      */
-    private static function of(array $kept, int $garden): array
+    private static function keep(array $found, array $kept): array
     {
-        return array_values(array_filter($kept, static fn (stdClass $row): bool => (int) $row->garden_id === $garden));
+        $touched = $rows = $gone = [];
+        foreach ($found as $garden => $seasons) {
+            foreach ($seasons as $season => $row) {
+                $before = $kept["$garden $season"] ?? null;
+                $said = $before === null ? null : array_diff_key((array) $before, ['garden_id' => 0, 'season' => 0]);
+                if ($row === null && $said !== null) {
+                    $gone[$season][] = $garden;
+                } elseif ($row !== null && $said != $row) {
+                    $rows[] = ['garden_id' => $garden, 'season' => $season, ...$row];
+                }
+                if (self::moves($said) !== self::moves($row)) {
+                    $touched[] = $garden;
+                }
+            }
+        }
+        foreach (array_chunk($rows, 500) as $some) {
+            DB::table('garden_seasons')->upsert($some, ['garden_id', 'season']);
+        }
+        foreach ($gone as $season => $ids) {
+            DB::table('garden_seasons')->where('season', $season)->whereIn('garden_id', $ids)->delete();
+        }
+
+        return $touched;
     }
 
-    /** @param  list<stdClass>  $signs  of one season, by day */
-    private function seen(Garden $garden, array $signs): SeasonSeen
+    /**
+     * @param  list<stdClass>  $signs  of one season, by day
+     * @return list<array{int, Site, Sign, Sign}> garden, where it lies, the sign as a neighbour sees it, and as its own
+     */
+    private function read(array $signs): array
+    {
+        $places = [];
+
+        return array_map(function (stdClass $sign) use (&$places): array {
+            $at = (int) $sign->garden_id;
+            $place = $places[$at] ??= $this->bridge->place((float) $sign->latitude, (float) $sign->longitude);
+            $seen = new CoreObservation($sign->event, Day::parse($sign->on));
+            $late = (int) $sign->late_days;
+
+            return [$at, $place, new Sign($seen, $late, $sign->name), new Sign($seen, $late, null)];
+        }, $signs);
+    }
+
+    /**
+     * The signs that tell a garden of its season: its neighbours', then its own.
+     *
+     * @param  list<array{int, Site, Sign, Sign}>  $signs  of one season, by day
+     * @return list<Sign>
+     */
+    private function seen(Garden $garden, array $signs): array
     {
         $here = $this->bridge->place($garden->latitude, $garden->longitude);
+        $reach = $this->reach();
         $near = $own = $reaches = [];
-        foreach ($signs as $sign) {
-            $at = (int) $sign->garden_id;
-            $reaches[$at] ??=
-                $at === $garden->id
-                || $here->kilometresTo($this->bridge->place((float) $sign->latitude, (float) $sign->longitude)) <=
-                    $this->reach();
-            if ($reaches[$at]) {
-                $seen = new Sign(
-                    new CoreObservation($sign->event, Day::parse($sign->on)),
-                    (int) $sign->late_days,
-                    $at === $garden->id ? null : $sign->name,
-                );
-                $seen->at === null ? ($own[] = $seen) : ($near[] = $seen);
+        foreach ($signs as [$at, $place, $neighbours, $its]) {
+            if ($at === $garden->id) {
+                $own[] = $its;
+            } elseif ($reaches[$at] ??= $here->kilometresTo($place) <= $reach) {
+                $near[] = $neighbours;
             }
         }
 
-        return SeasonReader::with($this->book)->weigh([...$near, ...$own]);
+        return [...$near, ...$own];
     }
 
-    /** @return bool true where the garden's days move by it */
-    private function keep(Garden $garden, int $season, SeasonSeen $seen, ?stdClass $before): bool
+    /** @return ?array<string, int|string> what is kept of it; null where nothing is seen */
+    private static function row(SeasonSeen $seen): ?array
     {
         $days = array_map(static fn (Day $day): int => $day->number, $seen->days);
-        $row = [
+
+        return $seen->spring->from === [] && $seen->autumn->from === [] && $days === [] ? null : [
             'spring_days' => $seen->spring->days,
             'spring_from' => (string) json_encode($seen->spring->from),
             'spring_more' => $seen->spring->more,
@@ -248,21 +293,14 @@ final readonly class SignShifts
             'autumn_more' => $seen->autumn->more,
             'days' => (string) json_encode($days),
         ];
-        $said = $before === null ? null : array_intersect_key((array) $before, $row);
-        if ($seen->spring->from === [] && $seen->autumn->from === [] && $days === []) {
-            DB::table('garden_seasons')
-                ->where(['garden_id' => $garden->id, 'season' => $season])
-                ->delete();
-            $row = null;
-        } elseif ($said != $row) {
-            DB::table('garden_seasons')->updateOrInsert(['garden_id' => $garden->id, 'season' => $season], $row);
-        }
-        $moves = static fn (?array $each): array => [
-            (int) ($each['spring_days'] ?? 0),
-            (int) ($each['autumn_days'] ?? 0),
-            $each['days'] ?? '[]',
-        ];
+    }
 
-        return $moves($said) !== $moves($row);
+    /**
+     * @param  ?array<string, mixed>  $row
+     * @return array{int, int, mixed} what of it moves the garden's days
+     */
+    private static function moves(?array $row): array
+    {
+        return [(int) ($row['spring_days'] ?? 0), (int) ($row['autumn_days'] ?? 0), $row['days'] ?? '[]'];
     }
 }
