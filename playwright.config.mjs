@@ -18,7 +18,7 @@ export default defineConfig({
     globalSetup: './tests/Browser/seeded.mjs',
     outputDir: 'storage/framework/browser',
     workers: WORKERS,
-    timeout: 60_000,
+    timeout: 120_000,
     // A busy machine answers late; what is wrong stays wrong however long one looks.
     expect: { timeout: 10_000 },
     reporter: [['list']],

@@ -48,7 +48,7 @@ final readonly class DueKeeper
      */
     public function ensure(array $gardens): void
     {
-        $this->readWithoutWorker();
+        $this->hear();
         $basis = $this->basis();
         $stale = $this->stale($basis)->whereIn('gardens.id', $gardens)->pluck('gardens.id');
         if ($stale->isNotEmpty() && $this->signs->areDue($this->bridge->firm())) {
@@ -59,16 +59,31 @@ final readonly class DueKeeper
     }
 
     /**
+     * Weighs signs that were noted since they last were, and reads the rain, where there is no worker that does.
+     *
+     * @return bool whether a worker still has signs to weigh
+     */
+    public function hear(): bool
+    {
+        if (Heartbeat::isAlive(Heartbeat::WORKER)) {
+            return SignsToWeigh::areLeft();
+        }
+        Quietly::write($this->readSigns(...));
+
+        return false;
+    }
+
+    /**
      * Works out whatever is stale in the firm, as long as it is little; otherwise it is left to the worker, and to this
      * page bit by bit where none is running. What is shown of all gardens must keep to the fresh ones until all are.
      */
     public function ready(): Readiness
     {
-        $this->readWithoutWorker();
+        $hearing = $this->hear();
         $basis = $this->basis();
         $some = $this->stale($basis)->limit(self::WHILE_WAITING + 1)->pluck('gardens.id');
         if ($some->isEmpty()) {
-            if ($this->stale($basis->soon())->exists()) {
+            if ($hearing || $this->stale($basis->soon())->exists()) {
                 self::ask();
             }
 
@@ -256,18 +271,10 @@ final readonly class DueKeeper
         return Basis::on(Today::day());
     }
 
-    /** What the worker does first of all is done by a page where there is none. */
-    private function readWithoutWorker(): void
-    {
-        if (! Heartbeat::isAlive(Heartbeat::WORKER)) {
-            Quietly::write($this->readSigns(...));
-        }
-    }
-
     /** Signs are weighed, and the rain is read, before anything is worked out that rests on them. */
     private function readSigns(): void
     {
-        $this->signs->weighAllIfDue($this->bridge->firm());
+        $this->signs->weigh($this->bridge->firm());
         $this->rain->readIfDue(Today::day());
     }
 

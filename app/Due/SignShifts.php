@@ -8,8 +8,9 @@ use App\Bridge\CorePlants;
 use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Observation;
-use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\SeasonSeen;
 use PruningHook\Core\Calendar\Site;
@@ -24,19 +25,154 @@ use stdClass;
 
 /**
  * Keeps how late each garden's season is by its own signs and its neighbours', so that a page reads one row in place of
- * every sign of the firm. A sign touches only the gardens whose median it moves.
+ * every sign of the firm. A sign touches only the gardens whose median it moves. Everything is worked out outside any
+ * transaction, and written in short ones.
+ *
+ * @phpstan-type Hearing array{list<Garden>, ?int}
+ * @phpstan-type Row array<string, int|string>
+ * @phpstan-type Weighed array{garden: int, season: int, row: ?Row, before: ?Row}
  */
 final readonly class SignShifts
 {
     /** Kilometres from one degree of latitude to the next. */
     private const KM_PER_DEGREE = 111.0;
 
+    /** Rows written in one transaction. */
+    private const AT_ONCE = 500;
+
     public function __construct(private PlantBook $book, private CorePlants $bridge)
     {
     }
 
-    /** How late a sign came at its own garden; null where the book no longer knows it or the garden has no year. */
-    public function lateness(Observation $sign): ?int
+    /** Whether the book or the firm's kinds expect the signs on other days than those they were weighed by. */
+    public function areDue(Firm $firm): bool
+    {
+        return $firm->exists && $firm->signs_weighed_by !== $this->weighedBy($firm) && Observation::query()->exists();
+    }
+
+    /**
+     * Weighs whoever is near a sign that was noted since, or all where the book expects other days. Where two are at
+     * it, the later has read all that the earlier has, and wins.
+     */
+    public function weigh(Firm $firm): void
+    {
+        $all = $this->areDue($firm);
+        if (! $all && ! SignsToWeigh::areLeft()) {
+            return;
+        }
+        $firm->exists || $firm->saveQuietly();
+        $mine = (string) Str::ulid();
+        DB::table('firms')->where('id', $firm->id)->update(['signs_weigher' => $mine]);
+        $marks = SignsToWeigh::all();
+        $by = $all ? ['signs_weighed_by' => $this->weighedBy($firm)] : [];
+        [$late, $moved] = $this->lateness($all ? Observation::query() : self::signsOf($marks));
+        $found = $this->found(
+            $all ? [[array_values(Garden::query()->get()->all()), null]] : $this->hearing($marks),
+            $late,
+        );
+        $parts = array_chunk($found, self::AT_ONCE) ?: [[]];
+        $firmRow = DB::table('firms')->where('id', $firm->id);
+        foreach ($parts as $number => $part) {
+            $isLast = $number === array_key_last($parts);
+            $isMine = DB::transaction(
+                static function () use ($firmRow, $mine, $by, $marks, $moved, $number, $part, $isLast): bool {
+                    // The first statement writes: from here on nobody can take over.
+                    $ours = $firmRow->clone()->where('signs_weigher', $mine)
+                        ->update($isLast ? ['signs_weigher' => null, ...$by] : ['signs_weigher' => $mine]);
+                    if ($ours === 0) {
+                        return false;
+                    }
+                    self::keep($number === 0 ? $moved : [], $part);
+                    $isLast && SignsToWeigh::done($marks);
+
+                    return true;
+                },
+            );
+            if (! $isMine) {
+                return;
+            }
+        }
+        $firm->setRawAttributes([...$firm->getAttributes(), ...$by], true);
+        $this->bridge->forget();
+    }
+
+    /**
+     * Weighs gardens that were changed, and only these, so that who changed them need not wait for their neighbours.
+     *
+     * @param  list<int>  $gardens
+     */
+    public function weighHere(array $gardens): void
+    {
+        $marks = SignsToWeigh::of($gardens);
+        if ($marks === []) {
+            return;
+        }
+        $seasons = [];
+        foreach ($marks as $mark) {
+            $seasons[$mark->garden_id][$mark->season ?? ''] = $mark->season;
+        }
+        $hearing = [];
+        foreach (Garden::query()->findMany(array_keys($seasons)) as $garden) {
+            $its = $seasons[$garden->id];
+            foreach (array_key_exists('', $its) ? [null] : $its as $season) {
+                $hearing[] = [[$garden], $season];
+            }
+        }
+        [$late, $moved] = $this->lateness(self::signsOf($marks));
+        $found = $this->found($hearing, $late);
+        DB::transaction(static function () use ($marks, $moved, $found): void {
+            // What the worker has taken in hand meanwhile it writes itself, from all that this page has read.
+            if (SignsToWeigh::hold($marks) && DB::table('firms')->whereNotNull('signs_weigher')->doesntExist()) {
+                self::keep($moved, $found);
+                SignsToWeigh::done(array_values(array_filter(
+                    $marks,
+                    static fn (stdClass $mark): bool => $mark->latitude === null,
+                )));
+            }
+        });
+        $this->bridge->forget();
+    }
+
+    private function weighedBy(Firm $firm): string
+    {
+        return $this->book->mark.' '.$firm->kinds_revision;
+    }
+
+    /**
+     * @param  list<stdClass>  $marks
+     * @return Builder<Observation> signs of the gardens that were changed
+     */
+    private static function signsOf(array $marks): Builder
+    {
+        return Observation::query()->where(static function (Builder $any) use ($marks): void {
+            $any->whereRaw('1 = 0');
+            foreach ($marks as $mark) {
+                $any->orWhere(static fn (Builder $its) => $its->where('garden_id', $mark->garden_id)
+                    ->when($mark->season !== null, static fn (Builder $of) => $of->where('season', $mark->season)));
+            }
+        });
+    }
+
+    /**
+     * How late signs came at their own gardens; null where the book no longer knows one or its garden has no year.
+     *
+     * @param  Builder<Observation>  $signs
+     * @return array{array<int, ?int>, array<int, ?int>} of each by its number, and of those for which it is news
+     */
+    private function lateness(Builder $signs): array
+    {
+        $late = $news = [];
+        foreach ($signs->with('garden')->lazyById() as $sign) {
+            $late[$sign->id] = $this->late($sign);
+            if ($late[$sign->id] !== $sign->late_days) {
+                $news[$sign->id] = $late[$sign->id];
+            }
+        }
+
+        return [$late, $news];
+    }
+
+    private function late(Observation $sign): ?int
     {
         try {
             return SeasonReader::with($this->book)->lateness(
@@ -48,83 +184,36 @@ final readonly class SignShifts
         }
     }
 
-    /** A sign was noted or taken back in a garden: whoever is near enough is weighed anew. */
-    public function noted(Garden $at, int $season): void
-    {
-        // The first signs of a firm are held against the book as they are noted.
-        $firm = $this->bridge->firm();
-        if ($firm->exists && $firm->signs_weighed_by === null) {
-            DB::table('firms')->where('id', $firm->id)->update(['signs_weighed_by' => $this->weighedBy($firm)]);
-        }
-        $this->weigh($this->near($at->latitude, $at->longitude), [$season]);
-    }
-
     /**
-     * A garden was moved, or its frost dates were changed: its own signs are late by another figure now, and it has
-     * other neighbours.
-     *
-     * @param  ?array{float, float}  $before  where it lay, where it lies elsewhere now
+     * @param  list<stdClass>  $marks
+     * @return list<Hearing> each garden once a season
      */
-    public function moved(Garden $garden, ?array $before): void
+    private function hearing(array $marks): array
     {
-        $signs = $garden->observations()->get();
-        if ($signs->isEmpty()) {
-            $this->weigh(new Collection([$garden]));
-
-            return;
-        }
-        foreach ($signs as $sign) {
-            $sign->setRelation('garden', $garden);
-            DB::table('observations')
-                ->where('id', $sign->id)
-                ->update(['late_days' => $this->lateness($sign)]);
-        }
-        $this->weigh($this->near($garden->latitude, $garden->longitude));
-        if ($before !== null) {
-            $this->weigh($this->near(...$before));
-        }
-    }
-
-    /** Whether the book or the firm's kinds expect the signs on other days than those they were weighed by. */
-    public function areDue(Firm $firm): bool
-    {
-        return $firm->exists && $firm->signs_weighed_by !== $this->weighedBy($firm) && Observation::query()->exists();
-    }
-
-    /** All signs are weighed anew, once. */
-    public function weighAllIfDue(Firm $firm): void
-    {
-        if (! $this->areDue($firm)) {
-            return;
-        }
-        $by = $this->weighedBy($firm);
-        $late = [];
-        foreach (Observation::query()->with('garden')->lazyById() as $sign) {
-            $late[$sign->id] = $this->lateness($sign);
-        }
-        DB::transaction(function () use ($firm, $by, $late): void {
-            foreach ($late as $sign => $days) {
-                DB::table('observations')->where('id', $sign)->update(['late_days' => $days]);
+        $near = $whole = $some = [];
+        foreach ($marks as $mark) {
+            $where = "$mark->latitude $mark->longitude ".($mark->latitude === null ? $mark->garden_id : '');
+            $near[$where] ??= $mark->latitude === null
+                ? array_values(Garden::query()->whereKey($mark->garden_id)->get()->all())
+                : $this->near((float) $mark->latitude, (float) $mark->longitude);
+            foreach ($near[$where] as $garden) {
+                if ($mark->season === null) {
+                    $whole[$garden->id] = $garden;
+                } else {
+                    $some[$mark->season][$garden->id] = $garden;
+                }
             }
-            $this->weigh(Garden::query()->get());
-            DB::table('firms')
-                ->where('id', $firm->id)
-                ->update(['signs_weighed_by' => $by]);
-        });
-        $firm->setRawAttributes([...$firm->getAttributes(), 'signs_weighed_by' => $by], true);
+        }
+        $hearing = [[array_values($whole), null]];
+        foreach ($some as $season => $gardens) {
+            $hearing[] = [array_values(array_diff_key($gardens, $whole)), (int) $season];
+        }
+
+        return $hearing;
     }
 
-    private function weighedBy(Firm $firm): string
-    {
-        return $this->book->mark.' '.$firm->kinds_revision;
-    }
-
-    /**
-     * Gardens as far as a sign tells of the season.
-     *
-     * @return Collection<int, Garden>
-     */
-    private function near(float $latitude, float $longitude): Collection
+    /** @return list<Garden> as far as a sign tells of the season */
+    private function near(float $latitude, float $longitude): array
     {
         $reach = $this->reach();
         $here = $this->bridge->place($latitude, $longitude);
@@ -135,14 +224,11 @@ final readonly class SignShifts
             $latitude + $reach / self::KM_PER_DEGREE,
         ]);
 
-        return $band
-            ->get()
-            ->filter(
-                fn (Garden $garden): bool => $here->kilometresTo(
-                    $this->bridge->place($garden->latitude, $garden->longitude),
-                ) <= $reach,
-            )
-            ->values();
+        return array_values($band->get()->filter(
+            fn (Garden $garden): bool => $here->kilometresTo(
+                $this->bridge->place($garden->latitude, $garden->longitude),
+            ) <= $reach,
+        )->all());
     }
 
     private function reach(): int
@@ -151,110 +237,92 @@ final readonly class SignShifts
     }
 
     /**
-     * @param  Collection<int, Garden>  $gardens
-     * @param  ?list<int>  $seasons  all in which anything was seen, where left out
+     * What the gardens' seasons come to, where it is not what is kept.
+     *
+     * @param  list<Hearing>  $hearing  gardens, and the season of which they hear; of all where it is null
+     * @param  array<int, ?int>  $late  how late signs are by today's book, by their number
+     * @return list<Weighed>
      */
-    private function weigh(Collection $gardens, ?array $seasons = null): void
+    private function found(array $hearing, array $late): array
     {
-        if ($gardens->isEmpty()) {
-            return;
+        $found = [];
+        foreach ($hearing as [$gardens, $season]) {
+            $found = [...$found, ...$gardens === [] ? [] : $this->ofSeason($gardens, $season, $late)];
         }
+
+        return $found;
+    }
+
+    /**
+     * @param  non-empty-list<Garden>  $gardens
+     * @param  array<int, ?int>  $late
+     * @return list<Weighed>
+     */
+    private function ofSeason(array $gardens, ?int $season, array $late): array
+    {
+        $signs = $this->signs($gardens, $season, $late);
+        $kept = [];
+        foreach (array_chunk($gardens, self::AT_ONCE) as $some) {
+            $rows = DB::table('garden_seasons')
+                ->whereIn('garden_id', array_map(static fn (Garden $garden): int => $garden->id, $some))
+                ->when($season !== null, static fn ($query) => $query->where('season', $season))
+                ->get();
+            foreach ($rows as $row) {
+                $kept[$row->garden_id][$row->season] = array_diff_key((array) $row, ['garden_id' => 0, 'season' => 0]);
+            }
+        }
+        $reader = SeasonReader::with($this->book);
+        $found = [];
+        foreach ($gardens as $garden) {
+            foreach (array_keys($signs + ($kept[$garden->id] ?? [])) as $of) {
+                $before = $kept[$garden->id][$of] ?? null;
+                $row = self::row($reader->weigh($this->seen($garden, $signs[$of] ?? [])));
+                if ($row != $before) {
+                    $found[] = ['garden' => $garden->id, 'season' => $of, 'row' => $row, 'before' => $before];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * The signs that can be heard of in the gardens, each with its place read once, however many gardens it tells.
+     *
+     * @param  non-empty-list<Garden>  $gardens
+     * @param  array<int, ?int>  $late
+     * @return array<int, list<array{int, Site, Sign, Sign}>> by season and day: garden, where it lies, the sign as a
+     *                                                        neighbour sees it, and as its own
+     */
+    private function signs(array $gardens, ?int $season, array $late): array
+    {
         $degrees = $this->reach() / self::KM_PER_DEGREE;
-        $within = [$gardens->min('latitude') - $degrees, $gardens->max('latitude') + $degrees];
-        $signs = DB::table('observations')
+        $latitudes = array_map(static fn (Garden $garden): float => $garden->latitude, $gardens);
+        $rows = DB::table('observations')
             ->join('gardens', 'gardens.id', '=', 'observations.garden_id')
-            ->whereBetween('gardens.latitude', $within)
-            ->whereNotNull('late_days')
-            ->when($seasons !== null, static fn ($query) => $query->whereIn('season', $seasons ?? []))
+            ->whereBetween('gardens.latitude', [min($latitudes) - $degrees, max($latitudes) + $degrees])
+            ->when($season !== null, static fn ($query) => $query->where('season', $season))
             ->orderBy('on')
             ->orderBy('observations.id')
             ->get([
-                'observations.garden_id',
-                'gardens.name',
-                'gardens.latitude',
-                'gardens.longitude',
-                'event',
-                'on',
-                'season',
-                'late_days',
-            ])
-            ->groupBy('season')
-            ->all();
-        $kept = DB::table('garden_seasons')
-            ->whereIn('garden_id', $gardens->modelKeys())
-            ->when($seasons !== null, static fn ($query) => $query->whereIn('season', $seasons ?? []))
-            ->get()
-            ->keyBy(static fn (stdClass $row): string => "$row->garden_id $row->season")
-            ->all();
-        // Each sign and its place are read once, however many gardens it tells of the season.
-        $read = [];
-        foreach ($signs as $season => $its) {
-            $read[$season] = $this->read(array_values($its->all()));
-        }
-        $reader = SeasonReader::with($this->book);
-        $seasonsOf = [];
-        foreach ($kept as $row) {
-            $seasonsOf[(int) $row->garden_id][] = (int) $row->season;
-        }
-        $found = [];
-        foreach ($gardens as $garden) {
-            foreach (array_unique([...array_keys($signs), ...$seasonsOf[$garden->id] ?? []]) as $season) {
-                $found[$garden->id][$season] = self::row($reader->weigh($this->seen($garden, $read[$season] ?? [])));
+                'observations.id', 'observations.garden_id', 'gardens.name', 'gardens.latitude', 'gardens.longitude',
+                'event', 'on', 'season', 'late_days',
+            ]);
+        $signs = $places = [];
+        foreach ($rows as $row) {
+            $days = array_key_exists($row->id, $late) ? $late[$row->id] : $row->late_days;
+            if ($days !== null) {
+                $place = $places[$row->garden_id]
+                    ??= $this->bridge->place((float) $row->latitude, (float) $row->longitude);
+                $seen = new CoreObservation($row->event, Day::parse($row->on));
+                $signs[(int) $row->season][] = [
+                    (int) $row->garden_id, $place,
+                    new Sign($seen, (int) $days, $row->name), new Sign($seen, (int) $days, null),
+                ];
             }
         }
-        Revisions::gardens(...self::keep($found, $kept));
-    }
 
-    /**
-     * Writes what has changed, in few statements.
-     *
-     * @param  array<int, array<int, ?array<string, int|string>>>  $found  rows by garden and season
-     * @param  array<string, stdClass>  $kept  the rows that are there, by garden and season
-     * @return list<int> the gardens whose days move by it
-     */
-    private static function keep(array $found, array $kept): array
-    {
-        $touched = $rows = $gone = [];
-        foreach ($found as $garden => $seasons) {
-            foreach ($seasons as $season => $row) {
-                $before = $kept["$garden $season"] ?? null;
-                $said = $before === null ? null : array_diff_key((array) $before, ['garden_id' => 0, 'season' => 0]);
-                if ($row === null && $said !== null) {
-                    $gone[$season][] = $garden;
-                } elseif ($row !== null && $said != $row) {
-                    $rows[] = ['garden_id' => $garden, 'season' => $season, ...$row];
-                }
-                if (self::moves($said) !== self::moves($row)) {
-                    $touched[] = $garden;
-                }
-            }
-        }
-        foreach (array_chunk($rows, 500) as $some) {
-            DB::table('garden_seasons')->upsert($some, ['garden_id', 'season']);
-        }
-        foreach ($gone as $season => $ids) {
-            DB::table('garden_seasons')->where('season', $season)->whereIn('garden_id', $ids)->delete();
-        }
-
-        return $touched;
-    }
-
-    /**
-     * @param  list<stdClass>  $signs  of one season, by day
-     * @return list<array{int, Site, Sign, Sign}> garden, where it lies, the sign as a neighbour sees it, and as its own
-     */
-    private function read(array $signs): array
-    {
-        $places = [];
-
-        return array_map(function (stdClass $sign) use (&$places): array {
-            $at = (int) $sign->garden_id;
-            $place = $places[$at] ??= $this->bridge->place((float) $sign->latitude, (float) $sign->longitude);
-            $seen = new CoreObservation($sign->event, Day::parse($sign->on));
-            $late = (int) $sign->late_days;
-
-            return [$at, $place, new Sign($seen, $late, $sign->name), new Sign($seen, $late, null)];
-        }, $signs);
+        return $signs;
     }
 
     /**
@@ -279,7 +347,42 @@ final readonly class SignShifts
         return [...$near, ...$own];
     }
 
-    /** @return ?array<string, int|string> what is kept of it; null where nothing is seen */
+    /**
+     * Writes what has changed, in few statements.
+     *
+     * @param  array<int, ?int>  $late  by number of the sign
+     * @param  list<Weighed>  $found
+     */
+    private static function keep(array $late, array $found): void
+    {
+        $by = [];
+        foreach ($late as $sign => $days) {
+            $by[$days ?? ''][] = $sign;
+        }
+        foreach ($by as $signs) {
+            foreach (array_chunk($signs, self::AT_ONCE) as $some) {
+                DB::table('observations')->whereIn('id', $some)->update(['late_days' => $late[$some[0]]]);
+            }
+        }
+        $touched = $rows = $gone = [];
+        foreach ($found as ['garden' => $garden, 'season' => $season, 'row' => $row, 'before' => $before]) {
+            if ($row === null) {
+                $gone[$season][] = $garden;
+            } else {
+                $rows[] = ['garden_id' => $garden, 'season' => $season, ...$row];
+            }
+            if (self::moves($before) !== self::moves($row)) {
+                $touched[] = $garden;
+            }
+        }
+        DB::table('garden_seasons')->upsert($rows, ['garden_id', 'season']);
+        foreach ($gone as $season => $gardens) {
+            DB::table('garden_seasons')->where('season', $season)->whereIn('garden_id', $gardens)->delete();
+        }
+        Revisions::gardens(...$touched);
+    }
+
+    /** @return ?Row what is kept of it; null where nothing is seen */
     private static function row(SeasonSeen $seen): ?array
     {
         $days = array_map(static fn (Day $day): int => $day->number, $seen->days);

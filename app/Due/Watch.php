@@ -68,16 +68,19 @@ final readonly class Watch
             self::date($plant);
         });
         Garden::created(
-            static fn (Garden $garden) => self::all(static fn () => app(SignShifts::class)->moved($garden, null)),
+            static fn (Garden $garden) => self::all(static fn () => app(SignsToWeigh::class)->moved($garden, null)),
         );
         Garden::updated(static fn (Garden $garden) => self::garden($garden));
         Observation::saving(static function (Observation $sign): void {
-            $sign->late_days = app(SignShifts::class)->lateness($sign);
+            if ($sign->isDirty(['garden_id', 'event', 'on', 'season'])) {
+                // Known once it has been weighed.
+                $sign->late_days = null;
+            }
         });
         self::on(
             Observation::class,
             static fn (Observation $sign) => self::all(
-                static fn () => app(SignShifts::class)->noted($sign->garden, $sign->season),
+                static fn () => app(SignsToWeigh::class)->noted($sign->garden, $sign->season),
             ),
         );
     }
@@ -101,7 +104,7 @@ final readonly class Watch
     {
         if ($garden->wasChanged(self::SITE)) {
             self::all(
-                static fn () => app(SignShifts::class)->moved($garden, [
+                static fn () => app(SignsToWeigh::class)->moved($garden, [
                     (float) $garden->getOriginal('latitude'),
                     (float) $garden->getOriginal('longitude'),
                 ]),

@@ -38,7 +38,7 @@ final class FirmDocument
 
     /** What opens an account, or follows from the rest. */
     private const LEFT_OUT = [
-        'firms' => ['revision', 'kinds_revision', 'plan_revision', 'signs_weighed_by'],
+        'firms' => ['revision', 'kinds_revision', 'plan_revision', 'signs_weighed_by', 'signs_weigher'],
         'users' => ['password', 'remember_token', 'door', 'joined_at'],
         'gardens' => ['revision'],
         'changes' => ['import_id'],

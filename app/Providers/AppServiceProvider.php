@@ -8,6 +8,7 @@ use App\Bench\Exercises;
 use App\Bridge\CorePlants;
 use App\Bridge\ReadsRain;
 use App\Due\SeenRevision;
+use App\Due\SignsToWeigh;
 use App\Due\Watch;
 use App\Models\User;
 use App\People\SameDoor;
@@ -76,6 +77,7 @@ final class AppServiceProvider extends ServiceProvider
         config(['mail.mailers.post' => ['transport' => 'post']]);
         $this->app->bind(TextMessages::class, SimulatedTexts::class);
         $this->app->scoped(SeenRevision::class);
+        $this->app->scoped(SignsToWeigh::class);
         $this->app->scoped(CorePlants::class);
         $this->app->scoped(Exercises::class);
         $this->app->bind(ReadsRain::class, RainRead::class);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Weather;
 
 use App\Bridge\CorePlants;
+use App\Due\DueKeeper;
 use App\History\Undo;
 use App\Models\Garden;
 use App\Models\Observation;
@@ -17,12 +18,14 @@ use PruningHook\Core\Calendar\Anchor;
 
 final class ObservationController extends Controller
 {
-    public function index(Garden $garden, CorePlants $bridge, Outlook $outlook): View
+    public function index(Garden $garden, CorePlants $bridge, Outlook $outlook, DueKeeper $keeper): View
     {
+        $isHearing = $keeper->hear();
         $year = $bridge->years($garden)->holding(Today::day());
 
         return view('observations.index', [
             'garden' => $garden,
+            'isHearing' => $isHearing,
             'today' => Today::day(),
             'year' => $year,
             'half' => Today::day()->isAfter($year->day(Anchor::Midsummer)) ? 'autumn' : 'spring',

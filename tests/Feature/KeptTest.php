@@ -10,6 +10,7 @@ use App\Due\DueKeeper;
 use App\Due\DueReckoner;
 use App\Due\Renewal;
 use App\Due\RenewDue;
+use App\Due\SignShifts;
 use App\Models\BloomNote;
 use App\Models\Firm;
 use App\Models\Garden;
@@ -325,9 +326,13 @@ final class KeptTest extends FeatureTestCase
         $note('plum-bloom', '2027-03-12');
         self::assertSame([], $this->stale(), 'one sign moves nothing');
         $lilac = $note('lilac-bloom', '2027-04-15');
+        self::assertSame([$here->id], $this->stale(), 'who noted it does not wait for the neighbours');
+        $this->weigh();
         self::assertEqualsCanonicalizing([$here->id, $near->id], $this->stale());
         $this->keeper()->renewAll();
         $lilac->delete();
+        self::assertSame([$here->id], $this->stale());
+        $this->weigh();
         self::assertEqualsCanonicalizing([$here->id, $near->id], $this->stale());
         $this->keeper()->renewAll();
         self::assertSame(0, DB::table('garden_seasons')->where('garden_id', $far->id)->count());
@@ -544,6 +549,7 @@ final class KeptTest extends FeatureTestCase
     /** Every garden that counts as fresh holds what a full working-out gives; all of them do where all were renewed. */
     private function freshIsTrue(bool $all): int
     {
+        $this->weigh();
         $this->app->forgetScopedInstances();
         $stale = $this->stale();
         self::assertSame([], $all ? $stale : []);
@@ -689,6 +695,12 @@ final class KeptTest extends FeatureTestCase
                     ->all(),
             ),
         );
+    }
+
+    /** As the worker does before anything else. */
+    private function weigh(): void
+    {
+        $this->app->make(SignShifts::class)->weigh(Firm::ours()->refresh());
     }
 
     private function keeper(): DueKeeper

@@ -11,6 +11,10 @@
                 {{ \PruningHook\Core\PlantBook\SeasonReader::late($moved->days) }}</b> here. Windows that hang on
                 {{ $half }} have moved with it.</p>
         @endif
+        @if ($isHearing)
+            <p class="soft">What was noted last is still being carried to the gardens within 30 km. Their windows may
+                yet move by some days.</p>
+        @endif
         @can('create', [App\Models\Observation::class, $garden])
             <form method="post" action="{{ route('observations.store', $garden) }}" novalidate>
                 @csrf<x-once />
