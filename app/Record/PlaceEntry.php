@@ -81,21 +81,28 @@ final readonly class PlaceEntry
      */
     public function place(Entry $entry, ?int $task, User $by): VisitTask
     {
-        return DB::transaction(function () use ($entry, $task, $by): VisitTask {
-            $on = $task === null
-                ? $this->visitOfItsOwn($entry, $by)
-                : $this->candidates($entry)->firstWhere('id', $task)
-                    ?? throw ValidationException::withMessages(['task' => 'That task has a log. Choose another.']);
-            $body = $entry->body;
-            $validator = Validator::make($body, LogRules::rules(), LogRules::messages());
-            $validator->after(fn () => $this->rules->look($validator, $on, [...$body, 'sure' => '1']));
-            if ($validator->fails()) {
-                throw ValidationException::withMessages(['task' => $validator->errors()->all()]);
+        $on = $task === null
+            ? $this->onVisitOfItsOwn($entry, $by)
+            : $this->candidates($entry)->firstWhere('id', $task) ?? throw self::isLogged();
+        $body = $entry->body;
+        $validator = Validator::make($body, LogRules::rules(), LogRules::messages());
+        $validator->after(fn () => $this->rules->look($validator, $on, [...$body, 'sure' => '1']));
+        if ($validator->fails()) {
+            throw ValidationException::withMessages(['task' => $validator->errors()->all()]);
+        }
+
+        return DB::transaction(static function () use ($entry, $on, $by, $body): VisitTask {
+            if (! $on->exists) {
+                $on->visit->save();
+                $on->visit()->associate($on->visit)->save();
             }
             $entry->forceFill([
                 'visit_id' => $on->visit_id, 'visit_task_id' => $on->id, 'unplaced' => null,
                 'body' => [...LogRules::said($on, $body), 'on' => (string) self::day($entry)],
             ])->save();
+            if ($on->log()->exists()) {
+                throw self::isLogged();
+            }
             LogWork::settle($on, $by);
 
             return $on;
@@ -116,20 +123,27 @@ final readonly class PlaceEntry
         return is_string($on) ? Day::parse($on) : Today::of($entry->said_at);
     }
 
-    private function visitOfItsOwn(Entry $entry, User $by): VisitTask
+    /** A task of a visit that is made for it; neither is kept yet. */
+    private function onVisitOfItsOwn(Entry $entry, User $by): VisitTask
     {
         $meant = $this->meant($entry);
         $plant = $meant === null ? null : Plant::query()->find($meant->plant_id);
         if ($meant === null || $plant === null) {
             throw ValidationException::withMessages(['task' => 'Its plant is not in the book any more.']);
         }
-        $visit = Visit::query()->create([
+        $visit = new Visit([
             'garden_id' => $plant->garden_id, 'crew_id' => $entry->saidBy?->crew_id, 'on' => (string) self::day($entry),
             'planned_by' => $by->id,
         ]);
-
-        return $visit->tasks()->create([
+        $task = new VisitTask([
             ...$meant->only(['plant_id', 'task', 'season', 'minutes', 'prescribed']), 'position' => 0,
         ]);
+
+        return $task->setRelation('plant', $plant)->setRelation('visit', $visit);
+    }
+
+    private static function isLogged(): ValidationException
+    {
+        return ValidationException::withMessages(['task' => 'That task has a log. Choose another.']);
     }
 }
