@@ -1,4 +1,4 @@
-import { expect, signIn, test } from './people.mjs';
+import { expect, signInOnPage, test } from './people.mjs';
 
 /** A form that stood open for long is sent all the same, and never lost. */
 test('a form that stood open is sent with a token of today, and kept where nobody is signed in', async ({
@@ -7,7 +7,7 @@ test('a form that stood open is sent with a token of today, and kept where nobod
 }) => {
     test.skip(page.viewportSize().width < 700, 'the same on both');
     await page.clock.install();
-    await signIn(page, 'planner');
+    await signInOnPage(page, 'planner');
     await page.goto('/gardens/2/edit');
     const notes = page.getByLabel(/^Notes/);
     await notes.fill('Ring twice.');
@@ -15,7 +15,7 @@ test('a form that stood open is sent with a token of today, and kept where nobod
     const other = await context.newPage();
     await other.goto('/round');
     await other.getByRole('button', { name: 'Sign out' }).click();
-    await signIn(other, 'planner');
+    await signInOnPage(other, 'planner');
     await page.clock.fastForward('15:00');
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.getByText('Saved. All windows of this garden')).toBeVisible();
@@ -29,7 +29,7 @@ test('a form that stood open is sent with a token of today, and kept where nobod
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.getByRole('alert')).toContainText('You are signed out. Nothing was sent');
     await expect(notes).toHaveValue('Ring three times.');
-    await signIn(other, 'planner');
+    await signInOnPage(other, 'planner');
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.getByText('Saved. All windows of this garden')).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
@@ -40,7 +40,7 @@ test('who is signed out or without signal is told so where days, years or drawin
     page,
     context,
 }) => {
-    await signIn(page, 'planner');
+    await signInOnPage(page, 'planner');
     await page.goto('/?crew=1');
     const plan = await page.getByRole('link', { name: /Plan a visit/ }).first().getAttribute('href');
     const one = async (address, ask, told, noSignal) => {
@@ -81,7 +81,7 @@ test('who is signed out or without signal is told so where days, years or drawin
 
 test('single letters can be switched off', async ({ page }) => {
     test.skip(page.viewportSize().width < 700, 'a desk matter');
-    await signIn(page, 'lead');
+    await signInOnPage(page, 'lead');
     await page.goto('/account');
     await page.getByRole('button', { name: 'Switch single keys off' }).click();
     await expect(page.getByText('Single keys do nothing any more.')).toBeVisible();
@@ -97,8 +97,8 @@ test('single letters can be switched off', async ({ page }) => {
 test('a lost phone is signed out from elsewhere, and nothing else is', async ({ page, browser, baseURL }) => {
     const context = await browser.newContext({ baseURL, userAgent: 'Mozilla/5.0 (Linux; Android 14) Mobile' });
     const lost = await context.newPage();
-    await signIn(lost, 'hand');
-    await signIn(page, 'hand');
+    await signInOnPage(lost, 'hand');
+    await signInOnPage(page, 'hand');
     await page.goto('/account');
     const row = page.getByRole('listitem').filter({ hasText: 'last seen' }).first();
     await expect(page.getByText(', this one')).toBeVisible();
@@ -115,7 +115,7 @@ test('a lost phone is signed out from elsewhere, and nothing else is', async ({ 
 
 test('whoever thinks in feet reads them, in sentences and beside what is typed', async ({ page }) => {
     test.skip(page.viewportSize().width < 700, 'the same on both');
-    await signIn(page, 'planner');
+    await signInOnPage(page, 'planner');
     await page.goto('/account');
     await page.getByLabel('Lengths').selectOption('imperial');
     await page.getByRole('button', { name: 'Save', exact: true }).click();
