@@ -24,8 +24,21 @@ final readonly class OwnHost
             abort(400);
         }
         abort_unless(in_array($host, self::known(), true), 400);
+        // "Back" leads to where somebody came from among our own pages, and never out of the house.
+        if (self::cameFrom($request) !== strtolower((string) $request->headers->get('Host'))) {
+            $request->headers->remove('Referer');
+        }
 
         return $next($request);
+    }
+
+    /** Host and port of the page somebody came from, as a browser names them. */
+    private static function cameFrom(Request $request): string
+    {
+        $from = parse_url((string) $request->headers->get('Referer'));
+        $from = is_array($from) ? $from : [];
+
+        return strtolower(($from['host'] ?? '').(isset($from['port']) ? ":{$from['port']}" : ''));
     }
 
     /** @return list<string> */

@@ -65,6 +65,34 @@ final class DoorsTest extends FeatureTestCase
         });
     }
 
+    #[DataProvider('elsewhere')]
+    public function test_back_never_leads_out_of_the_house(string $from): void
+    {
+        $this->actingAs($this->planner());
+        foreach ([
+            fn (array $head) => $this->post('/gardens', ['name' => ''], $head),
+            fn (array $head) => $this->put("/plants/{$this->visitTask()->plant_id}/seen", ['seen' => 'stress:drought'], $head),
+            fn (array $head) => $this->get('/frost-dates?latitude=x', $head),
+            fn (array $head) => $this->get('/site-year?latitude=x', $head),
+        ] as $ask) {
+            $this->get('/gardens')->assertOk();
+            $to = (string) $ask(['Referer' => $from])->headers->get('Location');
+            self::assertStringNotContainsString('evil', $to);
+            self::assertStringNotContainsString('8099', $to);
+            session()->flush();
+        }
+        $this->from('/gardens/create')->post('/gardens', ['name' => ''])->assertRedirect('/gardens/create');
+    }
+
+    /** @return list<array{string}> */
+    public static function elsewhere(): array
+    {
+        return [
+            ['https://evil.test/gardens'], ['//evil.test'], ['http://localhost@evil.test/'], ['http://localhost:8099/'],
+            ['http://evil.test:80/localhost'], ['http://localhost.evil.test/'], ['evil'], ['http:///evil.test'],
+        ];
+    }
+
     public function test_every_answer_says_what_a_browser_may_do_with_it(): void
     {
         $looks = ['/up', '/plants/99999', '/nowhere'];
