@@ -6,6 +6,7 @@ use App\Due\RenewDue;
 use App\Models\Device;
 use App\Models\Import;
 use App\Models\Photo;
+use App\Models\SecurityEvent;
 use App\People\SameDoor;
 use App\Support\Busy;
 use App\Support\CannotWrite;
@@ -63,6 +64,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $schedule->call(RenewDue::ask(...))->name('what is due')->hourly();
         $schedule->call(static fn (KeptPictures $pictures) => $pictures->tidy())->name('old pictures')
             ->dailyAt('04:50')->timezone(Today::zone());
+        $schedule->call(SecurityEvent::forgetOld(...))->name('old security events')->dailyAt('05:05')
+            ->timezone(Today::zone());
         $schedule->call(Device::forgetOld(...))->name('old devices')->dailyAt('05:00')->timezone(Today::zone());
     })
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Monolog\Formatter\JsonFormatter;
+
 // A file a day, kept for two weeks, and read by nobody but who runs the office.
 return [
     'default' => env('LOG_CHANNEL', 'daily'),
@@ -16,6 +18,16 @@ return [
             'days' => 14,
             'permission' => 0600,
             'replace_placeholders' => true,
+        ],
+        // Who came in, who tried to, and what left the house: a line of JSON each, kept for a year.
+        'security' => ['driver' => 'stack', 'channels' => ['security-files'], 'ignore_exceptions' => true],
+        'security-files' => [
+            'driver' => 'daily',
+            'path' => storage_path('logs/security.log'),
+            'level' => 'info',
+            'days' => 365,
+            'permission' => 0600,
+            'formatter' => JsonFormatter::class,
         ],
     ],
 ];

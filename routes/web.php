@@ -15,6 +15,8 @@ use App\Gardens\GardenController;
 use App\Gardens\LabelController;
 use App\Gardens\SiteYearController;
 use App\History\ChangeController;
+use App\History\NotesExport;
+use App\History\SecurityController;
 use App\People\AccountController;
 use App\People\CrewController;
 use App\People\ForgotPasswordController;
@@ -189,12 +191,14 @@ Route::middleware('auth')->group(function (): void {
     Route::put('files/{import}', [FileController::class, 'accept'])->name('files.accept');
     Route::post('files/{import}/back', [FileController::class, 'back'])->name('files.back');
     Route::delete('files/{import}', [FileController::class, 'destroy'])->name('files.destroy');
-    Route::get('export/logs', [ExportController::class, 'logs'])->name('export.logs');
-    Route::get('export/calendar', [ExportController::class, 'calendar'])->name('export.calendar');
-    Route::get('export/places', [ExportController::class, 'places'])->name('export.places');
-    Route::get('export/firm', [ExportController::class, 'firm'])->name('export.firm');
-    Route::get('export/{of}', [ExportController::class, 'table'])->whereIn('of', array_keys(Tables::OF))
-        ->name('export');
+    Route::middleware(NotesExport::class)->group(function (): void {
+        Route::get('export/logs', [ExportController::class, 'logs'])->name('export.logs');
+        Route::get('export/calendar', [ExportController::class, 'calendar'])->name('export.calendar');
+        Route::get('export/places', [ExportController::class, 'places'])->name('export.places');
+        Route::get('export/firm', [ExportController::class, 'firm'])->name('export.firm');
+        Route::get('export/{of}', [ExportController::class, 'table'])->whereIn('of', array_keys(Tables::OF))
+            ->name('export');
+    });
     Route::post('feeds', [FeedController::class, 'store'])->name('feeds.store');
     Route::delete('feeds/{feed}', [FeedController::class, 'destroy'])->name('feeds.destroy');
     Route::get('gardens/{garden}/letter', [LetterController::class, 'show'])->name('letters.show');
@@ -210,6 +214,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('post', [PostController::class, 'index'])->name('post');
     Route::get('changes', [ChangeController::class, 'index'])->name('changes');
     Route::post('changes/{change}/undo', [ChangeController::class, 'undo'])->name('changes.undo');
+    Route::get('security', SecurityController::class)->name('security');
     Route::get('record', [RecordController::class, 'index'])->name('record');
     Route::get('record/compare', [RecordController::class, 'compare'])->name('record.compare');
     Route::get('entries/who', [EntryController::class, 'who'])->name('entries.who');

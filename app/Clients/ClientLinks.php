@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Clients;
 
+use App\History\SecurityLog;
 use App\Models\ClientLink;
 use App\Models\Garden;
+use App\Models\SecurityEventKind;
 use App\Models\User;
 use App\Support\OutsideLink;
 use App\Support\Quietly;
@@ -24,6 +26,7 @@ final readonly class ClientLinks
             ClientLink::query()->create([
                 'garden_id' => $garden->id, 'digest' => OutsideLink::digest($token), 'made_by' => $by?->id,
             ]);
+            SecurityLog::note(SecurityEventKind::LinkMade, $by, says: "the client's page of $garden->name");
         });
 
         return OutsideLink::to(route('client', $token, false));
@@ -31,7 +34,9 @@ final readonly class ClientLinks
 
     public function shut(Garden $garden): void
     {
-        ClientLink::query()->where('garden_id', $garden->id)->delete();
+        if (ClientLink::query()->where('garden_id', $garden->id)->delete() > 0) {
+            SecurityLog::note(SecurityEventKind::LinkShut, says: "the client's page of $garden->name");
+        }
     }
 
     public function of(Garden $garden): ?ClientLink
@@ -46,6 +51,9 @@ final readonly class ClientLinks
         // To the hour: a page with a dozen pictures writes once.
         if ($link->seen_at === null || $link->seen_at->isBefore(Carbon::now()->subHour())) {
             Quietly::write(static fn () => $link->forceFill(['seen_at' => Carbon::now()])->save());
+            SecurityLog::note(
+                SecurityEventKind::LinkOpened, says: "the client's page of {$link->garden->name}",
+            );
         }
 
         return $link;

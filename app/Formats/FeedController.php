@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Formats;
 
+use App\History\SecurityLog;
 use App\Models\Feed;
 use App\Models\Firm;
 use App\Models\Garden;
+use App\Models\SecurityEventKind;
 use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\OutsideLink;
@@ -38,6 +40,7 @@ final class FeedController extends Controller
                 'made_by' => $request->user()?->id,
                 'crew_id' => Asked::text($request, 'crew_id') === '' ? null : $request->integer('crew_id'),
             ]);
+            SecurityLog::note(SecurityEventKind::LinkMade, says: 'a calendar');
 
             return redirect()->to(route('files').'#feeds')->with('said', 'The calendar is there. Copy its link now: '
                 .'it is shown this once.')->with('feed', OutsideLink::to(route('feed', $token, false)));
@@ -56,6 +59,7 @@ final class FeedController extends Controller
     {
         $this->authorize('update', Firm::class);
         $feed->delete();
+        SecurityLog::note(SecurityEventKind::LinkShut, says: 'a calendar');
 
         return redirect()->to(route('files').'#feeds')
             ->with('said', 'The link is shut: whoever subscribed to it gets nothing more.');

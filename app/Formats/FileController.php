@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Formats;
 
+use App\History\SecurityLog;
 use App\Models\Feed;
 use App\Models\Firm;
 use App\Models\Import;
+use App\Models\SecurityEventKind;
 use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Pages;
@@ -108,6 +110,7 @@ final class FileController extends Controller
         if ($taken === 1) {
             $import->come(0);
             WriteImport::dispatch($import->id);
+            SecurityLog::note(SecurityEventKind::Imported, says: $import->name);
         }
 
         return redirect()->route('files.show', $import);
@@ -122,6 +125,7 @@ final class FileController extends Controller
         if ($begun === 1) {
             $import->come(0);
             TakeBackImport::dispatch($import->id);
+            SecurityLog::note(SecurityEventKind::ImportTakenBack, says: $import->name);
         }
 
         return redirect()->route('files.show', $import);

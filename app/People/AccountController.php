@@ -4,19 +4,26 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\History\SecurityLog;
 use App\History\Undo;
 use App\Models\Device;
+use App\Models\SecurityEventKind;
 use App\Models\User;
 use App\Support\Controller;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Validation\ValidationException;
 
 /** What is a person's own: the password, the devices they are signed in on, the keys. */
 final class AccountController extends Controller
 {
     private const DEVICES = 30;
+
+    /** Of the password somebody has now, before it may not be tried for a while. */
+    private const TRIES = 6;
 
     public function show(Request $request): View
     {
@@ -34,17 +41,33 @@ final class AccountController extends Controller
     public function password(Request $request): RedirectResponse
     {
         $person = self::person($request);
-        $this->validate($request, [
-            'current' => ['bail', 'required', 'string', 'current_password'],
-            'password' => ['required', 'string', 'confirmed', new GoodPassword([$person->name, $person->email])],
-        ], [
-            'current.required' => 'Type the password you have now.',
-            'current.current_password' => 'That is not the password you have now.',
-            'password.required' => 'Choose a new password.',
-            'password.confirmed' => 'The two new passwords differ.',
-        ]);
+        $tries = "current-password|$person->id";
+        if (RateLimiter::tooManyAttempts($tries, self::TRIES)) {
+            throw ValidationException::withMessages(['current' => sprintf(
+                'Too many tries. Try again in %d minutes.', max(1, (int) ceil(RateLimiter::availableIn($tries) / 60)),
+            )]);
+        }
+        // Counted before it is looked at: many at once are no way round.
+        RateLimiter::hit($tries, LoginController::WHILE_S);
+        try {
+            $this->validate($request, [
+                'current' => ['bail', 'required', 'string', 'current_password'],
+                'password' => ['required', 'string', 'confirmed', new GoodPassword([$person->name, $person->email])],
+            ], [
+                'current.required' => 'Type the password you have now.',
+                'current.current_password' => 'That is not the password you have now.',
+                'password.required' => 'Choose a new password.',
+                'password.confirmed' => 'The two new passwords differ.',
+            ]);
+        } catch (ValidationException $wrong) {
+            // Whoever knows the present one may choose the new one as often as they like.
+            isset($wrong->errors()['current']) || RateLimiter::clear($tries);
+            throw $wrong;
+        }
+        RateLimiter::clear($tries);
         $person->password = $request->string('password')->toString();
         $person->shutDoor();
+        SecurityLog::note(SecurityEventKind::PasswordChanged);
         Auth::login($person);
 
         return redirect()->route('account')
@@ -55,7 +78,9 @@ final class AccountController extends Controller
     public function end(Request $request, int $device): RedirectResponse
     {
         $person = self::person($request);
-        $person->shutOut($person->devices()->findOrFail($device));
+        $lost = $person->devices()->findOrFail($device);
+        $person->shutOut($lost);
+        SecurityLog::note(SecurityEventKind::DeviceEnded, says: $lost->kind);
 
         return redirect()->route('account')->with('said', 'It is signed out.');
     }
@@ -63,6 +88,7 @@ final class AccountController extends Controller
     public function everywhere(Request $request): RedirectResponse
     {
         self::person($request)->shutDoor();
+        SecurityLog::note(SecurityEventKind::SignedOutEverywhere);
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();

@@ -4,23 +4,31 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Models\Device;
 use App\Models\User;
 use App\Support\Asked;
 use App\Support\Controller;
+use App\Support\Network;
+use App\Support\Say;
+use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Foundation\Auth\AuthenticatesUsers;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Validation\ValidationException;
 
 final class LoginController extends Controller
 {
     use AuthenticatesUsers;
 
-    /** Wrong tries before nobody may for a while: at one address from one network, at one address, from one network. */
-    private const TRIES = ['both' => 6, 'address' => 30, 'network' => 60];
+    /**
+     * Wrong tries before nobody may for a while: at one address from one network, at one address, from one network;
+     * and in a browser where its person has been in before, whom no stranger keeps out.
+     */
+    private const TRIES = ['both' => 6, 'address' => 30, 'network' => 60, 'known' => 6];
 
-    private const WHILE_S = 900;
+    public const WHILE_S = 900;
 
     public function showLoginForm(): View
     {
@@ -30,6 +38,12 @@ final class LoginController extends Controller
     /** Whoever only opened the door, and asked for no page in particular, is taken to where the day begins. */
     protected function authenticated(Request $request, User $user): RedirectResponse
     {
+        if (KnownBrowsers::name($request, $user->email) === null) {
+            $user->notify(new NewDeviceNotification(
+                $user->name, $user->email, Device::kindOf((string) $request->userAgent()),
+                Say::date(Today::day()).', '.Say::time(Carbon::now()),
+            ));
+        }
         $asked = $request->session()->pull('url.intended');
 
         return redirect()->to(is_string($asked) && $asked !== url('/') ? $asked : $user->home());
@@ -80,7 +94,8 @@ final class LoginController extends Controller
     /** Whoever gets in clears what they tried themselves, and not what others tried. */
     protected function clearLoginAttempts(Request $request): void
     {
-        $this->limiter()->clear(self::doors($request)['both']);
+        $doors = self::doors($request);
+        $this->limiter()->clear($doors['known'] ?? $doors['both']);
     }
 
     /** @throws ValidationException */
@@ -92,22 +107,18 @@ final class LoginController extends Controller
         )])->status(429);
     }
 
-    /** @return array{both: string, address: string, network: string} */
+    /** @return array{known: string}|array{both: string, address: string, network: string} */
     private static function doors(Request $request): array
     {
         $address = hash('xxh128', mb_strtolower(Asked::text($request, 'email')));
-        $network = self::network((string) $request->ip());
+        $known = KnownBrowsers::name($request, Asked::text($request, 'email'));
+        if ($known !== null) {
+            return ['known' => "sign-in|$address|$known"];
+        }
+        $network = Network::of((string) $request->ip());
 
         return [
             'both' => "sign-in|$address|$network", 'address' => "sign-in|$address", 'network' => "sign-in||$network",
         ];
-    }
-
-    /** Whoever has one number of a network has its neighbours too: 256 of the old sort, 2^64 of the new. */
-    private static function network(string $ip): string
-    {
-        $packed = @inet_pton($ip);
-
-        return $packed === false ? $ip : bin2hex(substr($packed, 0, strlen($packed) === 4 ? 3 : 8));
     }
 }

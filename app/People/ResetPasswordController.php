@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\History\SecurityLog;
+use App\Models\SecurityEventKind;
 use App\Models\User;
 use App\Support\Asked;
 use App\Support\Controller;
@@ -13,6 +15,10 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Config;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Password;
 
 final class ResetPasswordController extends Controller
 {
@@ -62,14 +68,29 @@ final class ResetPasswordController extends Controller
         $user->password = $password;
         $user->joined_at ??= Carbon::now();
         $user->shutDoor();
+        SecurityLog::note(SecurityEventKind::PasswordChanged, $user, says: 'by the link of a letter');
         Auth::login($user);
     }
 
     /** The same answer whether the address is known or the link has run out. */
-    protected function sendResetFailedResponse(Request $request): RedirectResponse
+    protected function sendResetFailedResponse(Request $request, string $response): RedirectResponse
     {
+        // As much work as where a link was looked at: nobody learns by waiting who works here, or asked for a letter.
+        if ($response === Password::INVALID_USER || ! self::wasAsked(Asked::text($request, 'email'))) {
+            Hash::make('nobody');
+        }
+
         return back()->withInput($request->only('email'))
             ->withErrors(['email' => 'This link fits no address, or has run out. Ask for a new one.']);
+    }
+
+    private static function wasAsked(string $address): bool
+    {
+        $letters = DB::table('password_reset_tokens')->where('email', $address);
+
+        return $letters->where('created_at', '>', Carbon::now()->subMinutes(
+            Config::integer('auth.passwords.users.expire'),
+        ))->exists();
     }
 
     protected function redirectTo(): string

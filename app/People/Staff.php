@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\History\SecurityLog;
 use App\Models\Firm;
 use App\Models\Role;
+use App\Models\SecurityEventKind;
 use App\Models\User;
 use App\Support\OutsideLink;
 use Illuminate\Support\Facades\DB;
@@ -25,6 +27,7 @@ final readonly class Staff
         return DB::transaction(function () use ($facts): User {
             $person = $this->add($facts);
             $this->write($person);
+            SecurityLog::note(SecurityEventKind::Invited, about: $person);
 
             return $person;
         });
@@ -71,7 +74,16 @@ final readonly class Staff
      */
     public function change(User $person, array $facts): void
     {
-        $person->fill($facts)->save();
+        $before = $person->role;
+        DB::transaction(static function () use ($person, $facts, $before): void {
+            $person->fill($facts)->save();
+            if ($person->role !== $before) {
+                SecurityLog::note(
+                    SecurityEventKind::RoleChanged, about: $person,
+                    says: "{$before->value} to {$person->role->value}",
+                );
+            }
+        });
     }
 
     public function leave(User $person, Day $on): void
@@ -79,11 +91,15 @@ final readonly class Staff
         DB::transaction(static function () use ($person, $on): void {
             $person->forceFill(['left_on' => (string) $on, 'crew_id' => null]);
             $person->shutDoor();
+            SecurityLog::note(SecurityEventKind::LeftFirm, about: $person);
         });
     }
 
     public function back(User $person): void
     {
-        $person->forceFill(['left_on' => null])->save();
+        DB::transaction(static function () use ($person): void {
+            $person->forceFill(['left_on' => null])->save();
+            SecurityLog::note(SecurityEventKind::CameBack, about: $person);
+        });
     }
 }

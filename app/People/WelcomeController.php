@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\History\SecurityLog;
 use App\Models\Firm;
+use App\Models\SecurityEventKind;
 use App\Models\User;
 use App\Support\Controller;
 use Illuminate\Contracts\View\View;
@@ -34,6 +36,7 @@ final class WelcomeController extends Controller
         $person->forceFill(['joined_at' => now()]);
         $person->password = $request->string('password')->toString();
         $person->shutDoor();
+        SecurityLog::note(SecurityEventKind::Joined, $person);
         Auth::login($person);
         $request->session()->regenerate();
 

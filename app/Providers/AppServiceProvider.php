@@ -10,8 +10,7 @@ use App\Bridge\ReadsRain;
 use App\Due\SeenRevision;
 use App\Due\SignsToWeigh;
 use App\Due\Watch;
-use App\Models\User;
-use App\People\SameDoor;
+use App\People\NotesSignIns;
 use App\PlantBook\OwnKinds;
 use App\PlantBook\PlantBookFiles;
 use App\Post\SimulatedMail;
@@ -27,8 +26,6 @@ use App\Support\WholeSessions;
 use App\Weather\RainRead;
 use App\Weather\SimulatedStation;
 use App\Weather\WeatherStation;
-use Illuminate\Auth\Events\Login;
-use Illuminate\Auth\Events\Logout;
 use Illuminate\Contracts\Database\LostConnectionDetector;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
@@ -54,12 +51,7 @@ final class AppServiceProvider extends ServiceProvider
         Session::extend('file', static fn (): WholeSessions => new WholeSessions(
             new Filesystem(), Config::string('session.files'), Config::integer('session.lifetime'),
         ));
-        Event::listen(Login::class, static fn (Login $login) => $login->user instanceof User
-            ? SameDoor::open($login->user)
-            : null);
-        Event::listen(Logout::class, static fn (Logout $logout) => $logout->user instanceof User
-            ? SameDoor::close($logout->user)
-            : null);
+        NotesSignIns::start();
         $this->callAfterResolving(
             'mail.manager', static fn (MailManager $mail) => $mail->extend('post', static fn () => new SimulatedMail),
         );

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Bridge\CorePlants;
+use App\Due\SignShifts;
 use App\Models\BloomNote;
+use App\Models\Firm;
 use App\Models\Garden;
 use App\Models\Plant;
 use App\Models\Regrowth;
@@ -49,6 +51,7 @@ final readonly class DemoWork
         private CorePlants $bridge,
         private PlanVisit $planner,
         private LogWork $logger,
+        private SignShifts $shifts,
     ) {
     }
 
@@ -65,6 +68,8 @@ final readonly class DemoWork
                 $garden->observations()->create(['event' => $event, 'on' => (string) $on, 'season' => $season]);
             }
         }
+        // The plans that follow are made by what was seen.
+        $this->shifts->weigh(Firm::ours());
     }
 
     /** Visits of the two years before today, all logged. */

@@ -3,7 +3,7 @@ import { appendFileSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, TODAY } from '../../playwright.config.mjs';
-import { expect, signIn, test } from './people.mjs';
+import { expect, signIn, signInOnPage, test } from './people.mjs';
 
 /** The visit in the hand: read and logged without signal, sent once when it is back. */
 test.describe.configure({ mode: 'serial' });
@@ -379,14 +379,14 @@ test('an expired session keeps what waits, and so does a phone that is handed on
     await log(page);
     await expect(signal(page)).toContainText('1 entry saved here: sign in to send');
     // Somebody else signs in on this phone: what waits is not theirs and is not sent as theirs.
-    await signIn(page, 'lead');
+    await signInOnPage(page, 'lead');
     await expect(signal(page)).toContainText('1 entry of Isla Fenn wait');
     await page.goto(sheet);
     await expect(page.locator('.leaf.job.is-done')).toHaveCount(0);
     await page.goto('/round');
     await page.getByRole('button', { name: 'Sign out' }).tap();
     await page.getByLabel('Password').waitFor();
-    await signIn(page, 'hand');
+    await signInOnPage(page, 'hand');
     await expect(signal(page)).toContainText('1 entry sent');
     await page.goto(sheet);
     await expect(page.locator('.leaf.job.is-done')).toHaveCount(1);

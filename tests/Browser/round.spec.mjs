@@ -80,7 +80,7 @@ test('the keyboard reaches every place', async ({ page, viewport }) => {
     test.skip(viewport.width < 700, 'a desk matter');
     await signIn(page, 'planner');
     // Keys are heard once the script is there.
-    await page.waitForLoadState('load');
+    await page.goto('/');
     await page.keyboard.press('g');
     await expect(page).toHaveURL(/\/gardens$/);
     await page.keyboard.press('c');

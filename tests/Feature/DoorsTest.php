@@ -6,10 +6,13 @@ namespace Tests\Feature;
 
 use App\Models\Device;
 use App\Models\Garden;
+use App\Models\SecurityEvent;
 use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use App\People\GoodPassword;
+use App\People\NewDeviceNotification;
+use App\People\SendResetLetter;
 use App\Support\ResetPasswordNotification;
 use App\Support\WholeSessions;
 use Illuminate\Filesystem\Filesystem;
@@ -20,6 +23,7 @@ use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Notification;
 use Illuminate\Support\Facades\Password;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Testing\TestResponse;
@@ -69,9 +73,10 @@ final class DoorsTest extends FeatureTestCase
     public function test_back_never_leads_out_of_the_house(string $from): void
     {
         $this->actingAs($this->planner());
+        $seen = "/plants/{$this->visitTask()->plant_id}/seen";
         foreach ([
             fn (array $head) => $this->post('/gardens', ['name' => ''], $head),
-            fn (array $head) => $this->put("/plants/{$this->visitTask()->plant_id}/seen", ['seen' => 'stress:drought'], $head),
+            fn (array $head) => $this->put($seen, ['seen' => 'stress:drought'], $head),
             fn (array $head) => $this->get('/frost-dates?latitude=x', $head),
             fn (array $head) => $this->get('/site-year?latitude=x', $head),
         ] as $ask) {
@@ -321,6 +326,136 @@ final class DoorsTest extends FeatureTestCase
         self::assertSame(429, $try($user->email, 'secateurs', '2001:db8:2::1'), 'at one address from anywhere');
         Carbon::setTestNow(Carbon::now()->addMinutes(16));
         self::assertSame(302, $try($user->email, 'secateurs', '192.0.2.1'));
+    }
+
+    public function test_the_password_somebody_has_now_is_not_tried_without_end(): void
+    {
+        $user = $this->hand();
+        $change = fn (string $current, string $new = 'three wet gloves') => $this->actingAs($user)->from('/account')
+            ->put('/account/password', [
+                'current' => $current, 'password' => $new, 'password_confirmation' => $new,
+            ]);
+        for ($times = 0; $times < 8; $times++) {
+            $change('secateurs', 'short')->assertSessionHasErrors('password')->assertSessionDoesntHaveErrors('current');
+        }
+        for ($times = 0; $times < 6; $times++) {
+            $change('loppers')->assertSessionHasErrors(['current' => 'That is not the password you have now.']);
+        }
+        $change('secateurs')->assertSessionHasErrors(['current' => 'Too many tries. Try again in 15 minutes.']);
+        $this->travel(16)->minutes();
+        $change('secateurs')->assertSessionHasNoErrors();
+    }
+
+    /** Not the seconds are compared, which a busy machine makes up, but the work that takes them. */
+    public function test_nobody_learns_by_waiting_who_works_here(): void
+    {
+        Queue::fake();
+        $known = [$this->hand()->email, $this->planner()->email];
+        Password::createToken(User::query()->where('email', $known[1])->sole());
+        $hasher = new CountingHasher;
+        $this->app->forgetInstance('auth.password');
+        Password::clearResolvedInstances();
+        Hash::swap($hasher);
+        auth()->forgetGuards();
+        $asks = [
+            '/sign-in' => static fn (string $email): array => ['email' => $email, 'password' => 'loppers'],
+            '/forgotten' => static fn (string $email): array => ['email' => $email],
+            '/new-password' => static fn (string $email): array => [
+                'token' => 'x', 'email' => $email, 'password' => 'three wet gloves',
+                'password_confirmation' => 'three wet gloves',
+            ],
+        ];
+        foreach ($asks as $path => $with) {
+            $work = [];
+            foreach ([...$known, 'nobody@hollow.test', 'x@y.test'] as $email) {
+                $hasher->hashed = 0;
+                $this->post($path, $with($email));
+                $work[$email] = $hasher->hashed;
+                session()->flush();
+                auth()->forgetGuards();
+            }
+            self::assertCount(1, array_unique($work), $path.' '.json_encode($work));
+            self::assertSame($path === '/forgotten' ? 0 : 1, max($work), $path);
+        }
+        Queue::assertPushed(SendResetLetter::class, 4);
+    }
+
+    public function test_a_stranger_who_tries_an_address_keeps_nobody_out_where_they_have_been_in(): void
+    {
+        Notification::fake();
+        $user = $this->hand();
+        $in = $this->post('/sign-in', ['email' => $user->email, 'password' => 'secateurs']);
+        $in->assertRedirect('/round');
+        $known = (string) $in->getCookie('hook_known')?->getValue();
+        Notification::assertSentToTimes($user, NewDeviceNotification::class, 1);
+        auth()->forgetGuards();
+        session()->flush();
+        $this->travel(1)->hours();
+        foreach (range(1, 31) as $network) {
+            $this->withServerVariables(['REMOTE_ADDR' => "203.0.$network.1"])
+                ->post('/sign-in', ['email' => $user->email, 'password' => 'loppers']);
+            session()->flush();
+        }
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'secateurs'])->assertSessionHasErrors('email');
+        session()->flush();
+        $here = fn (string $password) => $this->withCookie('hook_known', $known)
+            ->post('/sign-in', ['email' => $user->email, 'password' => $password]);
+        $here('secateurs')->assertRedirect('/round');
+        // It is not told again, and is no way to try without end.
+        Notification::assertSentToTimes($user, NewDeviceNotification::class, 1);
+        foreach (range(1, 6) as $time) {
+            auth()->forgetGuards();
+            session()->flush();
+            $here("loppers$time");
+        }
+        session()->flush();
+        $here('secateurs')->assertSessionHasErrors('email');
+        // What a stranger writes into the cookie is not read.
+        $this->withUnencryptedCookie('hook_known', (string) json_encode([hash('xxh128', $user->email) => 'x']))
+            ->post('/sign-in', ['email' => $user->email, 'password' => 'secateurs'])->assertSessionHasErrors('email');
+    }
+
+    public function test_what_happens_at_the_doors_is_kept_without_what_is_secret(): void
+    {
+        $planner = $this->planner();
+        $hand = $this->hand();
+        $log = storage_path('logs/security-'.date('Y-m-d').'.log');
+        $this->post('/sign-in', ['email' => 'typed-by-mistake', 'password' => 'hunter2-secret']);
+        $this->post('/sign-in', ['email' => $hand->email, 'password' => 'hunter2-secret']);
+        $this->post('/sign-in', ['email' => $planner->email, 'password' => 'secateurs']);
+        $this->get('/export/plants')->assertOk()->streamedContent();
+        $this->put("/people/$hand->id", [
+            'name' => $hand->name, 'email' => $hand->email, 'role' => 'lead', 'crew_id' => $hand->crew_id,
+        ])->assertSessionHasNoErrors();
+        $this->post("/people/$hand->id/leave");
+        $kinds = SecurityEvent::query()->orderBy('id')->pluck('kind')->map(static fn ($kind) => $kind->value)->all();
+        self::assertSame([
+            'sign-in-failed', 'sign-in-failed', 'signed-in', 'exported', 'role-changed', 'left-firm',
+        ], $kinds);
+        self::assertSame([null, $hand->id], SecurityEvent::query()->orderBy('id')->limit(2)->pluck('about_id')->all());
+        self::assertSame('hand to lead', SecurityEvent::query()->where('kind', 'role-changed')->value('says'));
+        self::assertSame('127.0.0.0/24', SecurityEvent::query()->value('network'));
+        $lines = (string) file_get_contents($log);
+        foreach (['hunter2', 'secateurs', 'typed-by-mistake'] as $secret) {
+            self::assertStringNotContainsString($secret, $lines);
+            self::assertStringNotContainsString($secret, (string) json_encode(SecurityEvent::query()->get()));
+        }
+        $told = explode("\n", trim($lines));
+        self::assertSame('left-firm', ((array) json_decode(end($told), true))['message'] ?? null);
+        $this->get('/security')->assertOk()->assertSeeInOrder(['Left the firm', 'Role changed', 'plants', 'Signed in']);
+        $this->get('/security?kind=exported')->assertSee('Took data out')->assertDontSee('Signed in');
+        $this->get("/security?who=$hand->id")->assertSee('Nothing like that has happened');
+        $this->actingAs($this->hand())->get('/security')->assertForbidden();
+        // However often a locked door is rattled, it was locked once.
+        auth()->logout();
+        foreach (range(1, 9) as $time) {
+            session()->flush();
+            $this->post('/sign-in', ['email' => $planner->email, 'password' => "loppers$time"]);
+        }
+        self::assertSame(1, SecurityEvent::query()->where('kind', 'locked-out')->count());
+        $this->travel(366)->days();
+        SecurityEvent::forgetOld();
+        self::assertSame(0, SecurityEvent::query()->count());
     }
 
     public function test_nobody_learns_who_works_here(): void

@@ -45,7 +45,8 @@ final class NightlyWorkTest extends FeatureTestCase
     public function test_each_night_a_backup_is_made_and_old_pictures_and_devices_go(): void
     {
         self::assertEqualsCanonicalizing(
-            ['backup', 'old pictures', 'old devices', 'heartbeat', 'what is due', 'stray pictures', 'stray files'],
+            ['backup', 'old pictures', 'old devices', 'heartbeat', 'what is due', 'stray pictures', 'stray files',
+                'old security events'],
             array_keys($this->events()),
         );
         self::assertArrayHasKey('backup', Artisan::all());

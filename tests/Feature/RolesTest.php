@@ -125,6 +125,7 @@ final class RolesTest extends FeatureTestCase
         ['sign-offs.store', 'post', 302, 302, 403, 403, 403],
         ['sign-offs.destroy', 'delete', 302, 302, 403, 403, 403],
         ['changes', 'get', 200, 403, 403, 403, 403],
+        ['security', 'get', 200, 403, 403, 403, 403],
         // Whose change it is decides: HistoryTest.
         ['changes.undo', 'post', 302, 403, 403, 403, 403],
         ['people.index', 'get', 200, 200, 200, 200, 200],

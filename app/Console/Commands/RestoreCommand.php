@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\History\SecurityLog;
+use App\Models\SecurityEventKind;
 use App\Support\Trouble;
 use App\Upkeep\Restore;
 use Illuminate\Console\Command;
@@ -33,6 +35,7 @@ final class RestoreCommand extends Command
 
             return self::FAILURE;
         }
+        SecurityLog::note(SecurityEventKind::Restored, says: is_string($file) ? basename($file) : null);
         foreach ($done as $line) {
             $this->line($line);
         }

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\History;
+
+use App\Models\Device;
+use App\Models\SecurityEvent;
+use App\Models\SecurityEventKind;
+use App\Models\User;
+use App\Support\Network;
+use App\Support\Quietly;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Log;
+
+/** Notes security events twice: for the planner in the database, and as a line of JSON in a file of its own. */
+final readonly class SecurityLog
+{
+    /** @param  ?User  $by  whoever is signed in, where left out */
+    public static function note(
+        SecurityEventKind $kind,
+        ?User $by = null,
+        ?User $about = null,
+        ?string $says = null,
+    ): void {
+        $by ??= Auth::user() instanceof User ? Auth::user() : null;
+        $isAsked = ! app()->runningInConsole() || app()->runningUnitTests();
+        $facts = [
+            'at' => Carbon::now(),
+            'kind' => $kind,
+            'user_id' => $by?->id,
+            'about_id' => $about !== null && ! $about->is($by) ? $about->id : null,
+            'network' => $isAsked ? Network::of((string) request()->ip()) : null,
+            'device' => $isAsked ? Device::kindOf((string) request()->userAgent()) : null,
+            'says' => $says === null ? null : mb_substr($says, 0, 200),
+        ];
+        Log::channel('security')->info($kind->value, array_filter([
+            ...$facts, 'at' => $facts['at']->toIso8601ZuluString(), 'kind' => null,
+        ], static fn (mixed $fact): bool => $fact !== null));
+        // Where the database is held by others, the line is there all the same.
+        Quietly::write(static fn () => SecurityEvent::query()->create($facts));
+    }
+}

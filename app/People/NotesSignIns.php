@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\History\SecurityLog;
+use App\Models\SecurityEventKind;
+use App\Models\User;
+use App\Support\Asked;
+use App\Support\Network;
+use Illuminate\Auth\Events\Failed;
+use Illuminate\Auth\Events\Lockout;
+use Illuminate\Auth\Events\Login;
+use Illuminate\Auth\Events\Logout;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\Hash;
+
+/** Opens and closes devices as people come and go, and notes both, and whoever did not get in. */
+final readonly class NotesSignIns
+{
+    public static function start(): void
+    {
+        Event::listen(Login::class, static function (Login $login): void {
+            if ($login->user instanceof User) {
+                SameDoor::open($login->user);
+                SecurityLog::note(SecurityEventKind::SignedIn, $login->user);
+                KnownBrowsers::remember(request(), $login->user);
+            }
+        });
+        Event::listen(Logout::class, static function (Logout $logout): void {
+            if ($logout->user instanceof User) {
+                SameDoor::close($logout->user);
+                SecurityLog::note(SecurityEventKind::SignedOut, $logout->user);
+            }
+        });
+        Event::listen(Failed::class, static function (Failed $failed): void {
+            // As much work as for somebody who works here, whose password was looked at: nobody learns it by waiting.
+            $failed->user === null && Hash::make('nobody');
+            SecurityLog::note(
+                SecurityEventKind::SignInFailed, about: $failed->user instanceof User ? $failed->user : null,
+            );
+        });
+        Event::listen(Lockout::class, static function (Lockout $lockout): void {
+            // However often a locked door is rattled, it was locked once.
+            $network = Network::of((string) $lockout->request->ip());
+            $address = mb_strtolower(Asked::text($lockout->request, 'email'));
+            if (Cache::add('locked-out|'.hash('xxh128', "$address $network"), 1, LoginController::WHILE_S)) {
+                SecurityLog::note(
+                    SecurityEventKind::LockedOut, about: User::query()->where('email', $address)->first(),
+                );
+            }
+        });
+    }
+}

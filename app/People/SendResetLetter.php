@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\History\SecurityLog;
+use App\Models\SecurityEventKind;
+use App\Models\User;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldBeEncrypted;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Support\Facades\Password;
+
+/**
+ * Writes to whoever asked for a new password, if anybody signs in with that address. The queue does it, so that asking
+ * takes as long for a stranger's address as for a colleague's.
+ */
+final class SendResetLetter implements ShouldBeEncrypted, ShouldQueue
+{
+    use Dispatchable;
+    use Queueable;
+
+    public int $tries = 3;
+
+    public function __construct(private readonly string $address)
+    {
+        $this->onConnection(config('queue.letters'));
+    }
+
+    public function handle(): void
+    {
+        // Whoever has left gets no letter.
+        $whose = ['email' => $this->address, 'left_on' => null];
+        if (Password::broker()->sendResetLink($whose) === Password::RESET_LINK_SENT) {
+            SecurityLog::note(
+                SecurityEventKind::ResetAsked, about: User::query()->where('email', $this->address)->first(),
+            );
+        }
+    }
+}
