@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use App\Due\RenewDue;
+use App\Models\ClientLink;
 use App\Models\Device;
 use App\Models\Import;
+use App\Models\Letter;
 use App\Models\Photo;
 use App\Models\SecurityEvent;
 use App\People\SameDoor;
@@ -64,6 +66,10 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $schedule->call(RenewDue::ask(...))->name('what is due')->hourly();
         $schedule->call(static fn (KeptPictures $pictures) => $pictures->tidy())->name('old pictures')
             ->dailyAt('04:50')->timezone(Today::zone());
+        $schedule->call(ClientLink::forgetOld(...))->name('old client links')->dailyAt('05:15')
+            ->timezone(Today::zone());
+        $schedule->call(Letter::forgetSecrets(...))->name('links in letters')->dailyAt('05:25')
+            ->timezone(Today::zone());
         $schedule->call(SecurityEvent::forgetOld(...))->name('old security events')->dailyAt('05:05')
             ->timezone(Today::zone());
         $schedule->call(Device::forgetOld(...))->name('old devices')->dailyAt('05:00')->timezone(Today::zone());

@@ -17,6 +17,16 @@ use Illuminate\Support\Facades\DB;
 /** The way to a client's own page: one at a time, signed by its being unguessable, and revocable. */
 final readonly class ClientLinks
 {
+    /** A garden that is put away takes its client's page with it. */
+    public static function start(): void
+    {
+        Garden::updated(static function (Garden $garden): void {
+            if ($garden->wasChanged('archived_on') && $garden->archived_on !== null) {
+                app(self::class)->shut($garden);
+            }
+        });
+    }
+
     /** Opens a new one and shuts the one before; its address is known only now. */
     public function open(Garden $garden, ?User $by): string
     {
@@ -41,13 +51,13 @@ final readonly class ClientLinks
 
     public function of(Garden $garden): ?ClientLink
     {
-        return ClientLink::query()->where('garden_id', $garden->id)->first();
+        return ClientLink::open()->where('garden_id', $garden->id)->first();
     }
 
     /** @throws \Illuminate\Database\Eloquent\ModelNotFoundException for one that was shut, or never was */
     public function named(string $token): ClientLink
     {
-        $link = ClientLink::query()->with('garden')->where('digest', OutsideLink::digest($token))->firstOrFail();
+        $link = ClientLink::open()->with('garden')->where('digest', OutsideLink::digest($token))->firstOrFail();
         // To the hour: a page with a dozen pictures writes once.
         if ($link->seen_at === null || $link->seen_at->isBefore(Carbon::now()->subHour())) {
             Quietly::write(static fn () => $link->forceFill(['seen_at' => Carbon::now()])->save());

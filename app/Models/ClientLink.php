@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Support\Today;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use PruningHook\Core\Calendar\Day;
 
 /**
  * The way to a client's own page. Whoever has it reads it, so that only a digest is kept; taken away, it opens nothing.
@@ -23,12 +26,33 @@ final class ClientLink extends Model
 {
     public const UPDATED_AT = null;
 
+    /** A year, and until the next season's letter has come. */
+    private const OPEN_DAYS = 395;
+
     protected $fillable = ['garden_id', 'digest', 'made_by', 'seen_at'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
         return ['seen_at' => 'datetime'];
+    }
+
+    public function endsOn(): Day
+    {
+        return Today::of($this->created_at ?? Carbon::now())->plus(self::OPEN_DAYS);
+    }
+
+    /** @return Builder<self> those that open anything: of a garden that is worked in, and no older than a season */
+    public static function open(): Builder
+    {
+        return self::query()->where('created_at', '>', Carbon::now()->subDays(self::OPEN_DAYS))
+            ->whereHas('garden', static fn (Builder $garden) => $garden->whereNull('archived_on'));
+    }
+
+    /** Those that open nothing any more. */
+    public static function forgetOld(): void
+    {
+        self::query()->where('created_at', '<=', Carbon::now()->subDays(self::OPEN_DAYS))->delete();
     }
 
     /** @return BelongsTo<Garden, $this> */

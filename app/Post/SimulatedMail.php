@@ -21,7 +21,7 @@ final class SimulatedMail extends AbstractTransport
             throw new TransportException('the post office takes letters that name whom they go to');
         }
         foreach ($email->getTo() as $to) {
-            Letter::query()->create([
+            Letter::take([
                 'channel' => 'mail', 'to' => $to->getAddress(), 'subject' => (string) $email->getSubject(),
                 'body' => self::text((string) ($email->getTextBody() ?? $email->getHtmlBody())),
                 'is_private' => $email->getHeaders()->has(ResetPasswordNotification::PRIVATE),

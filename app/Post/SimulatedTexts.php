@@ -11,6 +11,6 @@ final readonly class SimulatedTexts implements TextMessages
 {
     public function send(string $number, string $text): void
     {
-        Letter::query()->create(['channel' => 'text', 'to' => $number, 'subject' => '', 'body' => $text]);
+        Letter::take(['channel' => 'text', 'to' => $number, 'subject' => '', 'body' => $text]);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Bench\Exercises;
 use App\Bridge\CorePlants;
 use App\Bridge\ReadsRain;
+use App\Clients\ClientLinks;
 use App\Due\SeenRevision;
 use App\Due\SignsToWeigh;
 use App\Due\Watch;
@@ -52,6 +53,7 @@ final class AppServiceProvider extends ServiceProvider
             new Filesystem(), Config::string('session.files'), Config::integer('session.lifetime'),
         ));
         NotesSignIns::start();
+        ClientLinks::start();
         $this->callAfterResolving(
             'mail.manager', static fn (MailManager $mail) => $mail->extend('post', static fn () => new SimulatedMail),
         );

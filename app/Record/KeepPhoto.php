@@ -19,13 +19,11 @@ final readonly class KeepPhoto
     /** Of one task: more than anybody looks at, and as many as a sheet bears. */
     public const MOST = 100;
 
-    private const TYPES = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
-
     /**
      * @param  array{uuid: string, moment: string, taken_at: Carbon}  $said
      * @param  string  $path  where the file lies that came
      *
-     * @throws ValidationException where it is no picture, another is kept under its name, or there are enough of them
+     * @throws ValidationException where it is no picture or too large a one, another is kept under its name, or there are enough of them
      */
     public function keep(VisitTask $task, User $by, array $said, string $path): Photo
     {
@@ -40,20 +38,15 @@ final readonly class KeepPhoto
                 'This task has %d pictures already, the most it can keep. Delete one first.', self::MOST,
             )]);
         }
-        // It warns of what is no picture, and says so by its answer as well.
-        $size = @getimagesize($path);
-        if ($size === false || ! in_array($size[2], self::TYPES, true)) {
-            throw ValidationException::withMessages(['photo' => 'That is no picture.']);
-        }
-
+        $picture = PlainPicture::of($path);
         $photo = new Photo([
             ...$said, 'visit_task_id' => $task->id, 'taken_by' => $by->id,
-            'width' => $size[0], 'height' => $size[1],
-            'bytes' => (int) filesize($path), 'taken_at' => $said['taken_at']->min(Carbon::now()),
+            'width' => $picture->width, 'height' => $picture->height, 'bytes' => strlen($picture->jpeg),
+            'taken_at' => $said['taken_at']->min(Carbon::now()),
         ]);
         // The file first: a row never points at nothing. One without a row goes at once, or else at night.
         try {
-            if (! Storage::disk('local')->put($photo->path(), (string) file_get_contents($path))) {
+            if (! Storage::disk('local')->put($photo->path(), $picture->jpeg)) {
                 throw new RuntimeException("the picture $photo->uuid could not be written");
             }
             $photo->save();

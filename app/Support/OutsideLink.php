@@ -10,6 +10,8 @@ use SensitiveParameter;
 /** Links that go out in letters, on labels and in calendars: by the name the firm gave the office, whoever asks. */
 final readonly class OutsideLink
 {
+    private const CUT = '(the link stands in the letter alone)';
+
     /** @param  string  $path  as `route(…, absolute: false)` gives it */
     public static function to(string $path): string
     {
@@ -20,6 +22,16 @@ final readonly class OutsideLink
     public static function secret(): string
     {
         return Str::random(40);
+    }
+
+    /**
+     * A letter as it may be kept: whatever opens somebody's account or page stands in the letter alone.
+     *
+     * @return string the same text where nothing of the kind stands in it
+     */
+    public static function cut(string $text): string
+    {
+        return (string) preg_replace('~https?://\S+?/(new-password|welcome|client|calendar)/\S+~', self::CUT, $text);
     }
 
     public static function digest(#[SensitiveParameter] string $secret): string

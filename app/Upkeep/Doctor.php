@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Upkeep;
 
 use App\Models\Photo;
+use App\Models\SecurityEvent;
+use App\Models\SecurityEventKind;
 use App\PlantBook\PlantBookFiles;
 use App\Support\Busy;
 use App\Support\CannotWrite;
@@ -12,6 +14,7 @@ use App\Support\Dialect;
 use App\Support\Heartbeat;
 use App\Support\Today;
 use Illuminate\Database\Migrations\Migrator;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -22,7 +25,7 @@ use Throwable;
 /** Looks at everything the office rests on, and says of each what is right with it or what to do. */
 final readonly class Doctor
 {
-    private const EXTENSIONS = ['pdo_sqlite', 'mbstring', 'dom', 'intl', 'zip', 'zlib'];
+    private const EXTENSIONS = ['pdo_sqlite', 'mbstring', 'dom', 'gd', 'intl', 'zip', 'zlib'];
 
     /** What the database must hold to, by what it is asked with. */
     private const KEEPS = [
@@ -61,7 +64,7 @@ final readonly class Doctor
                 ['assets', fn () => $this->assets()], ['plant book', fn () => $this->plantBook()],
                 ['backups', fn () => $this->backups()],
                 ['worker', fn () => $this->worker()], ['scheduler', fn () => $this->scheduler()],
-                ['queue', fn () => $this->queue()],
+                ['queue', fn () => $this->queue()], ['doors', fn () => $this->doors()],
             ],
         );
     }
@@ -322,6 +325,19 @@ final readonly class Doctor
                 : ($last === 0 ? 'there is none' : 'the last is of '.date('Y-m-d', $last)).': ./hook backup',
             count($files).' kept, the last of '.date('Y-m-d H:i', $last),
         ];
+    }
+
+    /** @return array{?string, string} what happened at the doors in a week */
+    private function doors(): array
+    {
+        $count = static fn (SecurityEventKind ...$kinds): int => SecurityEvent::query()->whereIn('kind', $kinds)
+            ->where('at', '>=', Carbon::now()->subWeek())->count();
+
+        return [null, sprintf(
+            'in seven days %d signed in, %d wrong passwords, %d locked out, %d times data was taken out',
+            $count(SecurityEventKind::SignedIn), $count(SecurityEventKind::SignInFailed),
+            $count(SecurityEventKind::LockedOut), $count(SecurityEventKind::Exported),
+        )];
     }
 
     /** @return array{?string, string} */

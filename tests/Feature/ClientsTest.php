@@ -12,6 +12,8 @@ use App\Models\Garden;
 use App\Models\Letter;
 use App\Models\Photo;
 use App\Models\Plant;
+use App\Models\SecurityEvent;
+use App\Models\SecurityEventKind;
 use App\Models\Visit;
 use App\Models\VisitTask;
 use Illuminate\Support\Carbon;
@@ -58,10 +60,9 @@ final class ClientsTest extends FeatureTestCase
         $link = $this->sent();
         self::assertSame(['mail', 'text'], Letter::query()->orderBy('channel')->pluck('channel')->all());
         self::assertSame('+44 1234 567', Letter::query()->where('channel', 'text')->value('to'));
-        self::assertStringContainsString($link, (string) Letter::query()->where('channel', 'text')->value('body'));
-        self::assertStringNotContainsString(
-            basename($link), (string) json_encode(DB::table('client_links')->get()), 'only a digest is kept',
-        );
+        self::assertStringContainsString($link, Letter::query()->where('channel', 'text')->sole()->whole());
+        $kept = json_encode([DB::table('client_links')->get(), DB::table('letters')->get()]);
+        self::assertStringNotContainsString(basename($link), (string) $kept, 'no backup holds it');
         auth()->logout();
         $this->get($link)->assertOk()->assertSee('Dear Orla Vane')->assertDontSee('Sign out')
             ->assertHeader('Referrer-Policy');
@@ -78,6 +79,46 @@ final class ClientsTest extends FeatureTestCase
             $this->post($shut, ['kind' => 'ask', 'says' => 'Hello?'])->assertNotFound();
         }
         self::assertSame(0, ClientWord::query()->count());
+    }
+
+    public function test_a_clients_page_ends_with_the_garden_or_in_time_and_is_renewed_by_the_next_letter(): void
+    {
+        $link = $this->sent();
+        $this->get("/gardens/{$this->garden->id}/letter")->assertSee('until 21 Mar 2028');
+        auth()->logout();
+        $this->travel(12)->months();
+        $this->get($link)->assertOk();
+        $this->travel(32)->days();
+        $this->get($link)->assertNotFound();
+        ClientLink::forgetOld();
+        self::assertSame(0, ClientLink::query()->count());
+        $next = $this->sent();
+        auth()->logout();
+        $this->get($next)->assertOk();
+        // Put away, and brought back: what was shut stays shut.
+        $this->actingAs($this->planner())->post("/gardens/{$this->garden->id}/archive")->assertSessionHasNoErrors();
+        auth()->logout();
+        $this->get($next)->assertNotFound();
+        $this->actingAs($this->planner())->post("/gardens/{$this->garden->id}/back");
+        auth()->logout();
+        $this->get($next)->assertNotFound();
+        self::assertSame(
+            ['link-made', 'link-opened', 'link-shut'],
+            SecurityEvent::query()->where('says', 'like', '%client%')->orderByDesc('id')->limit(3)->pluck('kind')
+                ->map(static fn (SecurityEventKind $kind): string => $kind->value)->reverse()->values()->all(),
+        );
+    }
+
+    public function test_links_in_letters_are_read_for_two_weeks(): void
+    {
+        $this->sent();
+        $letter = Letter::query()->where('channel', 'mail')->sole();
+        self::assertStringContainsString('/client/', $letter->whole());
+        touch(Storage::disk('local')->path($letter->file()), time() - 15 * 86_400);
+        Carbon::setTestNow();
+        Letter::forgetSecrets();
+        self::assertStringNotContainsString('/client/', $letter->whole());
+        self::assertStringContainsString('(the link stands in the letter alone)', $letter->whole());
     }
 
     public function test_who_cannot_be_reached_is_said_and_nothing_is_opened(): void
@@ -212,7 +253,7 @@ final class ClientsTest extends FeatureTestCase
     private function sent(): string
     {
         $this->actingAs($this->planner())->post("/gardens/{$this->garden->id}/letter")->assertSessionHasNoErrors();
-        $body = (string) Letter::query()->where('channel', 'mail')->latest('id')->value('body');
+        $body = Letter::query()->where('channel', 'mail')->latest('id')->firstOrFail()->whole();
         self::assertSame(1, preg_match('~http://localhost(/client/\w{40})~', $body, $link));
 
         return $link[1] ?? '';

@@ -398,6 +398,78 @@ final class EntriesTest extends FeatureTestCase
         $this->get("/photos/$kept->uuid")->assertRedirect('/sign-in');
     }
 
+    public function test_nothing_that_came_with_a_photo_is_kept_but_what_it_shows(): void
+    {
+        Storage::fake('local');
+        $kept = function (string $bytes): Photo {
+            $this->actingAs($this->isla)->post('/photos', [
+                'id' => Str::uuid()->toString(), 'task' => $this->task->id, 'moment' => 'before',
+                'taken_at' => '2027-02-20T09:00:00Z', 'photo' => UploadedFile::fake()->createWithContent('a', $bytes),
+            ], ['Accept' => 'application/json'])->assertOk();
+
+            return Photo::query()->latest('id')->firstOrFail();
+        };
+        // Held upright, with the place it was taken at, and a program behind its end.
+        $jpeg = self::jpeg(40, 20);
+        $notes = "Exif\0\0II*\0".pack('Vv', 8, 2).pack('vvVV', 0x0112, 3, 1, 6).pack('vvVV', 0x8825, 4, 1, 38)
+            .pack('V', 0).pack('v', 1).pack('vvV', 1, 2, 2)."N\0\0\0".pack('V', 0);
+        $from = substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($notes) + 2).$notes.substr($jpeg, 2).'<?php echo 1;';
+        $path = (string) tempnam(sys_get_temp_dir(), 'held');
+        file_put_contents($path, $from);
+        $said = (array) exif_read_data($path);
+        unlink($path);
+        self::assertSame([6, 'N'], [$said['Orientation'] ?? null, $said['GPSLatitudeRef'] ?? null]);
+        $photo = $kept($from);
+        $file = (string) Storage::disk('local')->get($photo->path());
+        self::assertSame([20, 40, strlen($file)], [$photo->width, $photo->height, $photo->bytes]);
+        self::assertStringNotContainsString('Exif', $file);
+        self::assertStringNotContainsString('<?php', $file);
+        // What was at its left edge is at its top.
+        $drawn = imagecreatefromstring($file);
+        self::assertNotFalse($drawn);
+        self::assertGreaterThan(200, imagecolorat($drawn, 10, 3) >> 16 & 255);
+        self::assertLessThan(60, imagecolorat($drawn, 10, 36) >> 16 & 255);
+        // Larger than a cut can be told by.
+        $large = $kept(self::jpeg(3000, 1000));
+        self::assertSame([2048, 683], [$large->width, $large->height]);
+    }
+
+    /** @return array<string, array{string, string}> */
+    public static function noPictures(): array
+    {
+        return [
+            'a picture of 60,000 by 60,000 that would fill the machine' => [
+                "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NNC5', 60_000, 60_000, 1, 0, 0, 0, 0)
+                    .pack('N', crc32('IHDR'.pack('NNC5', 60_000, 60_000, 1, 0, 0, 0, 0))),
+                'The picture has 3600 million points; 50 million are the most.',
+            ],
+            'one cut short' => [substr(self::jpeg(40, 20), 0, 40), 'That is no picture.'],
+            'a page that calls itself one' => ['GIF89a<script>alert(1)</script>', 'That is no picture.'],
+        ];
+    }
+
+    #[DataProvider('noPictures')]
+    public function test_what_cannot_be_drawn_is_refused_before_it_is_unpacked(string $bytes, string $says): void
+    {
+        Storage::fake('local');
+        $this->actingAs($this->isla)->post('/photos', [
+            'id' => Str::uuid()->toString(), 'task' => $this->task->id, 'moment' => 'before',
+            'taken_at' => '2027-02-20T09:00:00Z', 'photo' => UploadedFile::fake()->createWithContent('a.png', $bytes),
+        ], ['Accept' => 'application/json'])->assertJsonValidationErrors(['photo' => $says]);
+        self::assertSame([0, []], [Photo::query()->count(), Storage::disk('local')->allFiles()]);
+    }
+
+    /** Red at its left half, black at its right. */
+    private static function jpeg(int $width, int $height): string
+    {
+        $drawn = imagecreatetruecolor(max(1, $width), max(1, $height));
+        imagefilledrectangle($drawn, 0, 0, intdiv($width, 2) - 1, $height, 0xFF0000);
+        ob_start();
+        imagejpeg($drawn, null, 95);
+
+        return (string) ob_get_clean();
+    }
+
     public function test_a_task_has_a_hundred_photos_and_its_plants_record_shows_the_latest(): void
     {
         Storage::fake('local');
@@ -421,7 +493,7 @@ final class EntriesTest extends FeatureTestCase
             ->assertSee('000000000099')->assertSee('000000000076')->assertDontSee('000000000075');
     }
 
-    /** The smallest PNG: two pixels beside each other, as GD is not there to draw one. */
+    /** The smallest PNG: two pixels beside each other. */
     private static function picture(): UploadedFile
     {
         $chunk = static fn (string $type, string $data): string => pack('N', strlen($data)).$type.$data

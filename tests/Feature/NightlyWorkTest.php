@@ -46,7 +46,7 @@ final class NightlyWorkTest extends FeatureTestCase
     {
         self::assertEqualsCanonicalizing(
             ['backup', 'old pictures', 'old devices', 'heartbeat', 'what is due', 'stray pictures', 'stray files',
-                'old security events'],
+                'old security events', 'old client links', 'links in letters'],
             array_keys($this->events()),
         );
         self::assertArrayHasKey('backup', Artisan::all());

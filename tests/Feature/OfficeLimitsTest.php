@@ -107,6 +107,7 @@ final class OfficeLimitsTest extends FeatureTestCase
 
     public function test_text_messages_go_to_numbers_and_only_what_can_be_told_in_one(): void
     {
+        Storage::fake('local');
         $this->garden->update(['client_phone' => '+44 1', 'client_email' => null]);
         $told = new SeasonLetterNotification($this->garden, 'Ashgrove', 'http://x/client/1');
         $channel = $this->app->make(TextChannel::class);
@@ -117,7 +118,7 @@ final class OfficeLimitsTest extends FeatureTestCase
         self::assertSame([TextChannel::class], $told->via());
         $channel->send((new AnonymousNotifiable)->route(TextChannel::class, '+44 1'), $told);
         self::assertSame('Ashgrove: what we do in Millrace House this season, and when: http://x/client/1',
-            Letter::query()->sole()->body);
+            Letter::query()->sole()->whole());
     }
 
     public function test_a_firm_is_begun_only_where_there_is_neither_firm_nor_people(): void

@@ -262,7 +262,7 @@ final class PeopleTest extends FeatureTestCase
         $this->post('/forgotten', ['email' => $hand->email]);
         $this->actingAs($this->planner())->get('/post')->assertSee('A new password for Pruning Hook')
             ->assertSee($hand->email)->assertSee('only whom it went to reads it')->assertDontSee('/new-password/');
-        self::assertStringContainsString('/new-password/', Letter::query()->sole()->body);
+        self::assertStringContainsString('/new-password/', Letter::query()->sole()->whole());
         $this->get('/post?q=nobody-like-that')->assertSee('No letter is like that');
     }
 
@@ -287,7 +287,7 @@ final class PeopleTest extends FeatureTestCase
 
     private function link(User $person): string
     {
-        $body = Letter::query()->where('to', $person->email)->latest('id')->firstOrFail()->body;
+        $body = Letter::query()->where('to', $person->email)->latest('id')->firstOrFail()->whole();
         self::assertSame(1, preg_match('~http://localhost(/welcome/\S+)~', $body, $link));
 
         return $link[1] ?? '';

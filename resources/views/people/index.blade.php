@@ -2,8 +2,9 @@
     <div class="head">
         <div><p class="crumbs"><a href="{{ route('plan') }}">Plan</a> / <a
             href="{{ route('crews.index') }}">Crews</a></p><h1>People</h1></div>
-        @can('create', App\Models\User::class)<a class="btn btn-quiet" href="{{ route('people.create') }}">Invite
-            somebody</a>@endcan
+        @can('create', App\Models\User::class)<div class="d-flex gap-2 flex-wrap no-print"><a class="btn btn-quiet"
+            href="{{ route('security') }}">Who came in</a><a class="btn btn-quiet"
+            href="{{ route('people.create') }}">Invite somebody</a></div>@endcan
     </div>
     <ul class="due to-56">
         @foreach ($here as $person)
