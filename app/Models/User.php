@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Notifications\Notifiable;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use SensitiveParameter;
@@ -68,6 +69,17 @@ final class User extends Authenticatable
             $device->delete();
             $this->forceFill(['remember_token' => Str::random(60)])->save();
         });
+    }
+
+    /**
+     * Under which a phone keeps what this person said until it is sent: the office tells it to nobody else, so that a
+     * phone that is handed on shows nothing of theirs.
+     *
+     * @return string 32 bytes in base64
+     */
+    public function phoneKey(): string
+    {
+        return base64_encode(hash_hmac('sha256', "phone $this->id", Config::string('app.key'), true));
     }
 
     /** @return HasMany<Device, $this> */

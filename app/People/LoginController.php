@@ -73,6 +73,12 @@ final class LoginController extends Controller
         throw ValidationException::withMessages(['email' => 'This address and this password do not belong together.']);
     }
 
+    /** What the browser kept of the pages goes as well; what waits on the phone lies there under a lock. */
+    protected function loggedOut(Request $request): RedirectResponse
+    {
+        return redirect()->to('/')->withHeaders(['Clear-Site-Data' => '"cache"']);
+    }
+
     protected function hasTooManyLoginAttempts(Request $request): bool
     {
         foreach (self::doors($request) as $door => $key) {

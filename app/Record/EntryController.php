@@ -22,7 +22,7 @@ final class EntryController extends Controller
 
         return response()->json([
             'user' => $user->id, 'name' => $user->name, 'token' => csrf_token(),
-            'now' => Carbon::now()->toIso8601String(),
+            'now' => Carbon::now()->toIso8601String(), 'key' => $user->phoneKey(),
         ]);
     }
 

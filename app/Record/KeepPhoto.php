@@ -23,7 +23,8 @@ final readonly class KeepPhoto
      * @param  array{uuid: string, moment: string, taken_at: Carbon}  $said
      * @param  string  $path  where the file lies that came
      *
-     * @throws ValidationException where it is no picture or too large a one, another is kept under its name, or there are enough of them
+     * @throws ValidationException where it is no picture or too large a one, another is kept under its name, or there
+     *                             are enough of them
      */
     public function keep(VisitTask $task, User $by, array $said, string $path): Photo
     {

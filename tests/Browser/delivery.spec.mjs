@@ -103,6 +103,9 @@ test('the script is under 26 kB compressed, 40 with what logs; only Latin fonts 
     const bytes = () => [...files].filter(path => /^\/build\/.*\.js$/.test(path))
         .reduce((sum, path) => sum + statSync(`public${path}.gz`).size, 0);
     await signIn(page, 'hand');
+    // What a phone does once for whoever signs in has been done.
+    await page.goto('/account');
+    await expect.poll(() => page.evaluate(() => localStorage.getItem('whose'))).not.toBeNull();
     files = new Set();
     await page.goto('/round');
     const round = bytes();

@@ -392,6 +392,86 @@ test('an expired session keeps what waits, and so does a phone that is handed on
     await expect(page.locator('.leaf.job.is-done')).toHaveCount(1);
 });
 
+/** All that lies on the phone, as somebody reads it who has it in the hand. */
+const lies = page => page.evaluate(async () => {
+    const read = value => {
+        if (value instanceof ArrayBuffer || ArrayBuffer.isView(value)) return new TextDecoder('latin1').decode(value);
+        if (value === null || typeof value !== 'object') return String(value);
+        return Object.entries(value).map(([name, each]) => `${name} ${read(each)}`).join('\n');
+    };
+    const found = [read({ ...localStorage }), read({ ...sessionStorage })];
+    for (const { name } of await indexedDB.databases()) {
+        const db = await new Promise((done, no) => Object.assign(indexedDB.open(name), {
+            onsuccess: event => done(event.target.result), onerror: no,
+        }));
+        for (const store of db.objectStoreNames) {
+            const all = db.transaction(store).objectStore(store).getAll();
+            found.push(read(await new Promise(done => (all.onsuccess = () => done(all.result)))));
+        }
+        db.close();
+    }
+    for (const name of await caches.keys()) {
+        if (!name.startsWith('day-')) continue;
+        const cache = await caches.open(name);
+        for (const request of await cache.keys()) {
+            found.push(name, request.url, await (await cache.match(request)).text());
+        }
+    }
+    return found.join('\n');
+});
+
+test('of a phone that is handed on nobody reads what the one before said, and it comes back to them', async ({
+    page,
+    context,
+    browser,
+    baseURL,
+}) => {
+    const [robins, hinge] = ['Robins nest behind the trellis', 'The hinge of the gate is loose'];
+    const here = () => page.evaluate(() => [localStorage.getItem('whose'), document.body.dataset.user]);
+    const settled = () => expect.poll(async () => new Set(await here()).size).toBe(1);
+    const sheet = await planned(browser, baseURL, 6);
+    await opened(page, sheet);
+    await page.goto(sheet);
+    await settled();
+    await context.setOffline(true);
+    await turn(page);
+    await page.locator('[data-to-log]').tap();
+    await leaf(page).getByRole('radio', { name: 'Done as planned' }).tap();
+    await leaf(page).getByText('Heights, stems, next year, a note').tap();
+    await leaf(page).locator('[name=note]').fill(robins);
+    await leaf(page).getByRole('button', { name: 'Log it' }).tap();
+    await expect(signal(page)).toContainText('1 entry saved here');
+    await turn(page);
+    await page.locator('[data-to-log]').tap();
+    await leaf(page).getByRole('radio', { name: 'Done as planned' }).tap();
+    await leaf(page).getByText('Heights, stems, next year, a note').tap();
+    await leaf(page).locator('[name=note]').fill(hinge);
+    const half = await leaf(page).getAttribute('id');
+    const mine = await lies(page);
+    expect(mine).toContain(hinge);
+    expect(mine).toContain(sheet);
+    expect(await page.evaluate(() => JSON.stringify(localStorage))).not.toContain('_token');
+    // Put down without signing out; somebody else takes it up.
+    await context.clearCookies();
+    await context.setOffline(false);
+    await signInOnPage(page, 'lead');
+    await settled();
+    await expect(signal(page)).toContainText('1 entry of Isla Fenn wait here for a sign-in');
+    const theirs = await lies(page);
+    for (const word of [robins, hinge, 'Done as planned', `"visit":`]) expect(theirs).not.toContain(word);
+    await signal(page).getByRole('button', { name: 'Look' }).tap();
+    await expect(page.locator('#words li')).toHaveText('An entry of Isla Fenn waits for them to sign in here');
+    await page.locator('#words').getByRole('button', { name: 'Close' }).tap();
+    await page.getByRole('button', { name: 'Sign out' }).tap();
+    await page.getByLabel('Password').waitFor();
+    expect(await page.evaluate(() => localStorage.getItem('whose'))).toBeNull();
+    await signInOnPage(page, 'hand');
+    await expect(signal(page)).toContainText('1 entry sent');
+    await page.goto(`${sheet}#${half}`);
+    await expect(page.locator('.leaf.job.is-done')).toHaveCount(1);
+    await expect(page.locator(`#${half} [name=note]`)).toHaveValue(hinge);
+});
+
 test('a new version of the application sends what the one before kept', async ({ page, context, browser, baseURL }) => {
     const sheet = await planned(browser, baseURL, 6);
     await opened(page, sheet);

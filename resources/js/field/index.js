@@ -13,6 +13,8 @@ export function begin(Alpine) {
     document.querySelectorAll('[data-field]').forEach(root => sheet(root, Alpine));
     document.addEventListener('words', () => show(user));
     addEventListener('online', hurry);
+    // What was under this person's lock can be read, and sent, from now on.
+    document.addEventListener('brought-back', hurry);
     addEventListener('offline', () => show(user));
     document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && hurry());
     tidy();

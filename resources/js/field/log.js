@@ -1,3 +1,4 @@
+import { own } from '../whose';
 import { send } from './send';
 import { add, drop, words } from './store';
 
@@ -59,11 +60,12 @@ export const logForm = (outcome, why, task, reasoned = false) => ({
     why,
     over: reasoned,
     asked: false,
-    clock: JSON.parse(localStorage.getItem(`clock-${task}`) ?? 'null'),
+    clock: JSON.parse(localStorage.getItem(own(`clock-${task}`)) ?? 'null'),
     now: Date.now(),
-    draft: `draft-${task}`,
+    draft: own(`draft-${task}`),
     init() {
         this.remember();
+        document.addEventListener('brought-back', () => this.remember());
         // What is asked next comes into sight, and Log it under the thumb.
         this.$watch('outcome', () => this.$nextTick(() => {
             if (this.$root.closest('.is-paged')) this.$root.scrollIntoView({ block: 'start' });
@@ -83,8 +85,9 @@ export const logForm = (outcome, why, task, reasoned = false) => ({
     },
     // What is half filled in is still there when the phone comes out of the pocket again.
     hold() {
-        localStorage.setItem(this.draft, JSON.stringify([...new FormData(this.$root)].filter(([, value]) =>
-            typeof value === 'string')));
+        // The form's own token is nobody's to find here.
+        localStorage.setItem(this.draft, JSON.stringify([...new FormData(this.$root)].filter(([field, value]) =>
+            typeof value === 'string' && !field.startsWith('_'))));
     },
     remember() {
         const kept = JSON.parse(localStorage.getItem(this.draft) ?? 'null');
@@ -103,7 +106,7 @@ export const logForm = (outcome, why, task, reasoned = false) => ({
         this.clock = clock.since
             ? { ran: clock.ran + Date.now() - clock.since, since: null }
             : { ran: clock.ran, since: Date.now() };
-        localStorage.setItem(`clock-${task}`, JSON.stringify(this.clock));
+        localStorage.setItem(own(`clock-${task}`), JSON.stringify(this.clock));
         this.tick();
         if (!this.clock.since) {
             this.$root.elements.minutes.value = Math.max(1, Math.round(this.clock.ran / 60_000));
@@ -154,7 +157,7 @@ export const logForm = (outcome, why, task, reasoned = false) => ({
         }
         // What was refused before is what was just put right.
         for (const word of mine.filter(word => word.state === 'refused')) await drop(word);
-        localStorage.removeItem(`clock-${task}`);
+        localStorage.removeItem(own(`clock-${task}`));
         this.$root.closest('details')?.removeAttribute('open');
         document.dispatchEvent(new CustomEvent('logged', { detail: { task, label } }));
         send();

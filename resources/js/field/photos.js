@@ -54,7 +54,7 @@ export const pictures = task => ({
         send();
     },
     async paint() {
-        const mine = (await photos()).filter(photo => photo.task === task);
+        const mine = (await photos()).filter(photo => photo.task === task && !photo.locked);
         this.kept.forEach(each => URL.revokeObjectURL(each.url));
         this.kept = mine.map(photo => ({
             id: photo.id, url: URL.createObjectURL(photo.blob),

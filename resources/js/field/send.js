@@ -37,7 +37,7 @@ async function alone() {
 
 async function deliver() {
     try {
-        const mine = user => each => each.by === user && each.state === 'waiting';
+        const mine = user => each => each.by === user && each.state === 'waiting' && !each.locked;
         if (![...(await words()), ...(await photos())].some(each => each.state === 'waiting')) return tell('');
         const who = await ask('/entries/who');
         if (!who) return;

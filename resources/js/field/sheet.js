@@ -1,3 +1,4 @@
+import { own } from '../whose';
 import { notKept } from './log';
 import { send } from './send';
 import { element, inWords, whereabouts } from './signal';
@@ -105,10 +106,13 @@ async function takeBack(event, root) {
 /** Steps that are ticked stay ticked on this phone. */
 function ticks(root) {
     for (const box of root.querySelectorAll('[data-step]')) {
-        box.checked = localStorage.getItem(box.dataset.step) === '1';
+        const kept = own(box.dataset.step);
+        const tick = () => (box.checked = localStorage.getItem(kept) === '1');
+        tick();
+        document.addEventListener('brought-back', tick);
         box.addEventListener('change', () => box.checked
-            ? localStorage.setItem(box.dataset.step, '1')
-            : localStorage.removeItem(box.dataset.step));
+            ? localStorage.setItem(kept, '1')
+            : localStorage.removeItem(kept));
     }
 }
 
@@ -152,7 +156,7 @@ async function paint(root) {
         }));
         const leaf = place.closest('[data-leaf]');
         if (last.kind !== 'log') continue;
-        if (last.state === 'sent') localStorage.removeItem(`draft-${last.task}`);
+        if (last.state === 'sent') localStorage.removeItem(own(`draft-${last.task}`));
         leaf.classList.toggle('is-done', last.state !== 'refused');
         const open = root.querySelector(`[data-open="${last.task}"]`);
         if (open) open.hidden = last.state !== 'refused';

@@ -100,15 +100,18 @@ async function list(user) {
     });
     for (const word of await words()) {
         if (word.state === 'sent') continue;
-        const row = element('li', `${word.label ?? 'The visit'}, ${clock(word.said_at)}: ${inWords(word)} (${
-            word.by === user ? whereabouts(word) : `waits for ${word.name}`})`);
-        if (word.state === 'refused') row.append(again(word, settle), away(word, drop));
+        const row = element('li', word.by === user && !word.locked
+            ? `${word.label ?? 'The visit'}, ${clock(word.said_at)}: ${inWords(word)} (${whereabouts(word)})`
+            : `An entry of ${word.name ?? 'another'} waits for them to sign in here`);
+        if (word.state === 'refused' && word.by === user) row.append(again(word, settle), away(word, drop));
         rows.append(row);
     }
     for (const photo of await photos()) {
-        const row = element('li', `${photo.label ?? 'A plant'}: photo ${photo.moment} the work (${
-            photo.state === 'refused' ? `not taken: ${photo.because}` : 'saved on this phone'})`);
-        if (photo.state === 'refused') row.append(again(photo, settlePhoto), away(photo, dropPhoto));
+        const row = element('li', photo.by === user && !photo.locked
+            ? `${photo.label ?? 'A plant'}: photo ${photo.moment} the work (${
+                photo.state === 'refused' ? `not taken: ${photo.because}` : 'saved on this phone'})`
+            : `A photo of ${photo.name ?? 'another'} waits for them to sign in here`);
+        if (photo.state === 'refused' && photo.by === user) row.append(again(photo, settlePhoto), away(photo, dropPhoto));
         rows.append(row);
     }
     const close = element('button', 'Close', {

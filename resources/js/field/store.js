@@ -1,4 +1,5 @@
 import { openDB } from 'idb';
+import { opened, shut } from './lock';
 
 // What is said in the garden lies here until the office has it. Words are only ever added; what changes is how far each
 // has come. The shape of version 1 is read by every later version of the application: words may wait for weeks.
@@ -52,9 +53,9 @@ async function putBack(db) {
     for (const known of waiting.words.values()) {
         const word = { ...known };
         delete word.seq;
-        await db.add('words', word);
+        await db.add('words', await shut(word));
     }
-    for (const photo of waiting.photos.values()) await db.put('photos', photo);
+    for (const photo of waiting.photos.values()) await db.put('photos', await shut(photo));
     if (some) storage.lost = 'This phone had cleared its storage. What this page knew to be waiting was put back.';
     else if (marked) storage.lost = 'This phone has cleared its storage: what waited here is gone. Look at each sheet.';
     if (!some) localStorage.removeItem('words-wait');
@@ -95,13 +96,13 @@ async function mark() {
 }
 
 export async function words() {
-    const all = await using(db => db.getAll('words'));
+    const all = await Promise.all((await using(db => db.getAll('words'))).map(opened));
     waiting.words = new Map(all.filter(word => word.state !== 'sent').map(word => [word.id, word]));
     return all;
 }
 
 export async function photos() {
-    const all = await using(db => db.getAll('photos'));
+    const all = await Promise.all((await using(db => db.getAll('photos'))).map(opened));
     waiting.photos = new Map(all.map(photo => [photo.id, photo]));
     return all;
 }
@@ -110,7 +111,8 @@ export async function photos() {
 export async function add(word) {
     const empty = { v: 1, id: name(), said_at: new Date().toISOString(), corrects: [], body: {} };
     const whole = { ...empty, ...word, body: wellFormed(word.body ?? {}), state: 'waiting' };
-    whole.seq = await using(db => db.add('words', whole));
+    const locked = await shut(whole);
+    whole.seq = await using(db => db.add('words', locked));
     // Asked for once there is something to lose: the browser then does not throw it away when room gets short.
     navigator.storage?.persist?.();
     await mark();
@@ -118,10 +120,11 @@ export async function add(word) {
 }
 
 export async function settle(word, state, more = {}) {
+    const locked = await shut({ ...word, ...more, state });
     await using(async db => {
         // Where it was put back it has another place.
         const seq = (await db.getKeyFromIndex('words', 'id', word.id)) ?? word.seq;
-        await db.put('words', { ...word, ...more, seq, state });
+        await db.put('words', { ...locked, seq });
     });
     await mark();
 }
@@ -136,12 +139,14 @@ export async function drop(word) {
 
 export async function addPhoto(photo) {
     const whole = { taken_at: new Date().toISOString(), id: name(), ...photo, state: 'waiting' };
-    await using(db => db.put('photos', whole));
+    const locked = await shut(whole);
+    await using(db => db.put('photos', locked));
     await mark();
 }
 
 export async function settlePhoto(photo, state, because) {
-    await using(db => db.put('photos', { ...photo, state, because }));
+    const locked = await shut({ ...photo, state, because });
+    await using(db => db.put('photos', locked));
     await mark();
 }
 
@@ -150,11 +155,22 @@ export async function dropPhoto(photo) {
     await mark();
 }
 
+/** All that somebody said here is put under their lock; what has arrived is forgotten. */
+export async function lockAll(user) {
+    for (const [store, rows] of [['words', await words()], ['photos', await photos()]]) {
+        for (const row of rows.filter(each => each.by === user && !each.locked)) {
+            const locked = await shut(row);
+            await using(db => (row.state === 'sent' ? db.delete(store, row.seq) : db.put(store, locked)));
+        }
+    }
+    await mark();
+}
+
 /** What has long arrived is forgotten here. */
 export async function tidy() {
     const before = Date.now() - REMEMBERED_DAYS * 86_400_000;
     for (const word of await words()) {
-        if (word.state === 'sent' && Date.parse(word.said_at) < before) await drop(word);
+        if (word.state === 'sent' && !(Date.parse(word.said_at) >= before)) await drop(word);
     }
 }
 

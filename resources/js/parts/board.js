@@ -1,4 +1,5 @@
 import Alpine from '@alpinejs/csp';
+import { own, USER } from '../whose';
 
 // A name no other tap has; randomUUID is there only on a secure page.
 const name = () =>
@@ -12,13 +13,12 @@ const LONGEST_PAUSE = 30000;
 
 // Survey and judge: every tap goes to the server, which keeps it, judges anew and sends the board back. Without signal
 // the taps wait on this phone, in order, and are sent when it is back; leaving the page loses none of them.
-const board = (url, undoUrl, token, key) => ({
+const board = (url, undoUrl, token, of, key = own(of)) => ({
     waiting: [],
     sending: false,
     again: null,
     pause: FIRST_PAUSE,
     said: '',
-    user: Number(document.body.dataset.user),
     init() {
         this.read();
         // Another tab has the same board open.
@@ -37,7 +37,7 @@ const board = (url, undoUrl, token, key) => ({
     },
     // A phone that was handed on keeps the taps of the one before, and sends them for nobody else.
     mine() {
-        return this.waiting.filter(tap => tap.by === undefined || tap.by === this.user);
+        return this.waiting.filter(tap => tap.by === undefined || tap.by === USER);
     },
     // Any form inside the board is one tap.
     submit(event) {
@@ -49,7 +49,7 @@ const board = (url, undoUrl, token, key) => ({
         this.tap(form.action === undoUrl ? { ...said, undo: true } : said);
     },
     tap(change) {
-        this.change(waiting => [...waiting, { ...change, tap: name(), by: this.user }]);
+        this.change(waiting => [...waiting, { ...change, tap: name(), by: USER }]);
         this.send();
     },
     // A tap on the picture, away from any stem, is a new stem going that way.
@@ -115,7 +115,7 @@ const board = (url, undoUrl, token, key) => ({
     async renewed() {
         const who = await fetch('/entries/who', { headers: { Accept: 'application/json' }, cache: 'no-store' });
         const told = who.ok ? await who.json() : null;
-        if (told?.user !== this.user) return false;
+        if (told?.user !== USER) return false;
         token = told.token;
         return true;
     },

@@ -46,7 +46,7 @@
             <div class="who">
                 <a class="me" href="{{ route('account') }}">{{ auth()->user()->name }}<span
                     class="role">, {{ auth()->user()->role->value }}</span></a>
-                <form method="post" action="{{ route('logout') }}">@csrf<button class="btn btn-link">Sign
+                <form method="post" action="{{ route('logout') }}" data-sign-out>@csrf<button class="btn btn-link">Sign
                     out</button></form>
             </div>
         @endauth

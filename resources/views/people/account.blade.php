@@ -38,7 +38,7 @@
                     @method('delete')<button class="btn btn-quiet">Sign it out</button></form></li>
             @endforeach
         </ul>
-        <form method="post" action="{{ route('account.everywhere') }}">@csrf<button class="btn btn-quiet">Sign out
+        <form method="post" action="{{ route('account.everywhere') }}" data-sign-out>@csrf<button class="btn btn-quiet">Sign out
             everywhere</button></form>
         <h2>Keys</h2>
         <p>Single letters jump to places and into fields; <kbd>?</kbd> lists them. They never change anything by
@@ -51,7 +51,7 @@
             <details><summary>Leave the firm</summary>
                 <p>You are signed out everywhere and can sign in no more. What you planned and logged stays in the
                     record under your name.</p>
-                <form method="post" action="{{ route('people.leave', $person) }}">@csrf<button
+                <form method="post" action="{{ route('people.leave', $person) }}" data-sign-out>@csrf<button
                     class="btn btn-quiet">Leave for good</button></form></details>
         @endcan
     </div>

@@ -1,0 +1,57 @@
+import { USER } from '../whose';
+import { fetchKey, forgetKey, keyOf, locks, lockText, unlockText } from './lock';
+import { lockAll } from './store';
+
+// A phone that is handed on: what the last person said and half said is put under their lock and their key is given up;
+// what the next one left here is theirs again.
+
+/** Half-filled logs, clocks and ticks of before they were anybody's own: nobody can tell whose they are. */
+const NOBODYS = /^(draft|clock|step|taps)-/;
+
+const ofPerson = user => Object.entries(localStorage).filter(([name]) => name.startsWith(`own-${user}-`));
+
+async function putAway(user) {
+    await lockAll(user);
+    const key = await keyOf(user);
+    const mine = ofPerson(user);
+    const db = await locks();
+    if (key && mine.length) await db.put('away', await lockText(key, JSON.stringify(mine)), user);
+    for (const [name] of mine) localStorage.removeItem(name);
+    await forgetKey(user);
+}
+
+async function bringBack() {
+    const key = await keyOf(USER);
+    const db = await locks();
+    const away = await db.get('away', USER);
+    if (!key || !away) return;
+    try {
+        for (const [name, value] of JSON.parse(await unlockText(key, away))) {
+            if (localStorage.getItem(name) === null) localStorage.setItem(name, value);
+        }
+    } finally {
+        await db.delete('away', USER);
+    }
+}
+
+/** Somebody is here who was not here last. */
+export async function takeOver() {
+    const people = new Set(await (await locks()).getAllKeys('keys'));
+    for (const name of Object.keys(localStorage)) {
+        if (NOBODYS.test(name)) localStorage.removeItem(name);
+        const owner = Number(/^own-(\d+)-/.exec(name)?.[1]);
+        if (owner) people.add(owner);
+    }
+    for (const user of people) if (user !== USER) await putAway(user);
+    if (!(await fetchKey())) return;
+    await lockAll(USER);
+    await bringBack();
+    localStorage.setItem('whose', USER);
+    document.dispatchEvent(new CustomEvent('brought-back'));
+}
+
+/** Whoever is here signs out. */
+export async function leave() {
+    await putAway(USER);
+    localStorage.removeItem('whose');
+}

@@ -1,0 +1,94 @@
+import { openDB } from 'idb';
+import { USER } from '../whose';
+
+// What is said on a phone is its person's own, also where the phone is handed on. It lies here under a lock whose key the
+// office gives to that person alone: from their sign-in until they sign out, or until somebody else signs in.
+
+/** What of a word is seen by whoever has the phone: that it waits, and for whom. */
+const OPEN = ['seq', 'id', 'by', 'name', 'state'];
+
+let opening = null;
+const known = new Map();
+
+export function locks() {
+    opening ??= openDB('pruning-hook-keys', 1, {
+        upgrade(db) {
+            db.createObjectStore('keys');
+            db.createObjectStore('away');
+        },
+        terminated: () => (opening = null),
+        blocking: (current, blocked, event) => (event.target.close(), (opening = null)),
+    }).catch(error => {
+        opening = null;
+        throw error;
+    });
+    return opening;
+}
+
+/** The key of somebody who is signed in on this phone; null where there is none, as on a page that is not secure. */
+export async function keyOf(user) {
+    if (!crypto.subtle || user === null) return null;
+    if (!known.has(user)) {
+        const key = await locks().then(db => db.get('keys', user)).catch(() => null);
+        if (!key) return null;
+        known.set(user, key);
+    }
+    return known.get(user);
+}
+
+/** Asks the office for this person's key, once; false where it did not give it. */
+export async function fetchKey() {
+    if (!crypto.subtle || (await keyOf(USER))) return true;
+    const answer = await fetch('/entries/who', { headers: { Accept: 'application/json' }, cache: 'no-store' });
+    const told = answer.ok ? await answer.json() : null;
+    if (told?.user !== USER) return false;
+    const raw = Uint8Array.from(atob(told.key), sign => sign.charCodeAt(0));
+    // It can be used here, and not read.
+    const key = await crypto.subtle.importKey('raw', raw, 'AES-GCM', false, ['encrypt', 'decrypt']);
+    await (await locks()).put('keys', key, USER);
+    known.set(USER, key);
+    return true;
+}
+
+export async function forgetKey(user) {
+    known.delete(user);
+    await (await locks()).delete('keys', user);
+}
+
+export async function lock(key, bytes) {
+    const iv = crypto.getRandomValues(new Uint8Array(12));
+    return { iv, bytes: await crypto.subtle.encrypt({ name: 'AES-GCM', iv }, key, bytes) };
+}
+
+export const unlock = (key, { iv, bytes }) => crypto.subtle.decrypt({ name: 'AES-GCM', iv }, key, bytes);
+
+export const lockText = (key, text) => lock(key, new TextEncoder().encode(text));
+
+export const unlockText = async (key, locked) => new TextDecoder().decode(await unlock(key, locked));
+
+/** A word or a photo as it lies on the phone; as it is where its person has no key here. */
+export async function shut(row) {
+    const key = await keyOf(row.by);
+    if (!key || row.locked) return row;
+    const [open, rest] = [{}, {}];
+    for (const [field, value] of Object.entries(row)) {
+        if (field !== 'blob') (OPEN.includes(field) ? open : rest)[field] = value;
+    }
+    open.locked = await lockText(key, JSON.stringify(rest));
+    if (row.blob) open.blob = await lock(key, await row.blob.arrayBuffer());
+    return open;
+}
+
+/** The same as it was said; somebody else's stays locked. */
+export async function opened(row) {
+    const key = row.locked && (await keyOf(row.by));
+    if (!key) return row;
+    try {
+        const { locked, blob, ...open } = row;
+        const more = blob ? { blob: new Blob([await unlock(key, blob)], { type: 'image/jpeg' }) } : {};
+        return { ...JSON.parse(await unlockText(key, locked)), ...open, ...more };
+    } catch {
+        // Locked by a key the office gives no more.
+        return row;
+    }
+}
