@@ -10,7 +10,7 @@ export default [
         rules: { eqeqeq: 'error', 'no-var': 'error', 'prefer-const': 'error' },
     },
     {
-        files: ['tests/**/*.mjs', '*.config.mjs', '*.config.js'],
+        files: ['tests/**/*.mjs', 'resources/words/*.mjs', '*.config.mjs', '*.config.js'],
         languageOptions: { globals: { ...globals.node, ...globals.browser } },
         // Fixtures that need no other are written with an empty pattern: the runner asks for one.
         rules: { eqeqeq: 'error', 'no-var': 'error', 'prefer-const': 'error', 'no-empty-pattern': 'off' },

@@ -10,7 +10,7 @@ use Illuminate\Contracts\Validation\ValidationRule;
 /** A password that is not among the first that anybody tries. */
 final readonly class GoodPassword implements ValidationRule
 {
-    private const LEAST = 10;
+    private const LEAST = 12;
 
     /** Beyond it the hash looks no further. */
     private const MOST_BYTES = 72;
@@ -44,16 +44,18 @@ final readonly class GoodPassword implements ValidationRule
     private static function isCommon(string $password): bool
     {
         $said = mb_strtolower($password);
-        $common = file(resource_path('words/common-passwords.txt'), FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES);
+        // "sunshinesunshine" is "sunshine".
+        $said = (string) preg_replace('/^(.{3,}?)\1+$/u', '$1', $said);
         $bare = [];
         foreach (['/^$/', '/^[^a-z0-9]+|[^a-z0-9]+$/', '/^[^a-z]+|[^a-z]+$/'] as $dress) {
             $word = (string) preg_replace($dress, '', $said);
             $bare = [...$bare, $word, strtr($word, self::FOR_LETTERS)];
         }
         // Nothing but one sign, or a run of neighbours on the keys.
-        $runs = '01234567890qwertyuiopasdfghjklzxcvbnm9876543210mnbvcxzlkjhgfdsapoiuytrewqabcdefghijklmnopqrstuvwxyz';
+        $runs = '012345678901234567890qwertyuiopasdfghjklzxcvbnm98765432109876543210mnbvcxzlkjhgfdsapoiuytrewq'
+            .'abcdefghijklmnopqrstuvwxyz';
 
-        return array_intersect($bare, $common === false ? [] : $common) !== []
+        return array_filter(array_unique($bare), CommonPasswords::has(...)) !== []
             || count(array_unique(mb_str_split($password))) <= 3
             || str_contains($runs, $said);
     }

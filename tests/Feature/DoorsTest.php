@@ -282,9 +282,10 @@ final class DoorsTest extends FeatureTestCase
     {
         return [
             'words that have nothing to do with each other' => ['three wet gloves', true],
-            'long and odd' => ['vK8#pe2Lm!zq', true], 'short' => ['hj4$kL9', false],
-            'the usual' => ['password123', false], 'dressed up' => ['P4ssw0rd!!', false],
-            'a run of keys' => ['qwertyuiop', false], 'a run of figures' => ['1234567890', false],
+            'long and odd' => ['vK8#pe2Lm!zq', true], 'short' => ['hj4$kL9mm2!', false],
+            'the usual' => ['password1234', false], 'dressed up' => ['P4ssw0rd!!!!', false],
+            'said twice' => ['sunshinesunshine', false], 'breached' => ['unbelievable1', false],
+            'a run of keys' => ['qwertyuiopas', false], 'a run of figures' => ['012345678901', false],
             'one sign' => ['aaaaaaaaaaaa', false], 'the own name' => ['tobinashe2027', false],
             'the own address' => ['xx-hollow-77', false], 'past what the hash reads' => [str_repeat('ab3$', 20), false],
         ];

@@ -1,8 +1,8 @@
 import { openDB } from 'idb';
 import { USER } from '../whose';
 
-// What is said on a phone is its person's own, also where the phone is handed on. It lies here under a lock whose key the
-// office gives to that person alone: from their sign-in until they sign out, or until somebody else signs in.
+// What is said on a phone is its person's own, also where the phone is handed on. It lies here under a lock whose key
+// the office gives to that person alone: from their sign-in until they sign out, or until somebody else signs in.
 
 /** What of a word is seen by whoever has the phone: that it waits, and for whom. */
 const OPEN = ['seq', 'id', 'by', 'name', 'state'];

@@ -111,7 +111,9 @@ async function list(user) {
             ? `${photo.label ?? 'A plant'}: photo ${photo.moment} the work (${
                 photo.state === 'refused' ? `not taken: ${photo.because}` : 'saved on this phone'})`
             : `A photo of ${photo.name ?? 'another'} waits for them to sign in here`);
-        if (photo.state === 'refused' && photo.by === user) row.append(again(photo, settlePhoto), away(photo, dropPhoto));
+        if (photo.state === 'refused' && photo.by === user) {
+            row.append(again(photo, settlePhoto), away(photo, dropPhoto));
+        }
         rows.append(row);
     }
     const close = element('button', 'Close', {

@@ -20,7 +20,7 @@
             <x-field name="current" label="The password you have now" type="password" autocomplete="current-password"
                 required />
             <x-field name="password" label="New password" type="password" autocomplete="new-password" required
-                help="At least ten signs, and none of the usual ones." />
+                help="At least twelve signs, and none of the usual ones." />
             <x-field name="password_confirmation" label="The same again" type="password" autocomplete="new-password"
                 required />
             <button class="btn btn-primary">Set the new password</button>
@@ -38,8 +38,8 @@
                     @method('delete')<button class="btn btn-quiet">Sign it out</button></form></li>
             @endforeach
         </ul>
-        <form method="post" action="{{ route('account.everywhere') }}" data-sign-out>@csrf<button class="btn btn-quiet">Sign out
-            everywhere</button></form>
+        <form method="post" action="{{ route('account.everywhere') }}" data-sign-out>@csrf<button
+            class="btn btn-quiet">Sign out everywhere</button></form>
         <h2>Keys</h2>
         <p>Single letters jump to places and into fields; <kbd>?</kbd> lists them. They never change anything by
             themselves.</p>
