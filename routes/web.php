@@ -46,6 +46,7 @@ use App\Reports\ReportController;
 use App\Season\SearchController;
 use App\Season\SeasonController;
 use App\Stems\StemController;
+use App\Support\PolicyReportController;
 use App\Support\UpController;
 use App\Visits\VisitController;
 use App\Weather\ObservationController;
@@ -60,6 +61,10 @@ foreach ($rows as $row) {
 Route::pattern('case', '[a-z0-9-]{1,60}');
 
 Route::get('up', UpController::class)->withoutMiddleware('web');
+// What a browser was kept from doing; it has neither a session nor a token to send with it.
+Route::post('policy-report', PolicyReportController::class)->withoutMiddleware('web')
+    ->middleware('throttle:30,1,policy')
+    ->name('policy-report');
 
 Route::middleware('guest')->group(function (): void {
     Route::get('sign-in', [LoginController::class, 'showLoginForm'])->name('login');

@@ -10,6 +10,9 @@ final readonly class CsvText
     /** What a spreadsheet would take for a formula is written with an apostrophe before it, and read without. */
     private const FORMULA = '/^[=+\-@\t\r](?!\d+(?:\.\d+)?$)/';
 
+    /** The same behind a semicolon, where another country's spreadsheet begins a new cell. */
+    private const BEHIND_SEMICOLON = "/(;\\s*)('*[=+\\-@])/";
+
     /** @param  array<array-key, scalar|null>  $cells */
     public static function line(array $cells): string
     {
@@ -22,8 +25,9 @@ final readonly class CsvText
         if (preg_match(self::FORMULA, $text) === 1) {
             $text = "'$text";
         }
+        $text = (string) preg_replace(self::BEHIND_SEMICOLON, "$1'$2", $text);
 
-        return preg_match('/[",\r\n]/', $text) === 1 || trim($text) !== $text
+        return preg_match('/[",;\r\n]/', $text) === 1 || trim($text) !== $text
             ? '"'.str_replace('"', '""', $text).'"'
             : $text;
     }
@@ -31,7 +35,7 @@ final readonly class CsvText
     /** A cell as it was meant. */
     public static function meant(string $cell): string
     {
-        $cell = trim($cell);
+        $cell = (string) preg_replace("/(;\\s*)'('*[=+\\-@])/", '$1$2', trim($cell));
 
         return str_starts_with($cell, "'") && preg_match(self::FORMULA, substr($cell, 1)) === 1
             ? substr($cell, 1)

@@ -24,6 +24,13 @@ final class Device extends Model
     /** It is told only so often that it is still used. */
     private const SEEN_MINUTES = 60;
 
+    /** Hours away, and days since signing in, after which a computer is signed out; and days of a phone. */
+    private const AWAY_HOURS = 12;
+
+    private const COMPUTER_DAYS = 14;
+
+    private const PHONE_DAYS = 30;
+
     private const PHONE = '/\b(Mobile|iPhone|iPod)\b/i';
 
     private const TABLET = '/\b(iPad|Tablet|Android)\b/i';
@@ -45,6 +52,16 @@ final class Device extends Model
             preg_match(self::TABLET, $agent) === 1 => 'tablet',
             default => 'computer',
         };
+    }
+
+    /** Whether somebody was away from it for so long, or signed in so long ago, that they sign in again. */
+    public function isOver(): bool
+    {
+        [$days, $away] = $this->kind === 'computer'
+            ? [self::COMPUTER_DAYS, $this->seen_at->isBefore(Carbon::now()->subHours(self::AWAY_HOURS))]
+            : [self::PHONE_DAYS, false];
+
+        return $away || $this->created_at?->isBefore(Carbon::now()->subDays($days)) === true;
     }
 
     public function seen(): void

@@ -16,6 +16,7 @@ use Illuminate\Foundation\Auth\AuthenticatesUsers;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
 
 final class LoginController extends Controller
@@ -57,6 +58,12 @@ final class LoginController extends Controller
     protected function credentials(Request $request): array
     {
         return [...$request->only('email', 'password'), 'left_on' => null];
+    }
+
+    /** No device is remembered beyond its session: how long that lasts, `Device` says. */
+    protected function attemptLogin(Request $request): bool
+    {
+        return Auth::attempt($this->credentials($request));
     }
 
     /** @throws ValidationException */

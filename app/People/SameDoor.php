@@ -14,8 +14,8 @@ use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Ends a session whose person has a new password since, signed out everywhere, or shut out this device: what was opened
- * by the old door is shut.
+ * Ends a session whose person has a new password since, signed out everywhere, shut out this device or was away from it
+ * for long: what was opened by the old door is shut.
  */
 final readonly class SameDoor
 {
@@ -38,18 +38,24 @@ final readonly class SameDoor
                 Quietly::write(static fn () => self::open($user));
             }
         } elseif ($device === null || $request->session()->get(self::KEPT) !== $user->door) {
-            Auth::logout();
-            $request->session()->invalidate();
-            $request->session()->regenerateToken();
-
-            return $request->expectsJson()
-                ? response()->json(['message' => 'You were signed out. Sign in again.'], 401)
-                : redirect()->guest(route('login'))
-                    ->with('status', 'You were signed out from elsewhere. Sign in again.');
+            return self::end($request, 'You were signed out from elsewhere. Sign in again.');
+        } elseif ($device->isOver()) {
+            return self::end($request, 'It was a while since you signed in here. Sign in again.');
         }
         Quietly::write(static fn () => $device?->seen());
 
         return $next($request);
+    }
+
+    private static function end(Request $request, string $says): Response
+    {
+        Auth::logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return $request->expectsJson()
+            ? response()->json(['message' => 'You were signed out. Sign in again.'], 401)
+            : redirect()->guest(route('login'))->with('status', $says);
     }
 
     /** From now on this session is one of this person's present ones. */

@@ -14,7 +14,7 @@ final readonly class SafeHeaders
     private const POLICY = [
         // Pictures that wait on a phone are blobs; the signs of form fields are data.
         "default-src 'self'", "img-src 'self' data: blob:", "object-src 'none'", "base-uri 'self'",
-        "form-action 'self'", "frame-ancestors 'none'",
+        "form-action 'self'", "frame-ancestors 'none'", 'report-uri /policy-report',
     ];
 
     /** A year, in seconds. */

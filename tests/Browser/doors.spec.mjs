@@ -15,6 +15,7 @@ test('a form that stood open is sent with a token of today, and kept where nobod
     const other = await context.newPage();
     await other.goto('/round');
     await other.getByRole('button', { name: 'Sign out' }).click();
+    await other.getByLabel('Password').waitFor();
     await signInOnPage(other, 'planner');
     await page.clock.fastForward('15:00');
     await page.getByRole('button', { name: 'Save', exact: true }).click();

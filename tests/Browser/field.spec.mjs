@@ -234,7 +234,7 @@ test('what the office asks about stands beside its field until it is said again'
     await expect(leaf(page).getByRole('radio', { name: 'Done as planned' })).toBeChecked();
 });
 
-test('a picture the office does not take stays on the phone with its reason, and the log is kept', async ({
+test('a picture that was damaged on the phone stays there with its reason, and the log is kept', async ({
     page,
     context,
     browser,
@@ -270,7 +270,7 @@ test('a picture the office does not take stays on the phone with its reason, and
     await expect(page.locator('.leaf.job.is-done')).toHaveCount(1);
     await signal(page).getByRole('button', { name: 'Look' }).tap();
     const dialog = page.getByRole('dialog');
-    await expect(dialog).toContainText('That is no picture.');
+    await expect(dialog).toContainText('this phone cannot read it any more');
     await dialog.getByRole('button', { name: 'Throw away' }).tap();
     await dialog.getByRole('button', { name: 'Throw away for good?' }).tap();
     await expect(dialog).toContainText('Nothing waits here.');

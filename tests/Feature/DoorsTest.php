@@ -136,6 +136,27 @@ final class DoorsTest extends FeatureTestCase
         }
     }
 
+    public function test_what_a_browser_was_kept_from_is_told_in_the_log_and_no_more_of_it(): void
+    {
+        $log = storage_path('logs/security-'.date('Y-m-d').'.log');
+        $before = is_file($log) ? (int) filesize($log) : 0;
+        $told = static fn (): string => substr((string) @file_get_contents($log), $before);
+        $send = fn (string $body) => $this->call('POST', '/policy-report', content: $body)->assertNoContent();
+        foreach (['', 'no', '[]', '{"csp-report":1}', '{"csp-report":{"x":"y"}}', str_repeat('[', 9000)] as $odd) {
+            $send($odd);
+        }
+        clearstatcache();
+        self::assertSame('', $told());
+        $send((string) json_encode(['csp-report' => [
+            'effective-directive' => 'script-src-elem', 'blocked-uri' => 'https://evil.test/'.str_repeat('x', 500),
+            'document-uri' => 'http://localhost/gardens', 'script-sample' => 'secret', 'line-number' => 7,
+        ]]));
+        self::assertStringContainsString('script-src-elem', $told());
+        self::assertStringContainsString('evil.test', $told());
+        self::assertStringNotContainsString('secret', $told());
+        self::assertLessThan(800, strlen($told()));
+    }
+
     /** @return array<string, array{int}> */
     public static function failures(): array
     {
@@ -181,7 +202,7 @@ final class DoorsTest extends FeatureTestCase
     public function test_a_person_signs_out_everywhere_and_changes_the_password(): void
     {
         $user = $this->lead();
-        $this->post('/sign-in', ['email' => $user->email, 'password' => 'secateurs', 'remember' => 1]);
+        $this->post('/sign-in', ['email' => $user->email, 'password' => 'secateurs']);
         $phone = session()->all();
         $remembered = $user->fresh()?->getRememberToken();
         $this->get('/account')->assertOk()->assertSee('Sign out')->assertSee($user->email);
@@ -214,7 +235,7 @@ final class DoorsTest extends FeatureTestCase
             auth()->forgetGuards();
             session()->flush();
             $this->withHeader('User-Agent', $agent)
-                ->post('/sign-in', ['email' => $user->email, 'password' => 'secateurs', 'remember' => 1])
+                ->post('/sign-in', ['email' => $user->email, 'password' => 'secateurs'])
                 ->assertRedirect('/round');
 
             return session()->all();
@@ -251,6 +272,35 @@ final class DoorsTest extends FeatureTestCase
         $at($tablet)->assertOk();
         $this->post('/account/sign-out');
         self::assertSame(0, Device::query()->where('user_id', $user->id)->count());
+    }
+
+    /** @return array<string, array{string, list<array{int, bool}>}> hours that pass, and whether one is still in */
+    public static function times(): array
+    {
+        $desk = 'Mozilla/5.0 (X11; Linux x86_64) AppleWebKit/537.36 Chrome/120 Safari/537.36';
+        $phone = 'Mozilla/5.0 (Linux; Android 14) AppleWebKit/537.36 Chrome/120 Mobile Safari/537.36';
+
+        return [
+            'a desk that was left overnight' => [$desk, [[11, true], [13, false]]],
+            'a desk that is used day and night' => [$desk, [...array_fill(0, 30, [11, true]), [7, false]]],
+            'a phone through a month of rounds' => [$phone, [[24 * 20, true], [24 * 9, true], [48, false]]],
+        ];
+    }
+
+    /** @param  list<array{int, bool}>  $times */
+    #[DataProvider('times')]
+    public function test_nobody_stays_signed_in_for_ever(string $agent, array $times): void
+    {
+        $this->withHeader('User-Agent', $agent);
+        $this->post('/sign-in', ['email' => $this->lead()->email, 'password' => 'secateurs'])->assertRedirect();
+        foreach ($times as [$hours, $isIn]) {
+            $this->travel($hours)->hours();
+            $answer = $this->get('/round');
+            $isIn ? $answer->assertOk() : $answer->assertRedirect('/sign-in');
+        }
+        $this->assertGuest();
+        $this->get('/sign-in')->assertSee('It was a while since you signed in here');
+        $this->get('/round')->assertRedirect('/sign-in');
     }
 
     public function test_a_device_is_seen_by_the_hour_and_forgotten_once_its_session_is_over(): void

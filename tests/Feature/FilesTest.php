@@ -44,12 +44,15 @@ final class FilesTest extends FeatureTestCase
     {
         $this->wisteria->update([
             'label' => "The \"old\" one, by\nthe gate", 'bed' => '=HYPERLINK(0)', 'height_mm' => 2455,
-            'hazards' => ['glass'], 'notes' => '-3 branches', 'grafted' => true, 'planted_on' => '2011-03-04',
+            'hazards' => ['glass'], 'notes' => "-3 branches; =1+1;'-x", 'grafted' => true, 'planted_on' => '2011-03-04',
         ]);
         Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'lilac', 'label' => 'Flieder, groß']);
         $table = $this->get('/export/plants')->assertOk()->streamedContent();
         self::assertStringContainsString('"The ""old"" one, by'."\n".'the gate"', $table);
         self::assertStringContainsString("'=HYPERLINK(0)", $table, 'no spreadsheet takes it for a formula');
+        self::assertStringContainsString(
+            "\"'-3 branches; '=1+1;''-x\"", $table, 'nor where a semicolon begins a cell',
+        );
         self::assertStringContainsString('245.5', $table);
         $rows = static fn (): array => DB::table('plants')->orderBy('id')->get()->all();
         $before = $rows();

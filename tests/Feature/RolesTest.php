@@ -172,7 +172,7 @@ final class RolesTest extends FeatureTestCase
     ];
 
     private const FOR_GUESTS = [
-        'client', 'client.say', 'client.report', 'client.photo', 'offline', 'login', 'welcome', 'feed',
+        'client', 'policy-report', 'client.say', 'client.report', 'client.photo', 'offline', 'login', 'welcome', 'feed',
         'password.request', 'password.email', 'password.reset', 'password.update',
     ];
 

@@ -6,7 +6,16 @@ import { lockAll } from './store';
 // what the next one left here is theirs again.
 
 /** Half-filled logs, clocks and ticks of before they were anybody's own: nobody can tell whose they are. */
-const NOBODYS = /^(draft|clock|step|taps)-/;
+const NOBODYS = /^(draft|clock|step)-/;
+
+/** Taps of before, which say whose they are. */
+function shareOut(name) {
+    for (const tap of JSON.parse(localStorage.getItem(name))) {
+        const kept = `own-${tap.by ?? USER}-${name}`;
+        localStorage.setItem(kept, JSON.stringify([...JSON.parse(localStorage.getItem(kept) ?? '[]'), tap]));
+    }
+    localStorage.removeItem(name);
+}
 
 const ofPerson = user => Object.entries(localStorage).filter(([name]) => name.startsWith(`own-${user}-`));
 
@@ -39,6 +48,9 @@ export async function takeOver() {
     const people = new Set(await (await locks()).getAllKeys('keys'));
     for (const name of Object.keys(localStorage)) {
         if (NOBODYS.test(name)) localStorage.removeItem(name);
+        if (/^survey-/.test(name)) shareOut(name);
+    }
+    for (const name of Object.keys(localStorage)) {
         const owner = Number(/^own-(\d+)-/.exec(name)?.[1]);
         if (owner) people.add(owner);
     }

@@ -7,6 +7,9 @@ import { USER } from '../whose';
 /** What of a word is seen by whoever has the phone: that it waits, and for whom. */
 const OPEN = ['seq', 'id', 'by', 'name', 'state'];
 
+/** What was damaged where it lay, or locked by a key the office gives no more: it is told, and can be thrown away. */
+const UNREADABLE = { state: 'refused', because: 'this phone cannot read it any more' };
+
 let opening = null;
 const known = new Map();
 
@@ -83,12 +86,11 @@ export async function shut(row) {
 export async function opened(row) {
     const key = row.locked && (await keyOf(row.by));
     if (!key) return row;
+    const open = Object.fromEntries(Object.entries(row).filter(([field]) => OPEN.includes(field)));
     try {
-        const { locked, blob, ...open } = row;
-        const more = blob ? { blob: new Blob([await unlock(key, blob)], { type: 'image/jpeg' }) } : {};
-        return { ...JSON.parse(await unlockText(key, locked)), ...open, ...more };
+        const more = row.blob ? { blob: new Blob([await unlock(key, row.blob)], { type: 'image/jpeg' }) } : {};
+        return { ...JSON.parse(await unlockText(key, row.locked)), ...open, ...more };
     } catch {
-        // Locked by a key the office gives no more.
-        return row;
+        return { ...open, ...UNREADABLE, ...(row.blob ? { blob: new Blob() } : {}) };
     }
 }

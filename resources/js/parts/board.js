@@ -24,6 +24,8 @@ const board = (url, undoUrl, token, of, key = own(of)) => ({
         // Another tab has the same board open.
         window.addEventListener('storage', event => event.key === key && this.read());
         window.addEventListener('online', () => this.send());
+        // What waited under this person's lock is theirs again.
+        document.addEventListener('brought-back', () => (this.read(), this.send()));
         if (this.mine().length) this.send();
     },
     read() {

@@ -7,10 +7,9 @@
             @csrf
             <x-field name="email" label="E-mail address" type="email" autocomplete="username" required autofocus />
             <x-field name="password" label="Password" type="password" autocomplete="current-password" required />
-            <div class="form-check mb-3"><input class="form-check-input" type="checkbox" name="remember" id="remember"
-                value="1"><label class="form-check-label" for="remember">Stay signed in on this device</label></div>
             <button class="btn btn-primary w-100">Sign in</button>
         </form>
+        <p class="soft mt-3">A phone stays signed in for 30 days, a computer until nobody has used it for 12 hours.</p>
         <p class="mt-3"><a href="{{ route('password.request') }}">I have forgotten my password</a></p>
     </div>
 </x-layout>
