@@ -10,6 +10,9 @@ import { defineConfig } from 'vite';
 const LATIN = readFileSync('resources/sass/_fonts.scss', 'utf8')
     .match(/\$latin:([^;]+);/)[1];
 
+/** What of the fonts' own workings pages ask for: pairs, marks, ligatures, figures of one width. */
+const FEATURES = ['kern', 'mark', 'mkmk', 'ccmp', 'locl', 'liga', 'tnum'];
+
 /**
  * The Latin pieces come with alternates that no page asks for: small capitals, figures of other kinds. Without them
  * they are a quarter lighter, and a phone on a weak signal waits for them.
@@ -23,7 +26,7 @@ const lightFonts = () => ({
                 String.fromCodePoint(parseInt(from, 16) + index))).join('');
         for (const font of Object.values(bundle).filter(({ fileName }) => /-latin-\d.*\.woff2$/.test(fileName))) {
             font.source = await subsetFont(Buffer.from(font.source), signs, {
-                targetFormat: 'woff2', noLayoutClosure: true,
+                targetFormat: 'woff2', keepFeatures: FEATURES,
             });
         }
     },
