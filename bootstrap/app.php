@@ -9,6 +9,7 @@ use App\Models\Import;
 use App\Models\Letter;
 use App\Models\Photo;
 use App\Models\SecurityEvent;
+use App\People\AsksForCode;
 use App\People\SameDoor;
 use App\Support\Busy;
 use App\Support\CannotWrite;
@@ -46,7 +47,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->prepend([SafeHeaders::class, OwnHost::class]);
         $middleware->append(Compressed::class);
-        $middleware->web(append: [SameDoor::class, SoundText::class, SentOnce::class], replace: [
+        $middleware->web(append: [SameDoor::class, AsksForCode::class, SoundText::class, SentOnce::class], replace: [
             StartSession::class => KeepsSession::class, ValidateCsrfToken::class => OwnToken::class,
         ]);
         $middleware->redirectGuestsTo('/sign-in');

@@ -23,6 +23,7 @@ use App\People\ForgotPasswordController;
 use App\People\LoginController;
 use App\People\PeopleController;
 use App\People\ResetPasswordController;
+use App\People\SecondStepController;
 use App\People\WelcomeController;
 use App\Planning\DraftController;
 use App\Planning\PlanController;
@@ -69,6 +70,8 @@ Route::post('policy-report', PolicyReportController::class)->withoutMiddleware('
 Route::middleware('guest')->group(function (): void {
     Route::get('sign-in', [LoginController::class, 'showLoginForm'])->name('login');
     Route::post('sign-in', [LoginController::class, 'login']);
+    Route::get('sign-in/code', [SecondStepController::class, 'ask'])->name('login.code');
+    Route::post('sign-in/code', [SecondStepController::class, 'answer'])->name('login.answer');
     Route::get('forgotten', [ForgotPasswordController::class, 'showLinkRequestForm'])->name('password.request');
     Route::post('forgotten', [ForgotPasswordController::class, 'sendResetLinkEmail'])
         ->middleware('throttle:6,1')
@@ -105,6 +108,9 @@ Route::middleware('auth')->group(function (): void {
     Route::put('account/password', [AccountController::class, 'password'])->name('account.password');
     Route::delete('account/devices/{device}', [AccountController::class, 'end'])->name('account.end');
     Route::post('account/sign-out', [AccountController::class, 'everywhere'])->name('account.everywhere');
+    Route::post('account/code', [SecondStepController::class, 'begin'])->name('account.code');
+    Route::put('account/code', [SecondStepController::class, 'confirm'])->name('account.code.confirm');
+    Route::delete('account/code', [SecondStepController::class, 'remove'])->name('account.code.remove');
     Route::put('account', [AccountController::class, 'update'])->name('account.update');
     Route::put('account/keys', [AccountController::class, 'keys'])->name('account.keys');
     Route::get('/', [SeasonController::class, 'index'])->name('season');
@@ -158,6 +164,8 @@ Route::middleware('auth')->group(function (): void {
 
     Route::resource('people', PeopleController::class)->only('index', 'create', 'store', 'edit', 'update')
         ->parameters(['people' => 'person']);
+    Route::put('people/code', [SecondStepController::class, 'demand'])->name('people.code');
+    Route::delete('people/{person}/code', [SecondStepController::class, 'lift'])->name('people.code.lift');
     Route::post('people/{person}/again', [PeopleController::class, 'again'])->name('people.again');
     Route::post('people/{person}/leave', [PeopleController::class, 'leave'])->name('people.leave');
     Route::post('people/{person}/back', [PeopleController::class, 'back'])->name('people.back');

@@ -39,7 +39,9 @@ final class FirmDocument
     /** What opens an account, or follows from the rest. */
     private const LEFT_OUT = [
         'firms' => ['revision', 'kinds_revision', 'plan_revision', 'signs_weighed_by', 'signs_weigher'],
-        'users' => ['password', 'remember_token', 'door', 'joined_at'],
+        'users' => [
+            'password', 'remember_token', 'door', 'joined_at', 'code_secret', 'code_since', 'code_step', 'code_spares',
+        ],
         'gardens' => ['revision'],
         'changes' => ['import_id'],
     ];

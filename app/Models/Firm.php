@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $usual_travel minutes of a way whose one end nobody has placed
  * @property int $plan_revision raised by every change of visits, crews and their days
  * @property array<string, string> $practice house practice, question to option
+ * @property bool $planners_code whether planners must have a code besides the password
  * @property int $log_days after a visit, in which its hands may change what they said of it
  */
 final class Firm extends Model
@@ -33,11 +34,12 @@ final class Firm extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['practice' => 'array', 'depot_latitude' => 'float', 'depot_longitude' => 'float'];
+        return ['practice' => 'array', 'depot_latitude' => 'float', 'depot_longitude' => 'float',
+            'planners_code' => 'boolean'];
     }
 
     protected $attributes = ['practice' => '{}', 'revision' => 1, 'kinds_revision' => 1, 'plan_revision' => 1,
-        'usual_travel' => 20, 'log_days' => 14];
+        'usual_travel' => 20, 'log_days' => 14, 'planners_code' => false];
 
     public static function ours(): self
     {

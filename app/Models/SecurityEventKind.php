@@ -15,6 +15,10 @@ enum SecurityEventKind: string
     case SignedOutEverywhere = 'signed-out-everywhere';
     case ResetAsked = 'reset-asked';
     case PasswordChanged = 'password-changed';
+    case CodeSet = 'code-set';
+    case CodeFailed = 'code-failed';
+    case SpareUsed = 'spare-used';
+    case CodeRemoved = 'code-removed';
     case Invited = 'invited';
     case Joined = 'joined';
     case RoleChanged = 'role-changed';
@@ -37,6 +41,10 @@ enum SecurityEventKind: string
         'signed-out-everywhere' => 'signed out everywhere',
         'reset-asked' => 'asked for a new password',
         'password-changed' => 'new password set',
+        'code-set' => 'code besides the password set up',
+        'code-failed' => 'wrong code',
+        'spare-used' => 'code from paper used',
+        'code-removed' => 'code given up',
         'invited' => 'invited',
         'joined' => 'came in by the invitation',
         'role-changed' => 'role changed',

@@ -31,6 +31,10 @@ use SensitiveParameter;
  * @property ?Carbon $joined_at when they first chose a password; null while they are only invited
  * @property ?string $left_on the day they left the firm
  * @property string $units `metric` or `imperial`
+ * @property ?string $code_secret of the codes besides the password, as `TimeCode` writes it
+ * @property ?Carbon $code_since when they were first asked for; null while the secret is only being set up
+ * @property int $code_step of the last code that was taken
+ * @property ?list<string> $code_spares digests of the codes on paper that are left
  * @property-read ?Crew $crew
  */
 final class User extends Authenticatable
@@ -44,16 +48,17 @@ final class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'password', 'role', 'crew_id'];
 
-    protected $hidden = ['password', 'remember_token', 'door'];
+    protected $hidden = ['password', 'remember_token', 'door', 'code_secret', 'code_spares'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
         return ['password' => 'hashed', 'role' => Role::class, 'keys' => 'boolean',
-            'joined_at' => 'datetime'];
+            'joined_at' => 'datetime', 'code_secret' => 'encrypted', 'code_since' => 'datetime',
+            'code_step' => 'integer', 'code_spares' => 'array'];
     }
 
-    protected $attributes = ['door' => '', 'keys' => true, 'units' => 'metric'];
+    protected $attributes = ['door' => '', 'keys' => true, 'units' => 'metric', 'code_step' => 0];
 
     /** Ends every session and every remembered device of theirs. */
     public function shutDoor(): void

@@ -7,6 +7,7 @@ namespace App\People;
 use App\History\SecurityLog;
 use App\History\Undo;
 use App\Models\Device;
+use App\Models\Firm;
 use App\Models\SecurityEventKind;
 use App\Models\User;
 use App\Support\Controller;
@@ -14,16 +15,11 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\RateLimiter;
-use Illuminate\Validation\ValidationException;
 
 /** What is a person's own: the password, the devices they are signed in on, the keys. */
 final class AccountController extends Controller
 {
     private const DEVICES = 30;
-
-    /** Of the password somebody has now, before it may not be tried for a while. */
-    private const TRIES = 6;
 
     public function show(Request $request): View
     {
@@ -34,37 +30,23 @@ final class AccountController extends Controller
 
         return view('people.account', [
             'person' => $person, 'here' => $here,
+            'address' => $person->code_secret === null || $person->code_since !== null
+                ? null
+                : TimeCode::address($person->code_secret, $person->email, Firm::ours()->name),
             'others' => $devices->get()->reject(static fn (Device $device): bool => $device->is($here)),
         ]);
     }
 
-    public function password(Request $request): RedirectResponse
+    public function password(Request $request, CurrentPassword $current): RedirectResponse
     {
         $person = self::person($request);
-        $tries = "current-password|$person->id";
-        if (RateLimiter::tooManyAttempts($tries, self::TRIES)) {
-            throw ValidationException::withMessages(['current' => sprintf(
-                'Too many tries. Try again in %d minutes.', max(1, (int) ceil(RateLimiter::availableIn($tries) / 60)),
-            )]);
-        }
-        // Counted before it is looked at: many at once are no way round.
-        RateLimiter::hit($tries, LoginController::WHILE_S);
-        try {
-            $this->validate($request, [
-                'current' => ['bail', 'required', 'string', 'current_password'],
-                'password' => ['required', 'string', 'confirmed', new GoodPassword([$person->name, $person->email])],
-            ], [
-                'current.required' => 'Type the password you have now.',
-                'current.current_password' => 'That is not the password you have now.',
-                'password.required' => 'Choose a new password.',
-                'password.confirmed' => 'The two new passwords differ.',
-            ]);
-        } catch (ValidationException $wrong) {
-            // Whoever knows the present one may choose the new one as often as they like.
-            isset($wrong->errors()['current']) || RateLimiter::clear($tries);
-            throw $wrong;
-        }
-        RateLimiter::clear($tries);
+        $current->hold($request, 'current');
+        $this->validate($request, [
+            'password' => ['required', 'string', 'confirmed', new GoodPassword([$person->name, $person->email])],
+        ], [
+            'password.required' => 'Choose a new password.',
+            'password.confirmed' => 'The two new passwords differ.',
+        ]);
         $person->password = $request->string('password')->toString();
         $person->shutDoor();
         SecurityLog::note(SecurityEventKind::PasswordChanged);

@@ -4,13 +4,10 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\Device;
 use App\Models\User;
 use App\Support\Asked;
 use App\Support\Controller;
 use App\Support\Network;
-use App\Support\Say;
-use App\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Foundation\Auth\AuthenticatesUsers;
 use Illuminate\Http\RedirectResponse;
@@ -36,18 +33,9 @@ final class LoginController extends Controller
         return view('auth.sign-in');
     }
 
-    /** Whoever only opened the door, and asked for no page in particular, is taken to where the day begins. */
     protected function authenticated(Request $request, User $user): RedirectResponse
     {
-        if (KnownBrowsers::name($request, $user->email) === null) {
-            $user->notify(new NewDeviceNotification(
-                $user->name, $user->email, Device::kindOf((string) $request->userAgent()),
-                Say::date(Today::day()).', '.Say::time(Carbon::now()),
-            ));
-        }
-        $asked = $request->session()->pull('url.intended');
-
-        return redirect()->to(is_string($asked) && $asked !== url('/') ? $asked : $user->home());
+        return Arrival::of($request, $user);
     }
 
     /**
@@ -63,7 +51,17 @@ final class LoginController extends Controller
     /** No device is remembered beyond its session: how long that lasts, `Device` says. */
     protected function attemptLogin(Request $request): bool
     {
-        return Auth::attempt($this->credentials($request));
+        $request->session()->forget(SecondStepController::ASKED);
+
+        return Auth::attemptWhen($this->credentials($request), static function (User $person) use ($request): bool {
+            if ($person->code_since !== null) {
+                $request->session()->put(SecondStepController::ASKED, [
+                    'who' => $person->id, 'since' => Carbon::now()->getTimestamp(),
+                ]);
+            }
+
+            return $person->code_since === null;
+        });
     }
 
     /** @throws ValidationException */
@@ -74,9 +72,12 @@ final class LoginController extends Controller
         ]);
     }
 
-    /** @throws ValidationException */
-    protected function sendFailedLoginResponse(Request $request): never
+    /** @throws ValidationException where the password was wrong; where a code is asked for as well, it is next */
+    protected function sendFailedLoginResponse(Request $request): RedirectResponse
     {
+        if ($request->session()->has(SecondStepController::ASKED)) {
+            return redirect()->route('login.code');
+        }
         throw ValidationException::withMessages(['email' => 'This address and this password do not belong together.']);
     }
 
@@ -99,6 +100,9 @@ final class LoginController extends Controller
 
     protected function incrementLoginAttempts(Request $request): void
     {
+        if ($request->session()->has(SecondStepController::ASKED)) {
+            return;
+        }
         foreach (self::doors($request) as $key) {
             $this->limiter()->hit($key, self::WHILE_S);
         }

@@ -36,6 +36,10 @@ final readonly class NotesSignIns
             }
         });
         Event::listen(Failed::class, static function (Failed $failed): void {
+            if (session()->has(SecondStepController::ASKED)) {
+                // The password was right; a code is asked for as well.
+                return;
+            }
             // As much work as for somebody who works here, whose password was looked at: nobody learns it by waiting.
             $failed->user === null && Hash::make('nobody');
             SecurityLog::note(

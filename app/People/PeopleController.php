@@ -7,6 +7,7 @@ namespace App\People;
 use App\History\FreshForm;
 use App\History\Undo;
 use App\Models\Crew;
+use App\Models\Firm;
 use App\Models\Role;
 use App\Models\User;
 use App\Support\Controller;
@@ -33,7 +34,7 @@ final class PeopleController extends Controller
         $gone->orderByDesc('left_on')->orderBy('id')->skip($left->offset())->limit($left->per);
 
         return view('people.index', [
-            'here' => $here->get(), 'pages' => $pages, 'gone' => $gone->get(), 'left' => $left,
+            'firm' => Firm::ours(), 'here' => $here->get(), 'pages' => $pages, 'gone' => $gone->get(), 'left' => $left,
         ]);
     }
 

@@ -69,7 +69,10 @@ final class ResetPasswordController extends Controller
         $user->joined_at ??= Carbon::now();
         $user->shutDoor();
         SecurityLog::note(SecurityEventKind::PasswordChanged, $user, says: 'by the link of a letter');
-        Auth::login($user);
+        // Whoever reads the letters has not got the phone: a code is asked for all the same.
+        if ($user->code_since === null) {
+            Auth::login($user);
+        }
     }
 
     /** The same answer whether the address is known or the link has run out. */
@@ -97,6 +100,6 @@ final class ResetPasswordController extends Controller
     {
         $user = Auth::user();
 
-        return $user instanceof User ? $user->home() : '/';
+        return $user instanceof User ? $user->home() : route('login');
     }
 }

@@ -15,7 +15,7 @@ return new class extends Migration
             $table->timestamp('at')->index();
             $table->string('kind', 40);
             $table->foreignId('user_id')->nullable()->index()->constrained()->nullOnDelete();
-            $table->foreignId('about_id')->nullable()->constrained('users')->nullOnDelete();
+            $table->foreignId('about_id')->nullable()->index()->constrained('users')->nullOnDelete();
             $table->string('network', 64)->nullable();
             $table->string('device', 20)->nullable();
             $table->string('says', 200)->nullable();

@@ -1,3 +1,5 @@
+import AxeBuilder from '@axe-core/playwright';
+import { URI } from 'otpauth';
 import { expect, signInOnPage, test } from './people.mjs';
 
 /** A form that stood open for long is sent all the same, and never lost. */
@@ -130,4 +132,42 @@ test('whoever thinks in feet reads them, in sentences and beside what is typed',
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.goto('/plants/2/edit');
     await expect(page.locator('[data-feet]')).toHaveCount(0);
+});
+
+test('a planner sets up a code besides the password, signs in with it, and gives it up', async ({ page }) => {
+    const seen = async () => {
+        const found = await new AxeBuilder({ page }).setLegacyMode(true).analyze();
+        expect(found.violations.map(each => `${each.id}: ${each.nodes.map(node => node.target)}`)).toEqual([]);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+    };
+    await signInOnPage(page, 'planner');
+    await page.goto('/account');
+    await page.getByRole('button', { name: 'Set it up' }).click();
+    await expect(page.locator('.second-step svg.code')).toBeVisible();
+    await seen();
+    const codes = URI.parse(await page.locator('.second-step [data-code]').getAttribute('data-code'));
+    // The server's clock is this machine's, whatever day the office is on.
+    await page.getByLabel('The six figures it shows now').fill('000000');
+    await page.getByRole('button', { name: 'Ask for it from now on' }).click();
+    await expect(page.getByText('That is no code of now')).toBeVisible();
+    await page.getByLabel('The six figures it shows now').fill(codes.generate());
+    await page.getByRole('button', { name: 'Ask for it from now on' }).click();
+    const spare = page.locator('.spares li');
+    await expect(spare).toHaveCount(8);
+    await seen();
+    const paper = await spare.first().innerText();
+    await page.getByRole('button', { name: 'Sign out', exact: true }).click();
+    await page.getByLabel('E-mail address').fill('planner@hollowbrook.test');
+    await page.getByLabel('Password').fill('secateurs');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('The code');
+    await seen();
+    await page.getByLabel('Code').fill(paper);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.getByRole('button', { name: 'Sign out' }).waitFor();
+    await page.goto('/account');
+    await expect(page.getByText('7 codes on paper are left')).toBeVisible();
+    await page.locator('[name=password_for_code]').fill('secateurs');
+    await page.getByRole('button', { name: 'Ask for no code any more' }).click();
+    await expect(page.getByText('No code is asked for any more.')).toBeVisible();
 });

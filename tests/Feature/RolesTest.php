@@ -168,11 +168,18 @@ final class RolesTest extends FeatureTestCase
         ['account.keys', 'put', 302, 302, 302, 302, 302],
         ['account.end', 'delete', 404, 404, 404, 404, 404],
         ['account.everywhere', 'post', 302, 302, 302, 302, 302],
+        ['account.code', 'post', 302, 302, 302, 302, 302],
+        // Nothing is set up: SecondStepTest.
+        ['account.code.confirm', 'put', 403, 403, 403, 403, 403],
+        ['account.code.remove', 'delete', 302, 302, 302, 302, 302],
+        ['people.code', 'put', 302, 403, 403, 403, 403],
+        ['people.code.lift', 'delete', 302, 403, 403, 403, 403],
         ['logout', 'post', 302, 302, 302, 302, 302],
     ];
 
     private const FOR_GUESTS = [
-        'client', 'policy-report', 'client.say', 'client.report', 'client.photo', 'offline', 'login', 'welcome', 'feed',
+        'client', 'policy-report', 'client.say', 'client.report', 'client.photo', 'offline', 'login', 'login.code',
+        'login.answer', 'welcome', 'feed',
         'password.request', 'password.email', 'password.reset', 'password.update',
     ];
 

@@ -25,6 +25,37 @@
                 required />
             <button class="btn btn-primary">Set the new password</button>
         </form>
+        <h2 id="code">A code besides the password</h2>
+        @if (session('spares'))
+            <p>These are for paper, for the day the phone is lost. Each opens once. <b>They are shown this once.</b></p>
+            <ul class="spares">@foreach (session('spares') as $spare)<li>{{ $spare }}</li>@endforeach</ul>
+        @endif
+        @if ($person->code_since !== null)
+            <p>Asked for since {{ Say::date(Today::of($person->code_since)) }}; {{
+                count($person->code_spares ?? []) }} codes on paper are left.</p>
+            <form method="post" action="{{ route('account.code.remove') }}" novalidate>
+                @csrf @method('delete')
+                <x-field name="password_for_code" label="The password you have now" type="password"
+                    autocomplete="current-password" required />
+                <button class="btn btn-quiet">Ask for no code any more</button>
+            </form>
+        @elseif ($person->code_secret !== null)
+            <x-part name="labels" />
+            <p>Let an application for such codes read this picture, or type the letters below it there.</p>
+            <div class="second-step" x-data="labels"><div data-code="{{ $address }}"></div></div>
+            <p><samp>{{ implode(' ', str_split($person->code_secret, 4)) }}</samp></p>
+            <form method="post" action="{{ route('account.code.confirm') }}" novalidate>
+                @csrf @method('put')
+                <x-field name="code" label="The six figures it shows now" autocomplete="one-time-code"
+                    inputmode="numeric" required />
+                <button class="btn btn-primary">Ask for it from now on</button>
+            </form>
+        @else
+            <p>With it nobody comes in who has your password alone. Your phone shows a new code every half minute,
+                without signal as well.</p>
+            <form method="post" action="{{ route('account.code') }}">@csrf<button class="btn btn-quiet">Set it
+                up</button></form>
+        @endif
         <h2>Devices</h2>
         <p>A lost phone is shut out here. What was logged on it and not sent yet stays on it until you sign in there
             again.</p>

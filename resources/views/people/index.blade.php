@@ -20,6 +20,14 @@
         @endforeach
     </ul>
     @if ($pages->last > 1)<x-pages :pages="$pages" what="people" />@endif
+    @can('create', App\Models\User::class)
+        @error('wants')<div class="said wrong" role="alert">{{ $message }} <a href="{{ route('account')
+            }}#code">Your account</a></div>@enderror
+        <form class="no-print mt-3" method="post" action="{{ route('people.code') }}">@csrf @method('put')<input
+            type="hidden" name="wants" value="{{ $firm->planners_code ? 0 : 1 }}"><button class="btn btn-quiet">{{
+            $firm->planners_code ? 'Ask planners for no code any more'
+            : 'Ask every planner for a code besides the password' }}</button></form>
+    @endcan
     @if ($pages->total === 1)<p>Nobody else is here yet. Invite the leads and hands of your crews: each gets a letter
         with a link to choose a password.</p>@endif
     @if ($gone->isNotEmpty())

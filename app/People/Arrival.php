@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Models\Device;
+use App\Models\Firm;
+use App\Models\User;
+use App\Support\Say;
+use App\Support\Today;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Auth;
+
+/** Somebody comes in: by the password, or by the password and a code. */
+final readonly class Arrival
+{
+    /** In the session of a planner who has still to set a code up. */
+    public const CODE_DUE = 'code-due';
+
+    /** Whoever only opened the door, and asked for no page in particular, is taken to where the day begins. */
+    public static function of(Request $request, User $user): RedirectResponse
+    {
+        if (KnownBrowsers::name($request, $user->email) === null) {
+            $user->notify(new NewDeviceNotification(
+                $user->name, $user->email, Device::kindOf((string) $request->userAgent()),
+                Say::date(Today::day()).', '.Say::time(Carbon::now()),
+            ));
+        }
+        $asked = $request->session()->pull('url.intended');
+        if ($user->isPlanner() && $user->code_since === null && Firm::ours()->planners_code) {
+            $request->session()->put(self::CODE_DUE, true);
+        }
+
+        return redirect()->to(is_string($asked) && $asked !== url('/') ? $asked : $user->home());
+    }
+
+    public static function signIn(Request $request, User $user): RedirectResponse
+    {
+        Auth::login($user);
+        $request->session()->regenerate();
+
+        return self::of($request, $user);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Models\User;
+use App\Support\Asked;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Validation\ValidationException;
+
+/** The password somebody has now, asked for before what only they may change; it is not tried without end. */
+final readonly class CurrentPassword
+{
+    private const TRIES = 6;
+
+    /** @throws ValidationException beside the field, where it is not the one or was tried too often */
+    public function hold(Request $request, string $field): void
+    {
+        /** @var User $person nobody is asked who is not signed in */
+        $person = $request->user();
+        $tries = "current-password|$person->id";
+        if (RateLimiter::tooManyAttempts($tries, self::TRIES)) {
+            throw ValidationException::withMessages([$field => sprintf(
+                'Too many tries. Try again in %d minutes.', max(1, (int) ceil(RateLimiter::availableIn($tries) / 60)),
+            )]);
+        }
+        $said = Asked::text($request, $field);
+        if ($said === '') {
+            throw ValidationException::withMessages([$field => 'Type the password you have now.']);
+        }
+        // Counted before it is looked at: many at once are no way round.
+        RateLimiter::hit($tries, LoginController::WHILE_S);
+        if (! Hash::check($said, $person->password)) {
+            throw ValidationException::withMessages([$field => 'That is not the password you have now.']);
+        }
+        RateLimiter::clear($tries);
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\History\SecurityLog;
+use App\Models\SecurityEventKind;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use SensitiveParameter;
+
+/** The code that is asked for besides the password: by the clock of a phone, or once from a list on paper. */
+final readonly class SecondStep
+{
+    /** Codes on paper, for the day on which the phone is lost. */
+    private const SPARES = 8;
+
+    /** A secret of one's own, which counts once a code of it was typed. */
+    public static function begin(User $person): void
+    {
+        $person->forceFill(['code_secret' => TimeCode::secret(), 'code_since' => null, 'code_step' => 0])->save();
+    }
+
+    /** @return ?list<string> the codes for paper, told this once; null where the code is none of now */
+    public static function confirm(User $person, #[SensitiveParameter] string $code): ?array
+    {
+        $step = TimeCode::step((string) $person->code_secret, self::bare($code), Carbon::now()->getTimestamp(), 0);
+        if ($person->code_secret === null || $step === null) {
+            return null;
+        }
+        $spares = array_map(
+            // Letters and figures that no hand mistakes for each other.
+            static fn (): string => implode('-', str_split(strtolower(substr(TimeCode::secret(), 0, 12)), 4)),
+            range(1, self::SPARES),
+        );
+        DB::transaction(static function () use ($person, $step, $spares): void {
+            $person->forceFill([
+                'code_since' => Carbon::now(), 'code_step' => $step,
+                'code_spares' => array_map(self::digest(...), $spares),
+            ])->save();
+            SecurityLog::note(SecurityEventKind::CodeSet, $person);
+        });
+
+        return $spares;
+    }
+
+    /** Whether a code is one of now, or one from paper; either is taken once. */
+    public static function takes(User $person, #[SensitiveParameter] string $code): bool
+    {
+        $code = self::bare($code);
+        if (strlen($code) === TimeCode::DIGITS) {
+            $step = TimeCode::step(
+                (string) $person->code_secret, $code, Carbon::now()->getTimestamp(), $person->code_step,
+            );
+
+            // Of two who send the same one, one comes in.
+            return $step !== null && DB::table('users')->where('id', $person->id)->where('code_step', '<', $step)
+                ->update(['code_step' => $step]) === 1;
+        }
+
+        return DB::transaction(static function () use ($person, $code): bool {
+            DB::table('users')->where('id', $person->id)->update(['code_step' => DB::raw('code_step')]);
+            $person->refresh();
+            $left = array_values(array_diff($person->code_spares ?? [], [self::digest($code)]));
+            if (count($left) === count($person->code_spares ?? [])) {
+                return false;
+            }
+            $person->forceFill(['code_spares' => $left])->save();
+            SecurityLog::note(SecurityEventKind::SpareUsed, $person, says: count($left).' left');
+
+            return true;
+        });
+    }
+
+    public static function remove(User $person): void
+    {
+        DB::transaction(static function () use ($person): void {
+            $person->forceFill([
+                'code_secret' => null, 'code_since' => null, 'code_step' => 0, 'code_spares' => null,
+            ])->save();
+            SecurityLog::note(SecurityEventKind::CodeRemoved, about: $person);
+        });
+    }
+
+    /** As it is kept and compared, however it was typed. */
+    private static function bare(#[SensitiveParameter] string $code): string
+    {
+        return strtolower((string) preg_replace('/[\s-]+/', '', $code));
+    }
+
+    private static function digest(#[SensitiveParameter] string $spare): string
+    {
+        return hash('sha256', self::bare($spare));
+    }
+}
