@@ -36,7 +36,7 @@ final readonly class ClientLinks
             ClientLink::query()->create([
                 'garden_id' => $garden->id, 'digest' => OutsideLink::digest($token), 'made_by' => $by?->id,
             ]);
-            SecurityLog::note(SecurityEventKind::LinkMade, $by, says: "the client's page of $garden->name");
+            SecurityLog::note(SecurityEventKind::LinkMade, $by, says: "client page of $garden->name");
         });
 
         return OutsideLink::to(route('client', $token, false));
@@ -45,7 +45,7 @@ final readonly class ClientLinks
     public function shut(Garden $garden): void
     {
         if (ClientLink::query()->where('garden_id', $garden->id)->delete() > 0) {
-            SecurityLog::note(SecurityEventKind::LinkShut, says: "the client's page of $garden->name");
+            SecurityLog::note(SecurityEventKind::LinkShut, says: "client page of $garden->name");
         }
     }
 
@@ -62,7 +62,7 @@ final readonly class ClientLinks
         if ($link->seen_at === null || $link->seen_at->isBefore(Carbon::now()->subHour())) {
             Quietly::write(static fn () => $link->forceFill(['seen_at' => Carbon::now()])->save());
             SecurityLog::note(
-                SecurityEventKind::LinkOpened, says: "the client's page of {$link->garden->name}",
+                SecurityEventKind::LinkOpened, says: "client page of {$link->garden->name}",
             );
         }
 

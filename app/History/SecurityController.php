@@ -14,7 +14,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
 
-/** Who came in, who tried to, and what left the house: the planner reads it from its end. */
+/** The security log, newest first. */
 final class SecurityController extends Controller
 {
     private const LINES = 40;

@@ -21,7 +21,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $usual_travel minutes of a way whose one end nobody has placed
  * @property int $plan_revision raised by every change of visits, crews and their days
  * @property array<string, string> $practice house practice, question to option
- * @property bool $planners_code whether planners must have a code besides the password
+ * @property bool $planners_code whether planners must use two-step sign-in
  * @property int $log_days after a visit, in which its hands may change what they said of it
  */
 final class Firm extends Model

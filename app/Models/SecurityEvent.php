@@ -9,8 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * Who came in, or tried to, and what left the house. Nothing secret stands in it: no password, no link, and no address
- * that was only typed.
+ * One line of the security log. It holds no secrets: no password, no link, and no address that was merely typed.
  *
  * @property int $id
  * @property Carbon $at

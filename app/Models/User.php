@@ -31,10 +31,10 @@ use SensitiveParameter;
  * @property ?Carbon $joined_at when they first chose a password; null while they are only invited
  * @property ?string $left_on the day they left the firm
  * @property string $units `metric` or `imperial`
- * @property ?string $code_secret of the codes besides the password, as `TimeCode` writes it
- * @property ?Carbon $code_since when they were first asked for; null while the secret is only being set up
- * @property int $code_step of the last code that was taken
- * @property ?list<string> $code_spares digests of the codes on paper that are left
+ * @property ?string $code_secret of two-step sign-in, in base32
+ * @property ?Carbon $code_since when two-step sign-in was turned on; null while it is being set up
+ * @property int $code_step time step of the last code that was used
+ * @property ?list<string> $code_spares digests of the recovery codes left
  * @property-read ?Crew $crew
  */
 final class User extends Authenticatable

@@ -8,7 +8,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Where the firm asks its planners for a code, one who has none yet sets it up before anything else. */
+/** Where the firm requires two-step sign-in, a planner without it can do nothing else before setting it up. */
 final readonly class AsksForCode
 {
     private const OPEN = ['account', 'account.*', 'logout', 'entries.who', 'policy-report'];
@@ -19,7 +19,7 @@ final readonly class AsksForCode
         return $request->user() !== null && $request->session()->has(Arrival::CODE_DUE)
             && ! $request->routeIs(self::OPEN)
             ? redirect()->to(route('account').'#code')
-                ->with('said', 'The firm asks its planners for a code besides the password: set yours up here.')
+                ->with('said', 'Your firm requires planners to use two-step sign-in. Set it up here.')
             : $next($request);
     }
 }

@@ -24,7 +24,8 @@ final readonly class CurrentPassword
         $tries = "current-password|$person->id";
         if (RateLimiter::tooManyAttempts($tries, self::TRIES)) {
             throw ValidationException::withMessages([$field => sprintf(
-                'Too many tries. Try again in %d minutes.', max(1, (int) ceil(RateLimiter::availableIn($tries) / 60)),
+                'Too many attempts. Try again in %d minutes.',
+                max(1, (int) ceil(RateLimiter::availableIn($tries) / 60)),
             )]);
         }
         $said = Asked::text($request, $field);

@@ -28,11 +28,11 @@ final readonly class GoodPassword implements ValidationRule
     {
         $password = is_string($value) ? $value : '';
         $wrong = match (true) {
-            mb_strlen($password) < self::LEAST => 'A password has at least '.self::LEAST.' signs. Three or four words '
-                .'that have nothing to do with each other are easy to keep.',
-            strlen($password) > self::MOST_BYTES => 'A password has at most '.self::MOST_BYTES.' signs.',
-            self::isCommon($password) => 'That is one of the first passwords anybody tries.',
-            $this->isOwn($password) => 'That is too near to your own name or address.',
+            mb_strlen($password) < self::LEAST => 'Use at least '.self::LEAST.' characters. Three or four unrelated '
+                .'words are easy to remember.',
+            strlen($password) > self::MOST_BYTES => 'Use at most '.self::MOST_BYTES.' characters.',
+            self::isCommon($password) => 'That password is too common.',
+            $this->isOwn($password) => 'That is too similar to your name or e-mail address.',
             default => null,
         };
         if ($wrong !== null) {

@@ -8,7 +8,7 @@ use App\Support\OutsideLink;
 use App\Support\PostedLater;
 use Illuminate\Notifications\Messages\MailMessage;
 
-/** Tells somebody that they signed in where they never had before: if it was not they, they hear of it. */
+/** Tells somebody that their account was used to sign in on a new device. */
 final class NewDeviceNotification extends PostedLater
 {
     /**
@@ -31,7 +31,7 @@ final class NewDeviceNotification extends PostedLater
 
     protected function subject(): string
     {
-        return 'You signed in to Pruning Hook on a new device';
+        return 'New sign-in to Pruning Hook';
     }
 
     /** @return list<string> */

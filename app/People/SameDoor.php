@@ -40,7 +40,7 @@ final readonly class SameDoor
         } elseif ($device === null || $request->session()->get(self::KEPT) !== $user->door) {
             return self::end($request, 'You were signed out from elsewhere. Sign in again.');
         } elseif ($device->isOver()) {
-            return self::end($request, 'It was a while since you signed in here. Sign in again.');
+            return self::end($request, 'Your session has ended. Please sign in again.');
         }
         Quietly::write(static fn () => $device?->seen());
 

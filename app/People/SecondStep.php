@@ -11,19 +11,19 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use SensitiveParameter;
 
-/** The code that is asked for besides the password: by the clock of a phone, or once from a list on paper. */
+/** Two-step sign-in: time-based codes of a phone, and recovery codes. */
 final readonly class SecondStep
 {
-    /** Codes on paper, for the day on which the phone is lost. */
+    /** Recovery codes. */
     private const SPARES = 8;
 
-    /** A secret of one's own, which counts once a code of it was typed. */
+    /** Makes a secret; it counts once a code of it has been entered. */
     public static function begin(User $person): void
     {
         $person->forceFill(['code_secret' => TimeCode::secret(), 'code_since' => null, 'code_step' => 0])->save();
     }
 
-    /** @return ?list<string> the codes for paper, told this once; null where the code is none of now */
+    /** @return ?list<string> the recovery codes, shown only now; null where the code is wrong */
     public static function confirm(User $person, #[SensitiveParameter] string $code): ?array
     {
         $step = TimeCode::step((string) $person->code_secret, self::bare($code), Carbon::now()->getTimestamp(), 0);
@@ -31,7 +31,7 @@ final readonly class SecondStep
             return null;
         }
         $spares = array_map(
-            // Letters and figures that no hand mistakes for each other.
+            // Base32 has no characters that look alike.
             static fn (): string => implode('-', str_split(strtolower(substr(TimeCode::secret(), 0, 12)), 4)),
             range(1, self::SPARES),
         );
@@ -46,7 +46,7 @@ final readonly class SecondStep
         return $spares;
     }
 
-    /** Whether a code is one of now, or one from paper; either is taken once. */
+    /** Whether it is a current code or a recovery code; each works once. */
     public static function takes(User $person, #[SensitiveParameter] string $code): bool
     {
         $code = self::bare($code);
@@ -55,7 +55,7 @@ final readonly class SecondStep
                 (string) $person->code_secret, $code, Carbon::now()->getTimestamp(), $person->code_step,
             );
 
-            // Of two who send the same one, one comes in.
+            // Of two requests with the same code, one succeeds.
             return $step !== null && DB::table('users')->where('id', $person->id)->where('code_step', '<', $step)
                 ->update(['code_step' => $step]) === 1;
         }
@@ -84,7 +84,7 @@ final readonly class SecondStep
         });
     }
 
-    /** As it is kept and compared, however it was typed. */
+    /** Without the blanks and dashes it was typed with. */
     private static function bare(#[SensitiveParameter] string $code): string
     {
         return strtolower((string) preg_replace('/[\s-]+/', '', $code));

@@ -17,16 +17,16 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Validation\ValidationException;
 
-/** A code besides the password: asked for at the door, set up and given up in one's own account. */
+/** Two-step sign-in: asks for the code, and turns it on and off in the person's own account. */
 final class SecondStepController extends Controller
 {
-    /** In the session of somebody whose password was right: who it is, and since when. */
+    /** Session key: who has given the right password and still owes the code, and since when. */
     public const ASKED = 'second-step';
 
-    /** Seconds in which the code must come. */
+    /** Seconds in which the code must be entered. */
     private const WAITS_S = 300;
 
-    /** Wrong codes before none is looked at for a while. */
+    /** Wrong codes before a pause. */
     private const TRIES = 6;
 
     public function ask(Request $request): View|RedirectResponse
@@ -38,23 +38,24 @@ final class SecondStepController extends Controller
     {
         $person = self::whoIsAsked($request);
         if ($person === null) {
-            return redirect()->route('login')->with('status', 'That took too long. Begin again.');
+            return redirect()->route('login')->with('status', 'That took too long. Please sign in again.');
         }
         $this->validate($request, ['code' => ['required', 'string', 'max:40']], [
-            'code.*' => 'Type the six figures, or one of the codes on paper.',
+            'code.*' => 'Enter the six-digit code or a recovery code.',
         ]);
         $tries = "second-step|$person->id";
         if (RateLimiter::tooManyAttempts($tries, self::TRIES)) {
             throw ValidationException::withMessages(['code' => sprintf(
-                'Too many tries. Try again in %d minutes.', max(1, (int) ceil(RateLimiter::availableIn($tries) / 60)),
+                'Too many attempts. Try again in %d minutes.',
+                max(1, (int) ceil(RateLimiter::availableIn($tries) / 60)),
             )]);
         }
         // Counted before it is looked at: many at once are no way round.
         RateLimiter::hit($tries, LoginController::WHILE_S);
         if (! SecondStep::takes($person, Asked::text($request, 'code'))) {
             SecurityLog::note(SecurityEventKind::CodeFailed, about: $person);
-            throw ValidationException::withMessages(['code' => 'That is no code of now, or it was used before. Each '
-                .'holds for half a minute: wait for the next, and see that the clock of the phone is right.']);
+            throw ValidationException::withMessages(['code' => 'That code is wrong or has been used. Codes '
+                .'change every 30 seconds: wait for the next one, and check that your phone\'s clock is right.']);
         }
         RateLimiter::clear($tries);
         $request->session()->forget(self::ASKED);
@@ -77,13 +78,13 @@ final class SecondStepController extends Controller
         abort_unless($person->code_secret !== null && $person->code_since === null, 403);
         $spares = SecondStep::confirm($person, Asked::text($request, 'code'));
         if ($spares === null) {
-            throw ValidationException::withMessages(['code' => 'That is no code of now: wait for the next, and see '
-                .'that the clock of the phone is right.']);
+            throw ValidationException::withMessages(['code' => 'That code is wrong. Wait for the next one, and check '
+                .'that your phone\'s clock is right.']);
         }
         $request->session()->forget(Arrival::CODE_DUE);
 
         return redirect()->to(route('account').'#code')->with('spares', $spares)
-            ->with('said', 'From now on a code is asked for besides your password.');
+            ->with('said', 'Two-step sign-in is on.');
     }
 
     public function remove(Request $request, CurrentPassword $password): RedirectResponse
@@ -92,35 +93,35 @@ final class SecondStepController extends Controller
         $password->hold($request, 'password_for_code');
         SecondStep::remove($person);
 
-        return redirect()->to(route('account').'#code')->with('said', 'No code is asked for any more.');
+        return redirect()->to(route('account').'#code')->with('said', 'Two-step sign-in is off.');
     }
 
-    /** The firm asks its planners for it, or no longer. Only one who has it asks the others. */
+    /** Requires it of all planners, or stops requiring it. Only a planner who uses it can require it. */
     public function demand(Request $request): RedirectResponse
     {
         $this->authorize('update', Firm::class);
         $wants = $request->boolean('wants');
         if ($wants && self::person($request)->code_since === null) {
             return redirect()->route('people.index')
-                ->withErrors(['wants' => 'Set up your own code first, in your account.']);
+                ->withErrors(['wants' => 'Set up your own two-step sign-in first.']);
         }
         $firm = Firm::ours();
         $firm->planners_code = $wants;
         $firm->save();
 
         return redirect()->route('people.index')->with('said', $wants
-            ? 'From their next sign-in on planners set up a code besides the password.'
-            : 'Planners may have a code besides the password, and need not.');
+            ? 'Planners must set up two-step sign-in when they next sign in.'
+            : 'Two-step sign-in is optional for planners.');
     }
 
-    /** Somebody has lost the phone and the paper. */
+    /** Resets it for somebody who has lost their phone and recovery codes. */
     public function lift(User $person): RedirectResponse
     {
         $this->authorize('update', $person);
         SecondStep::remove($person);
 
         return redirect()->route('people.edit', $person)
-            ->with('said', "$person->name signs in by password alone until they set up a new code.");
+            ->with('said', "$person->name can sign in with the password alone until they set it up again.");
     }
 
     private static function whoIsAsked(Request $request): ?User

@@ -7,8 +7,8 @@ namespace App\People;
 use SensitiveParameter;
 
 /**
- * Codes that change with the clock: RFC 6238, with SHA-1, six figures and half a minute, which every application for
- * them knows. The secret is written as RFC 4648 has it, section 6.
+ * Time-based one-time passwords (RFC 6238) with SHA-1, six digits and 30 seconds, which every authenticator app knows.
+ * Secrets are written in base32 (RFC 4648, section 6).
  */
 final readonly class TimeCode
 {
@@ -16,7 +16,7 @@ final readonly class TimeCode
 
     public const DIGITS = 6;
 
-    /** Steps by which a phone's clock may be off, and no more: RFC 6238, section 5.2, advises one. */
+    /** Steps by which a phone's clock may be off: RFC 6238, section 5.2, advises one. */
     private const OFF = 1;
 
     /** 160 bits: RFC 4226, section 4, R6. */
@@ -30,8 +30,8 @@ final readonly class TimeCode
     }
 
     /**
-     * @param  string  $secret  as it was written
-     * @param  int  $step  of the clock, in half minutes since 1970
+     * @param  string  $secret  in base32
+     * @param  int  $step  30-second steps since 1970
      */
     public static function at(#[SensitiveParameter] string $secret, int $step, int $digits = self::DIGITS): string
     {
@@ -45,8 +45,8 @@ final readonly class TimeCode
     }
 
     /**
-     * @param  int  $after  the step of the last code that was taken: none is taken twice
-     * @return ?int the step it is of; null where it is none of now
+     * @param  int  $after  the step of the last code that was used: none works twice
+     * @return ?int its step; null where it is not a current code
      */
     public static function step(
         #[SensitiveParameter] string $secret,
@@ -64,7 +64,7 @@ final readonly class TimeCode
         return null;
     }
 
-    /** What an application reads from a picture. */
+    /** The address in the QR code. */
     public static function address(#[SensitiveParameter] string $secret, string $person, string $firm): string
     {
         $label = rawurlencode("$firm:$person");

@@ -43,7 +43,7 @@ final readonly class PlainPicture
         }
         if ($size[0] * $size[1] > self::MOST_POINTS) {
             throw self::refused(sprintf(
-                'The picture has %d million points; %d million are the most.',
+                'The picture is too large: %d megapixels. The limit is %d.',
                 (int) ceil($size[0] * $size[1] / 1e6), self::MOST_POINTS / 1e6,
             ));
         }

@@ -10,7 +10,7 @@ use SensitiveParameter;
 /** Links that go out in letters, on labels and in calendars: by the name the firm gave the office, whoever asks. */
 final readonly class OutsideLink
 {
-    private const CUT = '(the link stands in the letter alone)';
+    private const CUT = '(link removed)';
 
     /** @param  string  $path  as `route(…, absolute: false)` gives it */
     public static function to(string $path): string

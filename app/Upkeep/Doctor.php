@@ -64,7 +64,7 @@ final readonly class Doctor
                 ['assets', fn () => $this->assets()], ['plant book', fn () => $this->plantBook()],
                 ['backups', fn () => $this->backups()],
                 ['worker', fn () => $this->worker()], ['scheduler', fn () => $this->scheduler()],
-                ['queue', fn () => $this->queue()], ['doors', fn () => $this->doors()],
+                ['queue', fn () => $this->queue()], ['sign-ins', fn () => $this->signIns()],
             ],
         );
     }
@@ -327,14 +327,14 @@ final readonly class Doctor
         ];
     }
 
-    /** @return array{?string, string} what happened at the doors in a week */
-    private function doors(): array
+    /** @return array{?string, string} the security log of a week */
+    private function signIns(): array
     {
         $count = static fn (SecurityEventKind ...$kinds): int => SecurityEvent::query()->whereIn('kind', $kinds)
             ->where('at', '>=', Carbon::now()->subWeek())->count();
 
         return [null, sprintf(
-            'in seven days %d signed in, %d wrong passwords, %d locked out, %d times data was taken out',
+            'past 7 days: %d sign-ins, %d failed, %d lock-outs, %d exports',
             $count(SecurityEventKind::SignedIn), $count(SecurityEventKind::SignInFailed),
             $count(SecurityEventKind::LockedOut), $count(SecurityEventKind::Exported),
         )];

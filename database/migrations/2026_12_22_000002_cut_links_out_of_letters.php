@@ -12,7 +12,7 @@ return new class extends Migration
     {
         foreach (DB::table('letters')->lazyById(500) as $letter) {
             $body = (string) preg_replace(
-                '~https?://\S+?/(new-password|welcome|client|calendar)/\S+~', '(the link stands in the letter alone)',
+                '~https?://\S+?/(new-password|welcome|client|calendar)/\S+~', '(link removed)',
                 $letter->body,
             );
             if ($body !== $letter->body) {

@@ -134,7 +134,7 @@ test('whoever thinks in feet reads them, in sentences and beside what is typed',
     await expect(page.locator('[data-feet]')).toHaveCount(0);
 });
 
-test('a planner sets up a code besides the password, signs in with it, and gives it up', async ({ page }) => {
+test('a planner turns two-step sign-in on, signs in with it, and turns it off', async ({ page }) => {
     const seen = async () => {
         const found = await new AxeBuilder({ page }).setLegacyMode(true).analyze();
         expect(found.violations.map(each => `${each.id}: ${each.nodes.map(node => node.target)}`)).toEqual([]);
@@ -147,11 +147,11 @@ test('a planner sets up a code besides the password, signs in with it, and gives
     await seen();
     const codes = URI.parse(await page.locator('.second-step [data-code]').getAttribute('data-code'));
     // The server's clock is this machine's, whatever day the office is on.
-    await page.getByLabel('The six figures it shows now').fill('000000');
-    await page.getByRole('button', { name: 'Ask for it from now on' }).click();
-    await expect(page.getByText('That is no code of now')).toBeVisible();
-    await page.getByLabel('The six figures it shows now').fill(codes.generate());
-    await page.getByRole('button', { name: 'Ask for it from now on' }).click();
+    await page.getByLabel('Six-digit code from the app').fill('000000');
+    await page.getByRole('button', { name: 'Turn it on' }).click();
+    await expect(page.getByText('That code is wrong')).toBeVisible();
+    await page.getByLabel('Six-digit code from the app').fill(codes.generate());
+    await page.getByRole('button', { name: 'Turn it on' }).click();
     const spare = page.locator('.spares li');
     await expect(spare).toHaveCount(8);
     await seen();
@@ -160,14 +160,14 @@ test('a planner sets up a code besides the password, signs in with it, and gives
     await page.getByLabel('E-mail address').fill('planner@hollowbrook.test');
     await page.getByLabel('Password').fill('secateurs');
     await page.getByRole('button', { name: 'Sign in' }).click();
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('The code');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Verification code');
     await seen();
     await page.getByLabel('Code').fill(paper);
     await page.getByRole('button', { name: 'Sign in' }).click();
     await page.getByRole('button', { name: 'Sign out' }).waitFor();
     await page.goto('/account');
-    await expect(page.getByText('7 codes on paper are left')).toBeVisible();
+    await expect(page.getByText('7 recovery codes left')).toBeVisible();
     await page.locator('[name=password_for_code]').fill('secateurs');
-    await page.getByRole('button', { name: 'Ask for no code any more' }).click();
-    await expect(page.getByText('No code is asked for any more.')).toBeVisible();
+    await page.getByRole('button', { name: 'Turn it off' }).click();
+    await expect(page.getByText('Two-step sign-in is off.')).toBeVisible();
 });

@@ -270,7 +270,7 @@ test('a picture that was damaged on the phone stays there with its reason, and t
     await expect(page.locator('.leaf.job.is-done')).toHaveCount(1);
     await signal(page).getByRole('button', { name: 'Look' }).tap();
     const dialog = page.getByRole('dialog');
-    await expect(dialog).toContainText('this phone cannot read it any more');
+    await expect(dialog).toContainText('this phone can no longer read it');
     await dialog.getByRole('button', { name: 'Throw away' }).tap();
     await dialog.getByRole('button', { name: 'Throw away for good?' }).tap();
     await expect(dialog).toContainText('Nothing waits here.');
@@ -460,7 +460,7 @@ test('of a phone that is handed on nobody reads what the one before said, and it
     const theirs = await lies(page);
     for (const word of [robins, hinge, 'Done as planned', `"visit":`]) expect(theirs).not.toContain(word);
     await signal(page).getByRole('button', { name: 'Look' }).tap();
-    await expect(page.locator('#words li')).toHaveText('An entry of Isla Fenn waits for them to sign in here');
+    await expect(page.locator('#words li')).toHaveText('An entry by Isla Fenn, waiting until they sign in here');
     await page.locator('#words').getByRole('button', { name: 'Close' }).tap();
     await page.getByRole('button', { name: 'Sign out' }).tap();
     await page.getByLabel('Password').waitFor();

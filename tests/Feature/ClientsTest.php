@@ -84,7 +84,7 @@ final class ClientsTest extends FeatureTestCase
     public function test_a_clients_page_ends_with_the_garden_or_in_time_and_is_renewed_by_the_next_letter(): void
     {
         $link = $this->sent();
-        $this->get("/gardens/{$this->garden->id}/letter")->assertSee('until 21 Mar 2028');
+        $this->get("/gardens/{$this->garden->id}/letter")->assertSee('from 20 Feb to 21 Mar 2028');
         auth()->logout();
         $this->travel(12)->months();
         $this->get($link)->assertOk();
@@ -118,7 +118,7 @@ final class ClientsTest extends FeatureTestCase
         Carbon::setTestNow();
         Letter::forgetSecrets();
         self::assertStringNotContainsString('/client/', $letter->whole());
-        self::assertStringContainsString('(the link stands in the letter alone)', $letter->whole());
+        self::assertStringContainsString('(link removed)', $letter->whole());
     }
 
     public function test_who_cannot_be_reached_is_said_and_nothing_is_opened(): void

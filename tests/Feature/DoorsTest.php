@@ -221,7 +221,7 @@ final class DoorsTest extends FeatureTestCase
         $change(['current' => ['secateurs']])->assertSessionHasErrors('current');
         $change(['password_confirmation' => 'two wet gloves'])->assertSessionHasErrors('password');
         $change(['password' => 'Password2027', 'password_confirmation' => 'Password2027'])
-            ->assertSessionHasErrors(['password' => 'That is one of the first passwords anybody tries.']);
+            ->assertSessionHasErrors(['password' => 'That password is too common.']);
         self::assertTrue(Hash::check('secateurs', (string) $user->fresh()?->password));
         $change([])->assertSessionHasNoErrors();
         self::assertTrue(Hash::check('three wet gloves', (string) $user->fresh()?->password));
@@ -299,7 +299,7 @@ final class DoorsTest extends FeatureTestCase
             $isIn ? $answer->assertOk() : $answer->assertRedirect('/sign-in');
         }
         $this->assertGuest();
-        $this->get('/sign-in')->assertSee('It was a while since you signed in here');
+        $this->get('/sign-in')->assertSee('Your session has ended');
         $this->get('/round')->assertRedirect('/sign-in');
     }
 
@@ -392,7 +392,7 @@ final class DoorsTest extends FeatureTestCase
         for ($times = 0; $times < 6; $times++) {
             $change('loppers')->assertSessionHasErrors(['current' => 'That is not the password you have now.']);
         }
-        $change('secateurs')->assertSessionHasErrors(['current' => 'Too many tries. Try again in 15 minutes.']);
+        $change('secateurs')->assertSessionHasErrors(['current' => 'Too many attempts. Try again in 15 minutes.']);
         $this->travel(16)->minutes();
         $change('secateurs')->assertSessionHasNoErrors();
     }
@@ -494,8 +494,8 @@ final class DoorsTest extends FeatureTestCase
         $told = explode("\n", trim($lines));
         self::assertSame('left-firm', ((array) json_decode(end($told), true))['message'] ?? null);
         $this->get('/security')->assertOk()->assertSeeInOrder(['Left the firm', 'Role changed', 'plants', 'Signed in']);
-        $this->get('/security?kind=exported')->assertSee('Took data out')->assertDontSee('Signed in');
-        $this->get("/security?who=$hand->id")->assertSee('Nothing like that has happened');
+        $this->get('/security?kind=exported')->assertSee('Data exported')->assertDontSee('Signed in');
+        $this->get("/security?who=$hand->id")->assertSee('No matching events');
         $this->actingAs($this->hand())->get('/security')->assertForbidden();
         // However often a locked door is rattled, it was locked once.
         auth()->logout();

@@ -441,7 +441,7 @@ final class EntriesTest extends FeatureTestCase
             'a picture of 60,000 by 60,000 that would fill the machine' => [
                 "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NNC5', 60_000, 60_000, 1, 0, 0, 0, 0)
                     .pack('N', crc32('IHDR'.pack('NNC5', 60_000, 60_000, 1, 0, 0, 0, 0))),
-                'The picture has 3600 million points; 50 million are the most.',
+                'The picture is too large: 3600 megapixels. The limit is 50.',
             ],
             'one cut short' => [substr(self::jpeg(40, 20), 0, 40), 'That is no picture.'],
             'a page that calls itself one' => ['GIF89a<script>alert(1)</script>', 'That is no picture.'],

@@ -261,7 +261,7 @@ final class PeopleTest extends FeatureTestCase
         $hand = $this->hand();
         $this->post('/forgotten', ['email' => $hand->email]);
         $this->actingAs($this->planner())->get('/post')->assertSee('A new password for Pruning Hook')
-            ->assertSee($hand->email)->assertSee('only whom it went to reads it')->assertDontSee('/new-password/');
+            ->assertSee($hand->email)->assertSee('only its recipient can')->assertDontSee('/new-password/');
         self::assertStringContainsString('/new-password/', Letter::query()->sole()->whole());
         $this->get('/post?q=nobody-like-that')->assertSee('No letter is like that');
     }

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Notification;
 use Illuminate\Support\Facades\Password;
 
-/** A code besides the password: set up, asked for, taken once, and given up. */
+/** Two-step sign-in: turned on, asked for, used once, and turned off. */
 final class SecondStepTest extends FeatureTestCase
 {
     private User $boss;
@@ -43,7 +43,7 @@ final class SecondStepTest extends FeatureTestCase
         $spares = session('spares');
         self::assertCount(8, $spares);
         $this->get('/account')->assertSee($spares[0])->assertDontSee('otpauth');
-        $this->get('/account')->assertDontSee($spares[0])->assertSee('8 codes on paper are left');
+        $this->get('/account')->assertDontSee($spares[0])->assertSee('8 recovery codes left');
         $kept = (string) json_encode(DB::table('users')->get());
         self::assertStringNotContainsString($secret, $kept, 'no backup holds it in clear');
         self::assertStringNotContainsString($spares[0], $kept);
@@ -54,7 +54,7 @@ final class SecondStepTest extends FeatureTestCase
         $this->assertGuest();
         $this->get('/')->assertRedirect('/sign-in');
         $this->in()->assertRedirect('/sign-in/code');
-        $this->get('/sign-in/code')->assertOk()->assertSee('Your password was right');
+        $this->get('/sign-in/code')->assertOk()->assertSee('Verification code');
         $this->post('/sign-in/code', ['code' => substr($this->code(), 0, 3).' '.substr($this->code(), 3)])
             ->assertRedirect('/');
         $this->assertAuthenticatedAs($this->boss);
@@ -107,7 +107,7 @@ final class SecondStepTest extends FeatureTestCase
             $this->post('/sign-in/code', ['code' => '000000']);
         }
         $this->post('/sign-in/code', ['code' => $this->code()])
-            ->assertSessionHasErrors(['code' => 'Too many tries. Try again in 15 minutes.']);
+            ->assertSessionHasErrors(['code' => 'Too many attempts. Try again in 15 minutes.']);
         self::assertSame(6, SecurityEvent::query()->where('kind', 'code-failed')->count());
         $this->travel(16)->minutes();
         $this->post('/sign-in/code', ['code' => $this->code()])->assertRedirect('/sign-in');
@@ -149,7 +149,7 @@ final class SecondStepTest extends FeatureTestCase
         $this->set();
         $other = $this->planner();
         $this->actingAs($this->hand())->delete("/people/{$this->boss->id}/code")->assertForbidden();
-        $this->actingAs($other)->get("/people/{$this->boss->id}/edit")->assertSee('for no code');
+        $this->actingAs($other)->get("/people/{$this->boss->id}/edit")->assertSee('Reset two-step sign-in');
         $this->delete("/people/{$this->boss->id}/code")->assertRedirect();
         self::assertNull($this->boss->refresh()->code_since);
         self::assertSame($this->boss->id, SecurityEvent::query()->latest('id')->firstOrFail()->about_id);
@@ -170,7 +170,7 @@ final class SecondStepTest extends FeatureTestCase
         $this->set();
         $this->actingAs($this->boss->refresh())->put('/people/code', ['wants' => 1])->assertSessionHasNoErrors();
         self::assertTrue(Firm::ours()->planners_code);
-        $this->get('/people')->assertSee('Ask planners for no code any more');
+        $this->get('/people')->assertSee('Stop requiring two-step sign-in');
         $this->out();
         $other = $this->planner();
         $this->in($other);

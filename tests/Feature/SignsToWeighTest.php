@@ -52,13 +52,13 @@ final class SignsToWeighTest extends FeatureTestCase
         $near = Garden::factory()->create(['latitude' => $this->garden->latitude]);
         $this->weigh();
         $page = "/gardens/{$this->garden->id}/signs";
-        $this->get($page)->assertDontSee('still being carried');
+        $this->get($page)->assertDontSee('still being applied');
         $this->note('plum-bloom', '2027-02-16');
         $this->note('forsythia-bloom', '2027-02-10');
-        $this->get($page)->assertSee('still being carried')->assertSee('early', false);
-        $this->get("/gardens/$near->id/signs")->assertSee('still being carried')->assertDontSee('early</b>', false);
+        $this->get($page)->assertSee('still being applied')->assertSee('early', false);
+        $this->get("/gardens/$near->id/signs")->assertSee('still being applied')->assertDontSee('early</b>', false);
         $this->weigh();
-        $this->get("/gardens/$near->id/signs")->assertDontSee('still being carried')->assertSee('early</b>', false);
+        $this->get("/gardens/$near->id/signs")->assertDontSee('still being applied')->assertSee('early</b>', false);
     }
 
     public function test_of_two_that_weigh_the_later_wins_and_nothing_is_forgotten(): void

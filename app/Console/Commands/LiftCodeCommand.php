@@ -8,12 +8,12 @@ use App\Models\User;
 use App\People\SecondStep;
 use Illuminate\Console\Command;
 
-/** For the day on which the only planner has lost phone and paper. */
+/** For a sole planner who has lost their phone and recovery codes. */
 final class LiftCodeCommand extends Command
 {
     protected $signature = 'code:lift {email : the address somebody signs in with}';
 
-    protected $description = 'Let somebody sign in by password alone until they set up a new code';
+    protected $description = 'Reset two-step sign-in for somebody who has lost their phone and recovery codes';
 
     public function handle(): int
     {
@@ -21,12 +21,12 @@ final class LiftCodeCommand extends Command
         if ($person === null || $person->code_since === null) {
             $this->output->getErrorStyle()->writeln($person === null
                 ? 'hook: nobody signs in with that address'
-                : "hook: $person->name is asked for no code");
+                : "hook: $person->name does not use two-step sign-in");
 
             return self::FAILURE;
         }
         SecondStep::remove($person);
-        $this->line("$person->name signs in by password alone until they set up a new code.");
+        $this->line("$person->name can sign in with the password alone until they set it up again.");
 
         return self::SUCCESS;
     }

@@ -8,7 +8,7 @@ import { USER } from '../whose';
 const OPEN = ['seq', 'id', 'by', 'name', 'state'];
 
 /** What was damaged where it lay, or locked by a key the office gives no more: it is told, and can be thrown away. */
-const UNREADABLE = { state: 'refused', because: 'this phone cannot read it any more' };
+const UNREADABLE = { state: 'refused', because: 'this phone can no longer read it' };
 
 let opening = null;
 const known = new Map();

@@ -102,7 +102,7 @@ async function list(user) {
         if (word.state === 'sent') continue;
         const row = element('li', word.by === user && !word.locked
             ? `${word.label ?? 'The visit'}, ${clock(word.said_at)}: ${inWords(word)} (${whereabouts(word)})`
-            : `An entry of ${word.name ?? 'another'} waits for them to sign in here`);
+            : `An entry by ${word.name ?? 'somebody else'}, waiting until they sign in here`);
         if (word.state === 'refused' && word.by === user) row.append(again(word, settle), away(word, drop));
         rows.append(row);
     }
@@ -110,7 +110,7 @@ async function list(user) {
         const row = element('li', photo.by === user && !photo.locked
             ? `${photo.label ?? 'A plant'}: photo ${photo.moment} the work (${
                 photo.state === 'refused' ? `not taken: ${photo.because}` : 'saved on this phone'})`
-            : `A photo of ${photo.name ?? 'another'} waits for them to sign in here`);
+            : `A photo by ${photo.name ?? 'somebody else'}, waiting until they sign in here`);
         if (photo.state === 'refused' && photo.by === user) {
             row.append(again(photo, settlePhoto), away(photo, dropPhoto));
         }

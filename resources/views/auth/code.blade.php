@@ -1,15 +1,14 @@
-<x-layout title="The code" quiet>
+<x-layout title="Verification code" quiet>
     <div class="door">
-        <h1>The code</h1>
-        <p class="soft">Your password was right. Type the six figures that your phone shows for Pruning Hook now, or one
-            of the codes on paper.</p>
+        <h1>Verification code</h1>
+        <p class="soft">Enter the six-digit code from your authenticator app, or a recovery code.</p>
         <form method="post" action="{{ route('login.answer') }}" novalidate>
             @csrf
             <x-field name="code" label="Code" autocomplete="one-time-code" autocapitalize="none" spellcheck="false"
                 required autofocus />
             <button class="btn btn-primary w-100">Sign in</button>
         </form>
-        <p class="mt-3"><a href="{{ route('login') }}">Begin again</a></p>
-        <p class="soft">Phone and paper are lost? A planner can let you in by password alone.</p>
+        <p class="mt-3"><a href="{{ route('login') }}">Start again</a></p>
+        <p class="soft">Lost your phone and your recovery codes? Ask a planner to reset your two-step sign-in.</p>
     </div>
 </x-layout>

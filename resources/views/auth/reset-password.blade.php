@@ -7,7 +7,7 @@
             <x-field name="email" label="E-mail address" type="email" :value="$email" autocomplete="username" required
                 />
             <x-field name="password" label="New password" type="password" autocomplete="new-password" required
-                help="At least twelve signs, and none of the usual ones." />
+                help="At least 12 characters; avoid common passwords." />
             <x-field name="password_confirmation" label="The same again" type="password" autocomplete="new-password"
                 required />
             <button class="btn btn-primary w-100">Set it and sign in</button>

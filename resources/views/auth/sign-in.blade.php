@@ -9,7 +9,7 @@
             <x-field name="password" label="Password" type="password" autocomplete="current-password" required />
             <button class="btn btn-primary w-100">Sign in</button>
         </form>
-        <p class="soft mt-3">A phone stays signed in for 30 days, a computer until nobody has used it for 12 hours.</p>
+        <p class="soft mt-3">Phones stay signed in for 30 days; computers sign out after 12 hours without use.</p>
         <p class="mt-3"><a href="{{ route('password.request') }}">I have forgotten my password</a></p>
     </div>
 </x-layout>

@@ -14,10 +14,9 @@
                 @method('delete')<button class="btn btn-quiet">Shut their page</button></form>@endif
         </div>
         <p class="soft">{{ $link === null ? 'The client has no page yet: sending the letter opens one.'
-            : 'Their page is open since '.Say::date(Today::of($link->created_at)).' and until '
-            .Say::date($link->endsOn()).($link->seen_at
-            ? ', last looked at on '.Say::date(Today::of($link->seen_at)) : ', and not looked at yet')
-            .'. Sending the letter again renews it.' }} On paper: print this page.</p>
+            : 'Their page is open from '.Say::date(Today::of($link->created_at)).' to '.Say::date($link->endsOn())
+            .($link->seen_at ? ', last opened on '.Say::date(Today::of($link->seen_at)) : ', not opened yet')
+            .'. Sending the letter again extends it.' }} On paper: print this page.</p>
         @foreach ($words as $word)
             <div class="said {{ $word->heard_at ? '' : 'is-waiting' }}"><span><b>{{ $garden->client }} {{
                 ClientWord::KINDS[$word->kind] }}{{ $word->visit ? ', the visit of '.Say::date($word->visit->on) : ''

@@ -1,5 +1,4 @@
 <p>Hello {{ $name }},</p>
-<p>You signed in to Pruning Hook on a {{ $device }} where you never had before, on {{ $when }}.</p>
-<p>If that was you, there is nothing to do. If it was not, choose a new password at once: that signs everybody else
-    out.</p>
+<p>Your account was used to sign in to Pruning Hook on a new {{ $device }} on {{ $when }}.</p>
+<p>If this was you, there is nothing to do. If not, change your password now; that signs out everyone else:</p>
 <p>{{ $link }}</p>

@@ -12,8 +12,8 @@
                 {{ $half }} have moved with it.</p>
         @endif
         @if ($isHearing)
-            <p class="soft">What was noted last is still being carried to the gardens within 30 km. Their windows may
-                yet move by some days.</p>
+            <p class="soft">Recent signs are still being applied to gardens within 30 km; their windows may still move
+                by a few days.</p>
         @endif
         @can('create', [App\Models\Observation::class, $garden])
             <form method="post" action="{{ route('observations.store', $garden) }}" novalidate>

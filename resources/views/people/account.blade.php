@@ -20,39 +20,40 @@
             <x-field name="current" label="The password you have now" type="password" autocomplete="current-password"
                 required />
             <x-field name="password" label="New password" type="password" autocomplete="new-password" required
-                help="At least twelve signs, and none of the usual ones." />
+                help="At least 12 characters; avoid common passwords." />
             <x-field name="password_confirmation" label="The same again" type="password" autocomplete="new-password"
                 required />
             <button class="btn btn-primary">Set the new password</button>
         </form>
-        <h2 id="code">A code besides the password</h2>
+        <h2 id="code">Two-step sign-in</h2>
         @if (session('spares'))
-            <p>These are for paper, for the day the phone is lost. Each opens once. <b>They are shown this once.</b></p>
+            <p>Recovery codes, in case you lose your phone. Each works once. <b>They are shown only now: write them
+                down.</b></p>
             <ul class="spares">@foreach (session('spares') as $spare)<li>{{ $spare }}</li>@endforeach</ul>
         @endif
         @if ($person->code_since !== null)
-            <p>Asked for since {{ Say::date(Today::of($person->code_since)) }}; {{
-                count($person->code_spares ?? []) }} codes on paper are left.</p>
+            <p>On since {{ Say::date(Today::of($person->code_since)) }}; {{
+                count($person->code_spares ?? []) }} recovery codes left.</p>
             <form method="post" action="{{ route('account.code.remove') }}" novalidate>
                 @csrf @method('delete')
-                <x-field name="password_for_code" label="The password you have now" type="password"
+                <x-field name="password_for_code" label="Current password" type="password"
                     autocomplete="current-password" required />
-                <button class="btn btn-quiet">Ask for no code any more</button>
+                <button class="btn btn-quiet">Turn it off</button>
             </form>
         @elseif ($person->code_secret !== null)
             <x-part name="labels" />
-            <p>Let an application for such codes read this picture, or type the letters below it there.</p>
+            <p>Scan this with an authenticator app, or enter the key below it.</p>
             <div class="second-step" x-data="labels"><div data-code="{{ $address }}"></div></div>
             <p><samp>{{ implode(' ', str_split($person->code_secret, 4)) }}</samp></p>
             <form method="post" action="{{ route('account.code.confirm') }}" novalidate>
                 @csrf @method('put')
-                <x-field name="code" label="The six figures it shows now" autocomplete="one-time-code"
+                <x-field name="code" label="Six-digit code from the app" autocomplete="one-time-code"
                     inputmode="numeric" required />
-                <button class="btn btn-primary">Ask for it from now on</button>
+                <button class="btn btn-primary">Turn it on</button>
             </form>
         @else
-            <p>With it nobody comes in who has your password alone. Your phone shows a new code every half minute,
-                without signal as well.</p>
+            <p>With two-step sign-in a stolen password is not enough: your phone shows a new code every 30 seconds, even
+                without signal.</p>
             <form method="post" action="{{ route('account.code') }}">@csrf<button class="btn btn-quiet">Set it
                 up</button></form>
         @endif

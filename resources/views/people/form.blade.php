@@ -20,11 +20,11 @@
     </form>
     @if ($person->exists)
         @if ($person->code_since !== null && ! $person->is(auth()->user()))
-            <h2>A code besides the password</h2>
-            <p class="to-48">{{ $person->name }} is asked for one. Where phone and paper are lost, let them in by
-                password alone; make sure first that it is they who ask.</p>
+            <h2>Two-step sign-in</h2>
+            <p class="to-48">If {{ $person->name }} has lost their phone and recovery codes, reset it: the password is
+                then enough. Make sure that it is really they who ask.</p>
             <form method="post" action="{{ route('people.code.lift', $person) }}">@csrf @method('delete')<button
-                class="btn btn-quiet">Ask {{ $person->name }} for no code</button></form>
+                class="btn btn-quiet">Reset two-step sign-in</button></form>
         @endif
         @can('leave', $person)
             <h2>Leaving the firm</h2>

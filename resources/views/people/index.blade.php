@@ -3,7 +3,7 @@
         <div><p class="crumbs"><a href="{{ route('plan') }}">Plan</a> / <a
             href="{{ route('crews.index') }}">Crews</a></p><h1>People</h1></div>
         @can('create', App\Models\User::class)<div class="d-flex gap-2 flex-wrap no-print"><a class="btn btn-quiet"
-            href="{{ route('security') }}">Who came in</a><a class="btn btn-quiet"
+            href="{{ route('security') }}">Security log</a><a class="btn btn-quiet"
             href="{{ route('people.create') }}">Invite somebody</a></div>@endcan
     </div>
     <ul class="due to-56">
@@ -25,8 +25,8 @@
             }}#code">Your account</a></div>@enderror
         <form class="no-print mt-3" method="post" action="{{ route('people.code') }}">@csrf @method('put')<input
             type="hidden" name="wants" value="{{ $firm->planners_code ? 0 : 1 }}"><button class="btn btn-quiet">{{
-            $firm->planners_code ? 'Ask planners for no code any more'
-            : 'Ask every planner for a code besides the password' }}</button></form>
+            $firm->planners_code ? 'Stop requiring two-step sign-in for planners'
+            : 'Require two-step sign-in for planners' }}</button></form>
     @endcan
     @if ($pages->total === 1)<p>Nobody else is here yet. Invite the leads and hands of your crews: each gets a letter
         with a link to choose a password.</p>@endif

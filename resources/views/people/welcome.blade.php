@@ -7,7 +7,7 @@
                 @csrf
                 <input type="hidden" name="email" value="{{ $person->email }}" autocomplete="username">
                 <x-field name="password" label="Password" type="password" autocomplete="new-password" required
-                    help="At least twelve signs, and none of the usual ones." />
+                    help="At least 12 characters; avoid common passwords." />
                 <x-field name="password_confirmation" label="The same again" type="password"
                     autocomplete="new-password" required />
                 <button class="btn btn-primary w-100">Set it and come in</button>

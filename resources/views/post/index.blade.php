@@ -21,8 +21,8 @@
                 Say::date(Today::of($letter->created_at)) }}, {{ Say::time($letter->created_at) }}@endif</p>
             @if ($letter->failed_because !== null)<p class="wrong-note mb-0">Not delivered, after several tries:
                 {{ $letter->failed_because }}. Check the address and the mail settings, then send it again.</p>
-            @elseif ($letter->is_private)<p class="mb-0">It opens somebody's account: only whom it went to reads it.
-                Whoever runs this machine finds it for two weeks as <samp>{{ $letter->file() }}</samp> beside the
+            @elseif ($letter->is_private)<p class="mb-0">This letter has a sign-in link in it, so only its recipient can
+                read it. The server keeps it for two weeks as <samp>{{ $letter->file() }}</samp>, beside the
                 pictures.</p>
             @else<p class="letter mb-0">{{ $letter->whole() }}</p>@endif
         </section>
