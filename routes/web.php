@@ -108,6 +108,8 @@ Route::middleware('auth')->group(function (): void {
     Route::put('account/password', [AccountController::class, 'password'])->name('account.password');
     Route::delete('account/devices/{device}', [AccountController::class, 'end'])->name('account.end');
     Route::post('account/sign-out', [AccountController::class, 'everywhere'])->name('account.everywhere');
+    Route::get('account/data', [AccountController::class, 'data'])->middleware(NotesExport::class)
+        ->name('account.data');
     Route::post('account/code', [SecondStepController::class, 'begin'])->name('account.code');
     Route::put('account/code', [SecondStepController::class, 'confirm'])->name('account.code.confirm');
     Route::delete('account/code', [SecondStepController::class, 'remove'])->name('account.code.remove');
@@ -122,6 +124,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('site-year', [SiteYearController::class, 'show'])->name('site-year');
     Route::resource('gardens', GardenController::class)->except('destroy');
     Route::post('gardens/{garden}/archive', [GardenController::class, 'archive'])->name('gardens.archive');
+    Route::post('gardens/{garden}/erase-client', [GardenController::class, 'eraseClient'])
+        ->name('gardens.erase-client');
     Route::post('gardens/{garden}/back', [GardenController::class, 'back'])->name('gardens.back');
     Route::get('gardens/{garden}/labels', LabelController::class)->name('gardens.labels');
     Route::get('gardens/{garden}/plants/list', [PlantListController::class, 'create'])->name('plants.list');
@@ -168,6 +172,7 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('people/{person}/code', [SecondStepController::class, 'lift'])->name('people.code.lift');
     Route::post('people/{person}/again', [PeopleController::class, 'again'])->name('people.again');
     Route::post('people/{person}/leave', [PeopleController::class, 'leave'])->name('people.leave');
+    Route::post('people/{person}/erase', [PeopleController::class, 'erase'])->name('people.erase');
     Route::post('people/{person}/back', [PeopleController::class, 'back'])->name('people.back');
     Route::put('depot', [CrewController::class, 'depot'])->name('depot.update');
     Route::resource('crews', CrewController::class)->only('index', 'create', 'store', 'edit', 'update');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gardens;
 
 use App\Bridge\CorePlants;
+use App\History\Erase;
 use App\History\FreshForm;
 use App\History\Undo;
 use App\Models\Crew;
@@ -90,6 +91,15 @@ final class GardenController extends Controller
         return redirect()->route('gardens.index')
             ->with('said', "$garden->name is archived. What was done there stays in the record.")
             ->with('undo', [route('gardens.back', $garden), 'POST']);
+    }
+
+    /** Who the client was; what was done in the garden stays in the record. */
+    public function eraseClient(Garden $garden): RedirectResponse
+    {
+        $this->authorize('archive', $garden);
+        Erase::client($garden);
+
+        return redirect()->route('gardens.edit', $garden)->with('said', 'The client\'s data has been erased.');
     }
 
     public function back(Garden $garden): RedirectResponse

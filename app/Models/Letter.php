@@ -62,6 +62,12 @@ final class Letter extends Model
         return $disk->exists($this->file()) ? (string) $disk->get($this->file()) : $this->body;
     }
 
+    public function erase(): void
+    {
+        $this->delete();
+        Storage::disk('local')->delete($this->file());
+    }
+
     public static function forgetSecrets(): void
     {
         $disk = Storage::disk('local');

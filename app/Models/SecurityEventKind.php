@@ -27,6 +27,7 @@ enum SecurityEventKind: string
     case Exported = 'exported';
     case Imported = 'imported';
     case ImportTakenBack = 'import-taken-back';
+    case Erased = 'erased';
     case Restored = 'restored';
     case LinkMade = 'link-made';
     case LinkOpened = 'link-opened';
@@ -53,6 +54,7 @@ enum SecurityEventKind: string
         'exported' => 'data exported',
         'imported' => 'file imported',
         'import-taken-back' => 'import undone',
+        'erased' => 'personal data erased',
         'restored' => 'database restored',
         'link-made' => 'link created',
         'link-opened' => 'link opened',

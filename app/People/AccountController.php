@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Formats\Download;
 use App\History\SecurityLog;
 use App\History\Undo;
 use App\Models\Device;
@@ -15,6 +16,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** What is a person's own: the password, the devices they are signed in on, the keys. */
 final class AccountController extends Controller
@@ -54,6 +56,13 @@ final class AccountController extends Controller
 
         return redirect()->route('account')
             ->with('said', 'The new password is set. You are signed out on every other device.');
+    }
+
+    public function data(Request $request, OwnData $data): StreamedResponse
+    {
+        $person = self::person($request);
+
+        return Download::of($request, 'account.json', 'application/json', static fn () => $data->write($person));
     }
 
     /** Ends the session of one lost phone, and leaves the others. */

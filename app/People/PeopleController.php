@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\History\Erase;
 use App\History\FreshForm;
 use App\History\Undo;
 use App\Models\Crew;
@@ -98,6 +99,15 @@ final class PeopleController extends Controller
         return redirect()->route('people.index')
             ->with('said', "$person->name has left. What they did stays in the record.")
             ->with('undo', [route('people.back', $person), 'POST']);
+    }
+
+    /** Who they were; what they did stays in the record. */
+    public function erase(User $person): RedirectResponse
+    {
+        $this->authorize('erase', $person);
+        Erase::person($person);
+
+        return redirect()->route('people.index')->with('said', 'The personal data has been erased.');
     }
 
     public function back(User $person, Staff $staff): RedirectResponse

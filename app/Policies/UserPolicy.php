@@ -38,6 +38,11 @@ final class UserPolicy
         return $user->isPlanner() && $person->left_on !== null;
     }
 
+    public function erase(User $user, User $person): bool
+    {
+        return $user->isPlanner() && $person->left_on !== null;
+    }
+
     public function signOff(User $user, User $person): bool
     {
         return $user->id !== $person->id && ($user->isPlanner() || $user->leads($person->crew_id));

@@ -49,6 +49,7 @@ final class RolesTest extends FeatureTestCase
         ['kinds.find', 'get', 200, 200, 200, 200, 200],
         ['gardens.labels', 'get', 200, 200, 200, 200, 200],
         ['gardens.archive', 'post', 302, 403, 403, 403, 403],
+        ['gardens.erase-client', 'post', 302, 403, 403, 403, 403],
         ['gardens.back', 'post', 302, 403, 403, 403, 403],
         ['gardens.create', 'get', 200, 403, 403, 403, 403],
         ['gardens.store', 'post', 302, 403, 403, 403, 403],
@@ -137,6 +138,7 @@ final class RolesTest extends FeatureTestCase
         ['people.again', 'post', 403, 403, 403, 403, 403],
         ['people.leave', 'post', 302, 403, 403, 403, 403],
         ['people.back', 'post', 403, 403, 403, 403, 403],
+        ['people.erase', 'post', 403, 403, 403, 403, 403],
         ['post', 'get', 200, 403, 403, 403, 403],
         ['reports', 'get', 200, 403, 403, 403, 403],
         ['reports.store', 'post', 302, 403, 403, 403, 403],
@@ -168,6 +170,7 @@ final class RolesTest extends FeatureTestCase
         ['account.keys', 'put', 302, 302, 302, 302, 302],
         ['account.end', 'delete', 404, 404, 404, 404, 404],
         ['account.everywhere', 'post', 302, 302, 302, 302, 302],
+        ['account.data', 'get', 200, 200, 200, 200, 200],
         ['account.code', 'post', 302, 302, 302, 302, 302],
         // Nothing is set up: SecondStepTest.
         ['account.code.confirm', 'put', 403, 403, 403, 403, 403],

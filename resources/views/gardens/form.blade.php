@@ -93,4 +93,14 @@
                 class="btn btn-quiet">Archive {{ $garden->name }}</button></form>
         @endcan
     @endif
+    @if ($garden->exists)
+        @can('archive', $garden)
+            <details class="mt-3"><summary>Erase the client's data</summary>
+                <p class="to-56">Name, e-mail address, telephone, wishes, messages and letters are erased for good, and
+                    the client's page is closed. The garden and its record stay; so do names in notes, and in backups
+                    made before.</p>
+                <form method="post" action="{{ route('gardens.erase-client', $garden) }}">@csrf<button
+                    class="btn btn-quiet">Erase {{ $garden->client }}</button></form></details>
+        @endcan
+    @endif
 </x-layout>

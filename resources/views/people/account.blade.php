@@ -79,6 +79,9 @@
             value="{{ $person->keys ? 0 : 1 }}"><button class="btn btn-quiet">{{ $person->keys
             ? 'Switch single keys off' : 'Switch single keys on' }}</button></form>
         <p class="mt-4"><a href="{{ route('people.index') }}">Who works here</a></p>
+        <h2>Your data</h2>
+        <p>Everything kept about you, as a JSON file: your account, devices, sign-ins, logs, photos and changes.</p>
+        <p><a class="btn btn-quiet" href="{{ route('account.data') }}" download>Download your data</a></p>
         @can('leave', $person)
             <details><summary>Leave the firm</summary>
                 <p>You are signed out everywhere and can sign in no more. What you planned and logged stays in the

@@ -41,6 +41,11 @@
                         the record</span>
                     <span class="act">@can('bringBack', $person)<form method="post" action="{{ route('people.back',
                         $person) }}">@csrf<button class="btn btn-quiet">Bring back</button></form>@endcan</span>
+                    @can('erase', $person)<details class="erase"><summary>Erase personal data</summary>
+                        <p>Name, e-mail address, devices, sign-ins and letters are erased for good. What they did stays
+                            in the record; names in notes, and in backups made before, stay too.</p>
+                        <form method="post" action="{{ route('people.erase', $person) }}">@csrf<button
+                            class="btn btn-quiet">Erase {{ $person->name }}</button></form></details>@endcan
                 </li>
             @endforeach
         </ul>
