@@ -31,6 +31,9 @@ return [
     'hosts' => env('HOOK_HOSTS'),
     'proxies' => env('HOOK_PROXIES'),
 
+    // What backups are encrypted with; they are not where it is empty.
+    'backup_passphrase' => env('HOOK_BACKUP_PASSPHRASE'),
+
     // The firm's time zone: when its days begin, and what its clocks say.
     'time_zone' => env('HOOK_TIME_ZONE', 'Europe/London'),
 ];

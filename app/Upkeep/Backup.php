@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use PDO;
 use RuntimeException;
+use SensitiveParameter;
 use Throwable;
 use ZipArchive;
 
@@ -23,11 +24,12 @@ final readonly class Backup
     }
 
     /**
+     * @param  string  $passphrase  to encrypt it with; empty for none
      * @return list<string> what it holds, in words
      *
      * @throws RuntimeException where it cannot be written, or what was written is not sound
      */
-    public function make(string $to): array
+    public function make(string $to, #[SensitiveParameter] string $passphrase = ''): array
     {
         if (file_exists($to)) {
             throw new RuntimeException("$to is there already; a backup never takes the place of another");
@@ -43,12 +45,17 @@ final readonly class Backup
             [$files, $missing] = $this->pack($copy, "$to.part");
             // What cannot be read back is no backup.
             BackupFile::open("$to.part")->check();
-            if (! rename("$to.part", $to)) {
+            $made = "$to.part";
+            if ($passphrase !== '') {
+                EncryptedFile::encrypt($made, "$to.encrypted", $passphrase);
+                $made = "$to.encrypted";
+            }
+            if (! rename($made, $to)) {
                 throw new RuntimeException("$to cannot be written");
             }
         } finally {
             umask($old);
-            foreach ([$copy, "$to.part"] as $left) {
+            foreach ([$copy, "$to.part", "$to.encrypted"] as $left) {
                 is_file($left) && unlink($left);
             }
         }

@@ -208,7 +208,7 @@ final readonly class Doctor
         foreach ([
             ...($ours === null ? [] : [$ours, "$ours-wal", ...(array) glob("$ours.before-*")]),
             base_path('.env'), ...(array) glob(storage_path('logs/*.log')),
-            ...(array) glob(storage_path('backups/*.zip')),
+            ...(array) glob(storage_path('backups/*.zip*')),
             ...array_slice((array) glob(storage_path('framework/sessions/*')), 0, self::LOOKED_AT),
             ...array_slice((array) glob(Storage::disk('local')->path('photos/*.jpg')), 0, self::LOOKED_AT),
         ] as $file) {
@@ -314,7 +314,7 @@ final readonly class Doctor
     /** @return array{?string, string} */
     private function backups(): array
     {
-        $files = (array) glob(storage_path('backups/*.zip'));
+        $files = (array) glob(storage_path('backups/*.zip*'));
         $last = $files === [] ? 0 : (int) max(array_map(
             static fn (mixed $file): int => (int) filemtime((string) $file), $files,
         ));

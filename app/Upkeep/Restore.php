@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use PDO;
 use RuntimeException;
+use SensitiveParameter;
 use SQLite3;
 use Throwable;
 
@@ -33,7 +34,7 @@ final class Restore
      *
      * @throws RuntimeException where the backup is not whole or cannot be put in place; `$done` says whether it was
      */
-    public function from(string $backup, Closure $tell): array
+    public function from(string $backup, Closure $tell, #[SensitiveParameter] string $passphrase = ''): array
     {
         $ours = DatabaseFile::ours() ?? throw new RuntimeException(
             'a backup cannot be restored straight into PostgreSQL: restore it into an SQLite file, with '
@@ -44,6 +45,14 @@ final class Restore
         $lock = $this->alone("$new.lock");
         try {
             self::clear($new);
+            if (EncryptedFile::is($backup)) {
+                $tell('decrypting the backup');
+                $passphrase !== '' || throw new RuntimeException(
+                    "$backup is encrypted: set HOOK_BACKUP_PASSPHRASE in .env to what it was made with",
+                );
+                EncryptedFile::decrypt($backup, "$new.zip", $passphrase);
+                $backup = "$new.zip";
+            }
             $tell('checking the backup');
             $file = BackupFile::open($backup);
             $this->room($file, $ours);
@@ -274,7 +283,7 @@ final class Restore
 
     private static function clear(string $new): void
     {
-        foreach (['', '-wal', '-shm', '-journal'] as $part) {
+        foreach (['', '-wal', '-shm', '-journal', '.zip'] as $part) {
             is_file($new.$part) && unlink($new.$part);
         }
     }

@@ -60,6 +60,35 @@ final class UpkeepTest extends TestCase
         self::assertStringEndsWith('hook-20990102-000000.zip', (string) $kept[1]);
     }
 
+    public function test_a_backup_is_encrypted_with_a_passphrase_and_read_by_it_alone(): void
+    {
+        $this->picture();
+        $made = $this->hook(['backup', 'firm.zip.enc'], 'three wet gloves');
+        self::assertSame(0, $made->getExitCode(), $made->getErrorOutput());
+        $file = "$this->folder/firm.zip.enc";
+        self::assertSame('0600', substr(sprintf('%o', fileperms($file)), -4));
+        $bytes = (string) file_get_contents($file);
+        foreach (['SQLite format', 'Weir House', 'about.json', 'PK'."\x03\x04"] as $plain) {
+            self::assertStringNotContainsString($plain, $bytes);
+        }
+        self::assertSame([], array_values(array_diff(
+            (array) glob("$this->folder/firm.zip.enc*"), [$file],
+        )), 'nothing of it lies there in clear');
+        $this->firm()->exec("update gardens set name = 'Changed since'");
+        $refused = ['' => 'is encrypted: set HOOK_BACKUP_PASSPHRASE', 'two wet gloves' => 'the passphrase is wrong'];
+        foreach ($refused as $passphrase => $says) {
+            $back = $this->hook(['restore', 'firm.zip.enc'], $passphrase);
+            self::assertSame(1, $back->getExitCode());
+            self::assertStringContainsString($says, $back->getErrorOutput());
+            self::assertStringContainsString('Nothing was changed', $back->getErrorOutput());
+        }
+        self::assertSame('Changed since', $this->garden($this->file()));
+        $back = $this->hook(['restore', 'firm.zip.enc'], 'three wet gloves');
+        self::assertSame(0, $back->getExitCode(), $back->getErrorOutput());
+        self::assertSame('Weir House', $this->garden($this->file()));
+        self::assertSame([], glob("$this->folder/*.restoring*"));
+    }
+
     public function test_a_backup_comes_back_and_what_was_there_is_kept_beside(): void
     {
         $picture = $this->picture();
@@ -410,9 +439,10 @@ final class UpkeepTest extends TestCase
     }
 
     /** @param  list<string>  $arguments */
-    private function hook(array $arguments): Process
+    private function hook(array $arguments, string $passphrase = ''): Process
     {
         $run = $this->process([dirname(__DIR__, 2).'/hook', ...$arguments]);
+        $run->setEnv([...$run->getEnv(), 'HOOK_BACKUP_PASSPHRASE' => $passphrase]);
         $run->run();
 
         return $run;

@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Support\Today;
 use App\Support\Trouble;
 use App\Upkeep\Backup;
+use App\Upkeep\EncryptedFile;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
 use RuntimeException;
@@ -24,12 +25,17 @@ final class BackupCommand extends Command
         $file = $this->argument('file');
         $folder = storage_path('backups');
         $given = is_string($file);
+        $passphrase = config('hook.backup_passphrase');
+        $passphrase = is_string($passphrase) ? $passphrase : '';
         if (! $given) {
             @mkdir($folder, 0700, true);
-            $file = sprintf('%s/hook-%s.zip', $folder, Today::local(Carbon::now())->format('Ymd-His'));
+            $file = sprintf(
+                '%s/hook-%s.zip%s', $folder, Today::local(Carbon::now())->format('Ymd-His'),
+                $passphrase === '' ? '' : EncryptedFile::ENDING,
+            );
         }
         try {
-            $holds = $backup->make((string) $file);
+            $holds = $backup->make((string) $file, $passphrase);
         } catch (Throwable $fault) {
             $says = $fault::class === RuntimeException::class ? $fault->getMessage() : Trouble::inWords($fault);
             $this->output->getErrorStyle()->writeln("hook: $says");
@@ -37,7 +43,7 @@ final class BackupCommand extends Command
             return self::FAILURE;
         }
         // The one just made stays whatever its name says: a clock may be behind.
-        $others = array_diff((array) glob("$folder/hook-*.zip"), [$file]);
+        $others = array_diff((array) glob("$folder/hook-*.zip*"), [$file]);
         rsort($others);
         foreach ($given ? [] : array_slice($others, max(0, (int) $this->option('keep') - 1)) as $old) {
             unlink((string) $old);

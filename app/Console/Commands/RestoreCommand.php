@@ -23,10 +23,12 @@ final class RestoreCommand extends Command
     {
         $file = $this->argument('file');
         $errors = $this->output->getErrorStyle();
+        $passphrase = config('hook.backup_passphrase');
         try {
             $done = $restore->from(
                 is_string($file) ? $file : '',
                 fn (string $step) => $this->line("  $step"),
+                is_string($passphrase) ? $passphrase : '',
             );
         } catch (Throwable $fault) {
             $errors->writeln('hook: '.self::said($fault).'. '.($restore->done
