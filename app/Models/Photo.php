@@ -63,6 +63,17 @@ final class Photo extends Model
         return "photos/$this->uuid.jpg";
     }
 
+    /** A small copy for lists, made when it is first looked at; it is in no backup. */
+    public function smallPath(): string
+    {
+        return "thumbnails/$this->uuid.jpg";
+    }
+
+    public function deleteFiles(): void
+    {
+        Storage::disk('local')->delete([$this->path(), $this->smallPath()]);
+    }
+
     /** @return BelongsTo<VisitTask, $this> */
     public function task(): BelongsTo
     {

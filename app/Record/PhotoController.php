@@ -17,11 +17,15 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Throwable;
 
 /** Pictures come last and one by one: what was said of the plant never waits for them. */
 final class PhotoController extends Controller
 {
     private const MOST_KB = 15 * 1024;
+
+    /** Points on the longer side of a small copy: what a list shows, on a screen of twice the points. */
+    private const SMALL = 480;
 
     public function store(Request $request, KeepPhoto $photos): JsonResponse
     {
@@ -49,14 +53,33 @@ final class PhotoController extends Controller
         return response()->json(['state' => 'kept']);
     }
 
-    public function show(Photo $photo): BinaryFileResponse
+    public function show(Request $request, Photo $photo): BinaryFileResponse
     {
         $disk = Storage::disk('local');
         abort_unless($disk->exists($photo->path()), 404);
+        $path = $request->boolean('small') ? self::small($photo) : $photo->path();
 
-        return response()->file($disk->path($photo->path()), [
+        return response()->file($disk->path($path), [
             'Cache-Control' => 'private, max-age=31536000, immutable', 'X-Content-Type-Options' => 'nosniff',
         ]);
+    }
+
+    /** The path of the small copy; of the picture itself where none can be made, on a full disk say. */
+    private static function small(Photo $photo): string
+    {
+        $disk = Storage::disk('local');
+        [$from, $to] = [$photo->path(), $photo->smallPath()];
+        try {
+            if (! $disk->exists($to) || $disk->lastModified($to) < $disk->lastModified($from)) {
+                $disk->put($to, PlainPicture::of($disk->path($from), self::SMALL)->jpeg);
+            }
+        } catch (Throwable $fault) {
+            report($fault);
+
+            return $from;
+        }
+
+        return $to;
     }
 
     /** Whoever took it takes it back, and the planner. */
@@ -67,7 +90,7 @@ final class PhotoController extends Controller
         $user = $request->user();
         abort_unless($photo->taken_by === $user->id || $user->isPlanner(), 403);
         $photo->delete();
-        Storage::disk('local')->delete($photo->path());
+        $photo->deleteFiles();
 
         return response()->json(['state' => 'gone']);
     }

@@ -33,8 +33,12 @@ final readonly class PlainPicture
     {
     }
 
-    /** @throws ValidationException where the file is no picture, or too large a one */
-    public static function of(string $path): self
+    /**
+     * @param  int  $most  points on the longer side
+     *
+     * @throws ValidationException where the file is no picture, or too large a one
+     */
+    public static function of(string $path, int $most = self::KEPT): self
     {
         // It warns of what is no picture, and says so by its answer as well.
         $size = @getimagesize($path);
@@ -51,7 +55,7 @@ final readonly class PlainPicture
         if ($read === false) {
             throw self::refused('That is no picture.');
         }
-        $drawn = self::turned(self::drawn($read), self::orientation($path, $size[2]));
+        $drawn = self::turned(self::drawn($read, $most), self::orientation($path, $size[2]));
         ob_start();
         imagejpeg($drawn, null, self::QUALITY);
 
@@ -59,10 +63,10 @@ final readonly class PlainPicture
     }
 
     /** On white, where it is seen through. */
-    private static function drawn(GdImage $read): GdImage
+    private static function drawn(GdImage $read, int $most): GdImage
     {
         [$width, $height] = [imagesx($read), imagesy($read)];
-        $scale = min(1.0, self::KEPT / max($width, $height));
+        $scale = min(1.0, $most / max($width, $height));
         [$keptWidth, $keptHeight] = [max(1, (int) round($width * $scale)), max(1, (int) round($height * $scale))];
         $drawn = imagecreatetruecolor($keptWidth, $keptHeight);
         imagefill($drawn, 0, 0, 0xFFFFFF);

@@ -429,9 +429,15 @@ final class EntriesTest extends FeatureTestCase
         self::assertNotFalse($drawn);
         self::assertGreaterThan(200, imagecolorat($drawn, 10, 3) >> 16 & 255);
         self::assertLessThan(60, imagecolorat($drawn, 10, 36) >> 16 & 255);
-        // Larger than a cut can be told by.
+        // Larger than a cut can be told by; in a list it is smaller still.
         $large = $kept(self::jpeg(3000, 1000));
         self::assertSame([2048, 683], [$large->width, $large->height]);
+        $this->get("/photos/$large->uuid?small=1")->assertOk();
+        $small = getimagesize(Storage::disk('local')->path($large->smallPath()));
+        self::assertSame([480, 160], array_slice((array) $small, 0, 2));
+        $this->get("/photos/$large->uuid?small=1")->assertOk();
+        $this->deleteJson("/photos/$large->uuid")->assertOk();
+        Storage::disk('local')->assertMissing([$large->path(), $large->smallPath()]);
     }
 
     /** @return array<string, array{string, string}> */
