@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\DB;
 /** The way to a client's own page: one at a time, signed by its being unguessable, and revocable. */
 final readonly class ClientLinks
 {
-    /** A garden that is put away takes its client's page with it. */
+    /** Archiving a garden closes its client's page. */
     public static function start(): void
     {
         Garden::updated(static function (Garden $garden): void {

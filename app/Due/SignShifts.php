@@ -51,8 +51,8 @@ final readonly class SignShifts
     }
 
     /**
-     * Weighs whoever is near a sign that was noted since, or all where the book expects other days. Where two are at
-     * it, the later has read all that the earlier has, and wins.
+     * Weighs the gardens near recent changes, or all gardens when the expected days have changed. If two processes do
+     * it at once, the one that began later has read everything the other has, and wins.
      */
     public function weigh(Firm $firm): void
     {
@@ -76,7 +76,7 @@ final readonly class SignShifts
             $isLast = $number === array_key_last($parts);
             $isMine = DB::transaction(
                 static function () use ($firmRow, $mine, $by, $marks, $moved, $number, $part, $isLast): bool {
-                    // The first statement writes: from here on nobody can take over.
+                    // Writing first takes the lock: from here on no other process can take over.
                     $ours = $firmRow->clone()->where('signs_weigher', $mine)
                         ->update($isLast ? ['signs_weigher' => null, ...$by] : ['signs_weigher' => $mine]);
                     if ($ours === 0) {
@@ -97,7 +97,7 @@ final readonly class SignShifts
     }
 
     /**
-     * Weighs gardens that were changed, and only these, so that who changed them need not wait for their neighbours.
+     * Weighs only the changed gardens, so that the request that changed them need not wait for their neighbours.
      *
      * @param  list<int>  $gardens
      */
@@ -121,7 +121,7 @@ final readonly class SignShifts
         [$late, $moved] = $this->lateness(self::signsOf($marks));
         $found = $this->found($hearing, $late);
         DB::transaction(static function () use ($marks, $moved, $found): void {
-            // What the worker has taken in hand meanwhile it writes itself, from all that this page has read.
+            // If a worker is weighing, it will write these gardens itself, from at least as recent a state.
             if (SignsToWeigh::hold($marks) && DB::table('firms')->whereNotNull('signs_weigher')->doesntExist()) {
                 self::keep($moved, $found);
                 SignsToWeigh::done(array_values(array_filter(
@@ -140,7 +140,7 @@ final readonly class SignShifts
 
     /**
      * @param  list<stdClass>  $marks
-     * @return Builder<Observation> signs of the gardens that were changed
+     * @return Builder<Observation> the signs of the changed gardens
      */
     private static function signsOf(array $marks): Builder
     {
@@ -237,9 +237,9 @@ final readonly class SignShifts
     }
 
     /**
-     * What the gardens' seasons come to, where it is not what is kept.
+     * The gardens' seasons that differ from what is stored.
      *
-     * @param  list<Hearing>  $hearing  gardens, and the season of which they hear; of all where it is null
+     * @param  list<Hearing>  $hearing  gardens with the season concerned; null for all seasons
      * @param  array<int, ?int>  $late  how late signs are by today's book, by their number
      * @return list<Weighed>
      */

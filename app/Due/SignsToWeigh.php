@@ -10,18 +10,18 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 
 /**
- * Where signs were noted or taken back, or gardens moved, and who is near has not been weighed yet. It is written with
- * the sign itself, so that nothing is forgotten; the weighing follows once the sign is kept and nobody waits for it.
+ * Pending work for `SignShifts`: where signs were noted or removed, or gardens moved. A row is written in the same
+ * transaction as the change, so that nothing is forgotten; the weighing follows after the commit.
  */
 final class SignsToWeigh
 {
-    /** So many gardens are weighed by the page that changed them; more are left to the worker. */
+    /** Gardens weighed by the request that changed them; the rest is left to the worker. */
     private const AT_ONCE = 12;
 
-    /** @var array<int, int> gardens this request has changed */
+    /** @var array<int, int> ids of the gardens this request has changed */
     private array $changed = [];
 
-    /** A sign was noted or taken back in a garden: whoever is near enough hears of it. */
+    /** A sign was noted or removed in a garden: it counts for all gardens within reach. */
     public function noted(Garden $at, int $season): void
     {
         $this->add($at->id, [[$at->latitude, $at->longitude, $season]]);
@@ -37,7 +37,7 @@ final class SignsToWeigh
     {
         $place = [$garden->latitude, $garden->longitude];
         $places = match (true) {
-            // A garden that has seen nothing tells nobody anything.
+            // Without signs of its own it affects no neighbour.
             $garden->observations()->doesntExist() => [[null, null]],
             $before === null || $before === $place => [$place],
             default => [$place, $before],
@@ -66,10 +66,10 @@ final class SignsToWeigh
     }
 
     /**
-     * Holds them in the transaction that writes what they came to.
+     * Locks the rows for the rest of the transaction.
      *
      * @param  non-empty-list<stdClass>  $marks
-     * @return bool false where another has dealt with any of them
+     * @return bool false if another process has already dealt with any of them
      */
     public static function hold(array $marks): bool
     {
@@ -97,7 +97,7 @@ final class SignsToWeigh
         DB::afterCommit($this->weighChanged(...));
     }
 
-    /** The gardens that were changed themselves are looked at next: they do not wait for the worker. */
+    /** The changed gardens themselves are looked at next, so they do not wait for the worker. */
     private function weighChanged(): void
     {
         $changed = array_slice($this->changed, 0, self::AT_ONCE);

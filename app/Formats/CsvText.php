@@ -10,7 +10,7 @@ final readonly class CsvText
     /** What a spreadsheet would take for a formula is written with an apostrophe before it, and read without. */
     private const FORMULA = '/^[=+\-@\t\r](?!\d+(?:\.\d+)?$)/';
 
-    /** The same behind a semicolon, where another country's spreadsheet begins a new cell. */
+    /** The same after a semicolon, which is the separator in some locales. */
     private const BEHIND_SEMICOLON = "/(;\\s*)('*[=+\\-@])/";
 
     /** @param  array<array-key, scalar|null>  $cells */

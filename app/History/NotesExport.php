@@ -9,7 +9,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Notes who takes data of the firm out, and what. */
+/** Logs who exports data, and what. */
 final readonly class NotesExport
 {
     /** @param  Closure(Request): Response  $next */

@@ -14,10 +14,10 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Log;
 
-/** Notes security events twice: for the planner in the database, and as a line of JSON in a file of its own. */
+/** Writes security events to the database, for the planner, and as JSON lines to their own log file. */
 final readonly class SecurityLog
 {
-    /** @param  ?User  $by  whoever is signed in, where left out */
+    /** @param  ?User  $by  defaults to whoever is signed in */
     public static function note(
         SecurityEventKind $kind,
         ?User $by = null,
@@ -38,7 +38,7 @@ final readonly class SecurityLog
         Log::channel('security')->info($kind->value, array_filter([
             ...$facts, 'at' => $facts['at']->toIso8601ZuluString(), 'kind' => null,
         ], static fn (mixed $fact): bool => $fact !== null));
-        // Where the database is held by others, the line is there all the same.
+        // If the database is busy, the line in the file remains.
         Quietly::write(static fn () => SecurityEvent::query()->create($facts));
     }
 }

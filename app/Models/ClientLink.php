@@ -26,7 +26,7 @@ final class ClientLink extends Model
 {
     public const UPDATED_AT = null;
 
-    /** A year, and until the next season's letter has come. */
+    /** A year and a month: until the next season's letter. */
     private const OPEN_DAYS = 395;
 
     protected $fillable = ['garden_id', 'digest', 'made_by', 'seen_at'];
@@ -42,14 +42,14 @@ final class ClientLink extends Model
         return Today::of($this->created_at ?? Carbon::now())->plus(self::OPEN_DAYS);
     }
 
-    /** @return Builder<self> those that open anything: of a garden that is worked in, and no older than a season */
+    /** @return Builder<self> links that still work: recent, and of gardens that are not archived */
     public static function open(): Builder
     {
         return self::query()->where('created_at', '>', Carbon::now()->subDays(self::OPEN_DAYS))
             ->whereHas('garden', static fn (Builder $garden) => $garden->whereNull('archived_on'));
     }
 
-    /** Those that open nothing any more. */
+    /** Deletes expired links. */
     public static function forgetOld(): void
     {
         self::query()->where('created_at', '<=', Carbon::now()->subDays(self::OPEN_DAYS))->delete();

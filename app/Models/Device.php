@@ -24,7 +24,7 @@ final class Device extends Model
     /** It is told only so often that it is still used. */
     private const SEEN_MINUTES = 60;
 
-    /** Hours away, and days since signing in, after which a computer is signed out; and days of a phone. */
+    /** Hours without use, and days since sign-in, after which a computer is signed out; days for a phone. */
     private const AWAY_HOURS = 12;
 
     private const COMPUTER_DAYS = 14;
@@ -54,7 +54,7 @@ final class Device extends Model
         };
     }
 
-    /** Whether somebody was away from it for so long, or signed in so long ago, that they sign in again. */
+    /** Whether its session has timed out. */
     public function isOver(): bool
     {
         [$days, $away] = $this->kind === 'computer'

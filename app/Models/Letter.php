@@ -25,7 +25,7 @@ final class Letter extends Model
 {
     public const UPDATED_AT = null;
 
-    /** No link in a letter that opens anything by itself is good for longer. */
+    /** Days for which the full text is kept; invitations expire by then. */
     private const WHOLE_DAYS = 14;
 
     private const FOLDER = 'post';
@@ -39,8 +39,8 @@ final class Letter extends Model
     }
 
     /**
-     * Takes a letter in. What opens an account or a page stands in a file beside the database for as long as it is
-     * good, and in no backup.
+     * Stores a letter without its sign-in and client links. The full text is kept in a file outside the database, so
+     * that no backup has it.
      *
      * @param  array{channel: string, to: string, subject: string, body: string, is_private?: bool}  $said
      */
@@ -54,7 +54,7 @@ final class Letter extends Model
         return $letter;
     }
 
-    /** As it went out; without its links once they are old. */
+    /** The full text, or without links once the file has gone. */
     public function whole(): string
     {
         $disk = Storage::disk('local');
@@ -78,7 +78,7 @@ final class Letter extends Model
         }
     }
 
-    /** Among the office's own files. */
+    /** Path of the full text on the local disk. */
     public function file(): string
     {
         return self::FOLDER."/$this->id.txt";

@@ -77,8 +77,8 @@ final class User extends Authenticatable
     }
 
     /**
-     * Under which a phone keeps what this person said until it is sent: the office tells it to nobody else, so that a
-     * phone that is handed on shows nothing of theirs.
+     * The key with which a phone encrypts this person's unsent entries. Only they receive it, so that nobody else can
+     * read them on a shared phone.
      *
      * @return string 32 bytes in base64
      */

@@ -14,13 +14,13 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 
-/** Somebody comes in: by the password, or by the password and a code. */
+/** What follows a successful sign-in, with or without a second step. */
 final readonly class Arrival
 {
-    /** In the session of a planner who has still to set a code up. */
+    /** Session key: a planner who still has to set up two-step sign-in. */
     public const CODE_DUE = 'code-due';
 
-    /** Whoever only opened the door, and asked for no page in particular, is taken to where the day begins. */
+    /** Redirects to the page that was asked for, or to the person's home page. */
     public static function of(Request $request, User $user): RedirectResponse
     {
         if (KnownBrowsers::name($request, $user->email) === null) {

@@ -6,10 +6,10 @@ namespace App\People;
 
 use SensitiveParameter;
 
-/** The passwords that are tried first, as `resources/words/compile.mjs` wrote them. */
+/** The set of common passwords compiled by `resources/words/compile.mjs`. */
 final readonly class CommonPasswords
 {
-    /** Of each stands so much of its SHA-256. */
+    /** Bytes of each SHA-256 that are stored. */
     private const BYTES = 5;
 
     public static function has(#[SensitiveParameter] string $word): bool

@@ -11,12 +11,12 @@ use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Validation\ValidationException;
 
-/** The password somebody has now, asked for before what only they may change; it is not tried without end. */
+/** Asks for the current password before a sensitive change; attempts are limited. */
 final readonly class CurrentPassword
 {
     private const TRIES = 6;
 
-    /** @throws ValidationException beside the field, where it is not the one or was tried too often */
+    /** @throws ValidationException for the field, if it is wrong or was tried too often */
     public function hold(Request $request, string $field): void
     {
         /** @var User $person nobody is asked who is not signed in */
@@ -32,7 +32,7 @@ final readonly class CurrentPassword
         if ($said === '') {
             throw ValidationException::withMessages([$field => 'Type the password you have now.']);
         }
-        // Counted before it is looked at: many at once are no way round.
+        // Counted before it is checked, so that parallel requests are limited too.
         RateLimiter::hit($tries, LoginController::WHILE_S);
         if (! Hash::check($said, $person->password)) {
             throw ValidationException::withMessages([$field => 'That is not the password you have now.']);

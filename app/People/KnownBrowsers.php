@@ -10,19 +10,19 @@ use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Str;
 
 /**
- * Browsers in which somebody has signed in before, by a cookie that only the office can read and write. In them a
- * stranger who tries one's address keeps nobody out, and a sign-in in any other is told to its person.
+ * Remembers in an encrypted cookie who has signed in on a browser. Failed attempts elsewhere do not lock these people
+ * out here, and a sign-in on any other browser is reported to them.
  */
 final readonly class KnownBrowsers
 {
     private const COOKIE = 'hook_known';
 
-    /** People who share one browser, at the most; a crew with one phone. */
+    /** At most so many people share a browser: a crew with one phone. */
     private const PEOPLE = 12;
 
     private const KEPT_MINUTES = 400 * 24 * 60;
 
-    /** @return ?string what this browser is called for this address; null where nobody has signed in with it here */
+    /** @return ?string this browser's id for the address; null if nobody has signed in with it here */
     public static function name(Request $request, string $address): ?string
     {
         return self::names($request)[self::digest($address)] ?? null;

@@ -48,7 +48,7 @@ final class LoginController extends Controller
         return [...$request->only('email', 'password'), 'left_on' => null];
     }
 
-    /** No device is remembered beyond its session: how long that lasts, `Device` says. */
+    /** There is no "remember me": `Device` says how long a session lasts. */
     protected function attemptLogin(Request $request): bool
     {
         $request->session()->forget(SecondStepController::ASKED);

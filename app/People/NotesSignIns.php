@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Hash;
 
-/** Opens and closes devices as people come and go, and notes both, and whoever did not get in. */
+/** Listens to authentication events: opens and closes devices, and writes the security log. */
 final readonly class NotesSignIns
 {
     public static function start(): void
@@ -40,14 +40,14 @@ final readonly class NotesSignIns
                 // The password was right; a code is asked for as well.
                 return;
             }
-            // As much work as for somebody who works here, whose password was looked at: nobody learns it by waiting.
+            // As much work as for a known address, so that response times tell nothing.
             $failed->user === null && Hash::make('nobody');
             SecurityLog::note(
                 SecurityEventKind::SignInFailed, about: $failed->user instanceof User ? $failed->user : null,
             );
         });
         Event::listen(Lockout::class, static function (Lockout $lockout): void {
-            // However often a locked door is rattled, it was locked once.
+            // One entry per lock-out, however many attempts follow.
             $network = Network::of((string) $lockout->request->ip());
             $address = mb_strtolower(Asked::text($lockout->request, 'email'));
             if (Cache::add('locked-out|'.hash('xxh128', "$address $network"), 1, LoginController::WHILE_S)) {

@@ -69,7 +69,7 @@ final class ResetPasswordController extends Controller
         $user->joined_at ??= Carbon::now();
         $user->shutDoor();
         SecurityLog::note(SecurityEventKind::PasswordChanged, $user, says: 'by the link of a letter');
-        // Whoever reads the letters has not got the phone: a code is asked for all the same.
+        // The letter does not replace the second step.
         if ($user->code_since === null) {
             Auth::login($user);
         }
@@ -78,7 +78,7 @@ final class ResetPasswordController extends Controller
     /** The same answer whether the address is known or the link has run out. */
     protected function sendResetFailedResponse(Request $request, string $response): RedirectResponse
     {
-        // As much work as where a link was looked at: nobody learns by waiting who works here, or asked for a letter.
+        // As much work as checking a token, so that response times tell nothing.
         if ($response === Password::INVALID_USER || ! self::wasAsked(Asked::text($request, 'email'))) {
             Hash::make('nobody');
         }

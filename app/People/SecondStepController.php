@@ -50,7 +50,7 @@ final class SecondStepController extends Controller
                 max(1, (int) ceil(RateLimiter::availableIn($tries) / 60)),
             )]);
         }
-        // Counted before it is looked at: many at once are no way round.
+        // Counted before it is checked, so that parallel requests are limited too.
         RateLimiter::hit($tries, LoginController::WHILE_S);
         if (! SecondStep::takes($person, Asked::text($request, 'code'))) {
             SecurityLog::note(SecurityEventKind::CodeFailed, about: $person);

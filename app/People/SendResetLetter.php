@@ -14,8 +14,8 @@ use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Support\Facades\Password;
 
 /**
- * Writes to whoever asked for a new password, if anybody signs in with that address. The queue does it, so that asking
- * takes as long for a stranger's address as for a colleague's.
+ * Sends the password reset letter if the address is known. It runs on the queue, so that the request takes equally long
+ * for known and unknown addresses.
  */
 final class SendResetLetter implements ShouldBeEncrypted, ShouldQueue
 {

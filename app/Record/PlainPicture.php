@@ -8,22 +8,22 @@ use GdImage;
 use Illuminate\Validation\ValidationException;
 
 /**
- * A picture drawn anew from its points: what else came with it, the place it was taken at or a program behind its end,
- * stays behind. It is turned as it was held, and no larger than a cut can be told by.
+ * A picture re-encoded from its pixels, without metadata or anything appended to the file. It is rotated as the camera
+ * was held, and scaled down.
  */
 final readonly class PlainPicture
 {
     private const TYPES = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
 
-    /** More than any phone in a pocket takes; what is said to be larger is not unpacked. */
+    /** Pixels; larger pictures are refused before they are decoded. */
     private const MOST_POINTS = 50_000_000;
 
-    /** Points on the longer side of what is kept. */
+    /** Pixels on the longer side of what is stored. */
     private const KEPT = 2048;
 
     private const QUALITY = 82;
 
-    /** What an EXIF orientation asks for: a turn to the left in degrees, and a flip after it. */
+    /** By EXIF orientation: degrees counterclockwise, and a flip afterwards. */
     private const TURNS = [
         2 => [0, IMG_FLIP_HORIZONTAL], 3 => [180, null], 4 => [0, IMG_FLIP_VERTICAL],
         5 => [270, IMG_FLIP_HORIZONTAL], 6 => [270, null], 7 => [90, IMG_FLIP_HORIZONTAL], 8 => [90, null],
@@ -34,7 +34,7 @@ final readonly class PlainPicture
     }
 
     /**
-     * @param  int  $most  points on the longer side
+     * @param  int  $most  pixels on the longer side
      *
      * @throws ValidationException where the file is no picture, or too large a one
      */
@@ -62,7 +62,7 @@ final readonly class PlainPicture
         return new self((string) ob_get_clean(), imagesx($drawn), imagesy($drawn));
     }
 
-    /** On white, where it is seen through. */
+    /** Transparent parts become white. */
     private static function drawn(GdImage $read, int $most): GdImage
     {
         [$width, $height] = [imagesx($read), imagesy($read)];
@@ -77,7 +77,7 @@ final readonly class PlainPicture
 
     private static function orientation(string $path, int $type): int
     {
-        // What is wrong with the notes beside a picture is no fault of the picture.
+        // Broken metadata does not make the picture unusable.
         $notes = $type === IMAGETYPE_JPEG ? @exif_read_data($path) : false;
         $said = is_array($notes) ? $notes['Orientation'] ?? 1 : 1;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-/** Whoever has one number of a network has its neighbours too: 256 of the old sort, 2^64 of the new. */
+/** The network of an address, since one person usually has more than one: /24 for IPv4, /64 for IPv6. */
 final readonly class Network
 {
     /** @return string as "192.0.2.0/24" or "2001:db8:1:2::/64"; what is no address stays as it is */

@@ -24,11 +24,7 @@ final readonly class OutsideLink
         return Str::random(40);
     }
 
-    /**
-     * A letter as it may be kept: whatever opens somebody's account or page stands in the letter alone.
-     *
-     * @return string the same text where nothing of the kind stands in it
-     */
+    /** Removes links that open an account, a client's page or a calendar. */
     public static function cut(string $text): string
     {
         return (string) preg_replace('~https?://\S+?/(new-password|welcome|client|calendar)/\S+~', self::CUT, $text);

@@ -24,7 +24,7 @@ final readonly class OwnHost
             abort(400);
         }
         abort_unless(in_array($host, self::known(), true), 400);
-        // "Back" leads to where somebody came from among our own pages, and never out of the house.
+        // "Back" follows the referrer only to our own pages.
         if (self::cameFrom($request) !== strtolower((string) $request->headers->get('Host'))) {
             $request->headers->remove('Referer');
         }
@@ -32,7 +32,7 @@ final readonly class OwnHost
         return $next($request);
     }
 
-    /** Host and port of the page somebody came from, as a browser names them. */
+    /** Host and port of the referrer. */
     private static function cameFrom(Request $request): string
     {
         $from = parse_url((string) $request->headers->get('Referer'));

@@ -9,14 +9,14 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Log;
 
 /**
- * Where a browser tells that a page wanted what pages may not (Content Security Policy Level 3, section 5.3). It is for
- * whoever runs the office, in the log of security events; anybody can send one, so that little of it is kept.
+ * Receives content policy violation reports (Content Security Policy Level 3, section 5.3) and writes them to the
+ * security log file. Anybody can send one, so that only a few short fields are kept.
  */
 final class PolicyReportController extends Controller
 {
     private const MOST_BYTES = 8_192;
 
-    /** Of what is told, by its name in a report. */
+    /** Fields of a report that are kept. */
     private const KEPT = ['effective-directive', 'blocked-uri', 'document-uri', 'source-file', 'line-number'];
 
     private const MOST_SIGNS = 200;

@@ -2,13 +2,13 @@ import { USER } from '../whose';
 import { fetchKey, forgetKey, keyOf, locks, lockText, unlockText } from './lock';
 import { lockAll } from './store';
 
-// A phone that is handed on: what the last person said and half said is put under their lock and their key is given up;
-// what the next one left here is theirs again.
+// When a phone changes hands, what the last person entered, drafts included, is encrypted and their key removed; what
+// the next person left here earlier is restored.
 
-/** Half-filled logs, clocks and ticks of before they were anybody's own: nobody can tell whose they are. */
+/** Drafts, clocks and ticks of earlier versions, which did not say whose they are. */
 const NOBODYS = /^(draft|clock|step)-/;
 
-/** Taps of before, which say whose they are. */
+/** Taps of earlier versions, which do say whose they are. */
 function shareOut(name) {
     for (const tap of JSON.parse(localStorage.getItem(name))) {
         const kept = `own-${tap.by ?? USER}-${name}`;
@@ -43,7 +43,7 @@ async function bringBack() {
     }
 }
 
-/** Somebody is here who was not here last. */
+/** Somebody else has signed in. */
 export async function takeOver() {
     const people = new Set(await (await locks()).getAllKeys('keys'));
     for (const name of Object.keys(localStorage)) {
@@ -62,7 +62,7 @@ export async function takeOver() {
     document.dispatchEvent(new CustomEvent('brought-back'));
 }
 
-/** Whoever is here signs out. */
+/** The person signs out. */
 export async function leave() {
     await putAway(USER);
     localStorage.removeItem('whose');

@@ -1,13 +1,13 @@
 import { openDB } from 'idb';
 import { USER } from '../whose';
 
-// What is said on a phone is its person's own, also where the phone is handed on. It lies here under a lock whose key
-// the office gives to that person alone: from their sign-in until they sign out, or until somebody else signs in.
+// Unsent entries and photos are encrypted with a key that the server gives only to the person who made them. The key is
+// on the phone from their sign-in until they sign out or somebody else signs in.
 
-/** What of a word is seen by whoever has the phone: that it waits, and for whom. */
+/** Fields that stay readable: that an entry is waiting, and whose it is. */
 const OPEN = ['seq', 'id', 'by', 'name', 'state'];
 
-/** What was damaged where it lay, or locked by a key the office gives no more: it is told, and can be thrown away. */
+/** An entry that is damaged, or whose key no longer exists: it is shown and can be thrown away. */
 const UNREADABLE = { state: 'refused', because: 'this phone can no longer read it' };
 
 let opening = null;
@@ -28,7 +28,7 @@ export function locks() {
     return opening;
 }
 
-/** The key of somebody who is signed in on this phone; null where there is none, as on a page that is not secure. */
+/** The key of a person; null if it is not on this phone, or the page is not served over TLS. */
 export async function keyOf(user) {
     if (!crypto.subtle || user === null) return null;
     if (!known.has(user)) {
@@ -39,14 +39,14 @@ export async function keyOf(user) {
     return known.get(user);
 }
 
-/** Asks the office for this person's key, once; false where it did not give it. */
+/** Fetches the signed-in person's key unless it is here already; false if the server did not give it. */
 export async function fetchKey() {
     if (!crypto.subtle || (await keyOf(USER))) return true;
     const answer = await fetch('/entries/who', { headers: { Accept: 'application/json' }, cache: 'no-store' });
     const told = answer.ok ? await answer.json() : null;
     if (told?.user !== USER) return false;
     const raw = Uint8Array.from(atob(told.key), sign => sign.charCodeAt(0));
-    // It can be used here, and not read.
+    // Scripts can use it but not read it.
     const key = await crypto.subtle.importKey('raw', raw, 'AES-GCM', false, ['encrypt', 'decrypt']);
     await (await locks()).put('keys', key, USER);
     known.set(USER, key);
@@ -69,7 +69,7 @@ export const lockText = (key, text) => lock(key, new TextEncoder().encode(text))
 
 export const unlockText = async (key, locked) => new TextDecoder().decode(await unlock(key, locked));
 
-/** A word or a photo as it lies on the phone; as it is where its person has no key here. */
+/** An entry or photo as it is stored: encrypted, or as it is where there is no key. */
 export async function shut(row) {
     const key = await keyOf(row.by);
     if (!key || row.locked) return row;
@@ -82,7 +82,7 @@ export async function shut(row) {
     return open;
 }
 
-/** The same as it was said; somebody else's stays locked. */
+/** The same decrypted; somebody else's stays encrypted. */
 export async function opened(row) {
     const key = row.locked && (await keyOf(row.by));
     if (!key) return row;
