@@ -49,6 +49,8 @@ async function planned(browser, baseURL, garden, plants = 3) {
     await desk.getByLabel('Crew').selectOption('Wren crew');
     const reason = desk.getByLabel(/^Reason/);
     if (await reason.isVisible()) await reason.fill('all in one go');
+    // What the common days come to moves the button while it is on its way.
+    await desk.waitForLoadState('networkidle');
     await desk.getByRole('button', { name: 'Plan the visit' }).click();
     await expect(desk.getByRole('status')).toContainText('The visit is planned');
     const sheet = new URL(desk.url()).pathname;

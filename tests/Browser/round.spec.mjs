@@ -29,6 +29,8 @@ test('the plant that closes soonest is planned at the desk, logged on the phone 
     await expect(desk.getByText(/is outside the days they share/)).toBeVisible();
     await expect(desk.getByRole('checkbox', { checked: true })).toHaveCount(1);
     await desk.getByLabel('Day of the visit').fill(TODAY);
+    // What the common days come to moves the button while it is on its way.
+    await desk.waitForLoadState('networkidle');
     await desk.getByRole('button', { name: 'Plan the visit' }).click();
     await expect(desk.getByRole('status')).toContainText('The visit is planned');
     const sheet = new URL(desk.url()).pathname;
