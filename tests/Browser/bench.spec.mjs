@@ -1,6 +1,8 @@
 import { expect, signIn, test } from './people.mjs';
 
 test('a plant is cut on the bench, looked at, undone, handed in and marked', async ({ page }) => {
+    // Keys are heard once the script is there.
+    const press = key => page.waitForLoadState('load').then(() => page.keyboard.press(key));
     await signIn(page, 'hand');
     await page.goto('/bench');
     await page.getByRole('link', { name: /^Lilac Left alone for two years/ }).click();
@@ -10,27 +12,27 @@ test('a plant is cut on the bench, looked at, undone, handed in and marked', asy
     await expect(page.getByText('In hand:')).toBeVisible();
     await expect(page.locator('.is-picked').first()).toBeVisible();
     // By key: the next one, and around the plant.
-    await page.keyboard.press(']');
+    await press(']');
     await expect(page).toHaveURL(/pick=\d+/);
-    await page.keyboard.press('2');
+    await press('2');
     await expect(page.getByRole('navigation', { name: 'Where you stand' }).locator('[aria-current]'))
         .toHaveText('From the east');
-    await page.keyboard.press('3');
+    await press('3');
     await expect(page).toHaveURL(/view=above/);
-    await page.keyboard.press('1');
+    await press('1');
     await page.getByText('Cuts to the whole plant').click();
     await page.getByRole('button', { name: 'All that is dead' }).click();
     await expect(page.locator('.bench-steps li')).toHaveText(/Take out all that is dead/);
     await page.getByRole('button', { name: 'Take it out' }).click();
     await expect(page.locator('.bench-steps li')).toHaveCount(2);
-    await page.keyboard.press('u');
+    await press('u');
     await expect(page.locator('.bench-steps li')).toHaveCount(1);
     // What lacks its number is told, and the cut before it stands.
-    await page.keyboard.press(']');
+    await press(']');
     await page.getByRole('button', { name: 'Cut it above that bud' }).click();
     await expect(page.getByRole('alert')).toContainText('Say how many buds stay');
     await expect(page.locator('.bench-steps li')).toHaveCount(1);
-    await page.keyboard.press('4');
+    await press('4');
     await expect(page.getByRole('link', { name: 'Show the cuts' })).toBeVisible();
     await page.getByRole('button', { name: 'Hand in' }).click();
     await expect(page.getByText('Choose the day it would be done on.')).toBeVisible();
@@ -41,7 +43,7 @@ test('a plant is cut on the bench, looked at, undone, handed in and marked', asy
     await expect(page.getByText('Left standing').first()).toBeVisible();
     await expect(page.locator('svg.portrait')).toHaveCount(2);
     await page.getByRole('slider').focus();
-    await page.keyboard.press('End');
+    await press('End');
     await expect(page.getByRole('navigation', { name: 'Which moment' }).locator('[aria-current]'))
         .toHaveText('Three years on');
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);

@@ -8,25 +8,27 @@ test('the moments of a plant are turned by key, thumb and slider, and all course
     const pictures = page.getByRole('img', { name: /as it stands: \d+ stems?/ });
     expect(await pictures.count()).toBeGreaterThanOrEqual(2);
     await expect(page.locator('.p-goes').first()).toBeVisible();
+    // Keys are heard once the script is there.
+    const press = key => page.waitForLoadState('load').then(() => page.keyboard.press(key));
     const moments = page.getByRole('navigation', { name: 'Which moment' });
     for (const link of await moments.getByRole('link').all()) {
         expect((await link.boundingBox()).height).toBeGreaterThanOrEqual(48);
     }
     await moments.getByRole('link', { name: 'At its next bloom' }).focus();
-    await page.keyboard.press('Enter');
+    await press('Enter');
     await expect(moments.locator('[aria-current]')).toHaveText('At its next bloom');
     await expect(page.locator('.p-flower').first()).toBeAttached();
-    await page.keyboard.press('6');
+    await press('6');
     await expect(moments.locator('[aria-current]')).toHaveText('Three years on');
     // The slider turns without a new page, and the link follows it.
     const slider = page.getByRole('slider');
     expect((await slider.boundingBox()).height).toBeGreaterThanOrEqual(48);
     await slider.focus();
-    await page.keyboard.press('Home');
+    await press('Home');
     await expect(moments.locator('[aria-current]')).toHaveText('As it stands');
     await expect(page).toHaveURL(/at=now/);
     await expect(page.locator('.p-goes').first()).toBeVisible();
-    await page.keyboard.press('ArrowRight');
+    await press('ArrowRight');
     await expect(moments.locator('[aria-current]')).toHaveText('After the cut');
     await page.reload();
     await expect(moments.locator('[aria-current]')).toHaveText('After the cut');

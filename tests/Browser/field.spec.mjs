@@ -489,11 +489,14 @@ test('a new version of the application sends what the one before kept', async ({
     try {
         appendFileSync('public/sw.js', '\n// a version later\n');
         await context.setOffline(false);
-        await page.evaluate(async () => {
-            const registration = await navigator.serviceWorker.ready;
-            await registration.update();
-            await window.changed;
-        });
+        // The old one may still have work under way: it is asked again until the new one has taken over.
+        await expect(async () => {
+            expect(await page.evaluate(async () => {
+                const update = async () => (await navigator.serviceWorker.ready).update();
+                const late = new Promise(done => setTimeout(() => done('late'), 3000));
+                return Promise.race([update().then(() => window.changed).then(() => 'changed'), late]);
+            })).toBe('changed');
+        }).toPass({ timeout: 60_000 });
         await page.reload();
         await expect(page.locator('.leaf.job.is-done')).toHaveCount(1);
         await expect(signal(page)).toContainText('1 entry sent');
