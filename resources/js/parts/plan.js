@@ -8,7 +8,13 @@ function plan() {
         busy: false,
         failed: '',
         latest: 0,
+        pressed: false,
         init() {
+            // New common days move the button below them: a click that has begun must still end on it.
+            this.$refs.form.addEventListener('pointerdown', () => (this.pressed = true));
+            for (const end of ['pointerup', 'pointercancel']) {
+                addEventListener(end, () => setTimeout(() => (this.pressed = false)));
+            }
             if (changed(this.$refs.form)) this.refresh();
         },
         take(day) {
@@ -27,6 +33,7 @@ function plan() {
                     `${form.dataset.preview}?${asked}`,
                     'The common days could not be worked out just now.',
                 );
+                while (this.pressed) await new Promise(done => setTimeout(done, 50));
                 // An older answer that comes late must not replace a newer one.
                 if (mine === this.latest) this.$refs.common.innerHTML = html;
             } catch (error) {
