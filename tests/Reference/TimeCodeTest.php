@@ -50,21 +50,13 @@ final class TimeCodeTest extends TestCase
                 'code' => TimeCode::at($secret, intdiv($time, TimeCode::STEP_S)),
             ];
         }
-        $script = 'import { URI, TOTP } from "otpauth"; import { readFileSync } from "node:fs";
+        $answered = Node::run('import { URI, TOTP } from "otpauth"; import { readFileSync } from "node:fs";
             const asked = JSON.parse(readFileSync(0, "utf8"));
             console.log(JSON.stringify(asked.map(({ secret, time, address }) => {
                 const read = URI.parse(address);
                 return [read.generate({ timestamp: 1000 * time }), read.secret.base32 === secret, read.issuer,
                     read.label, new TOTP({ secret }).generate({ timestamp: 1000 * time })];
-            })));';
-        $node = proc_open(
-            ['node', '--input-type=module', '-e', $script], [['pipe', 'r'], ['pipe', 'w']], $pipes, dirname(__DIR__, 2),
-        );
-        self::assertNotFalse($node);
-        fwrite($pipes[0], (string) json_encode($asked));
-        fclose($pipes[0]);
-        $answered = json_decode((string) stream_get_contents($pipes[1]), true);
-        self::assertSame(0, proc_close($node));
+            })));', $asked);
         self::assertSame(array_map(
             static fn (array $each): array => [$each['code'], true, 'Ash & Elm', 'a+b@c.test', $each['code']], $asked,
         ), $answered);
