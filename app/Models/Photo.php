@@ -63,10 +63,18 @@ final class Photo extends Model
         return "photos/$this->uuid.jpg";
     }
 
-    /** A small copy for lists, made when it is first looked at; it is in no backup. */
+    /** A small copy for lists, made on the queue; it is in no backup. */
     public function smallPath(): string
     {
         return "thumbnails/$this->uuid.jpg";
+    }
+
+    public function hasSmallCopy(): bool
+    {
+        $disk = Storage::disk('local');
+
+        return $disk->exists($this->smallPath())
+            && $disk->lastModified($this->smallPath()) >= $disk->lastModified($this->path());
     }
 
     public function deleteFiles(): void

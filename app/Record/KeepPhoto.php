@@ -60,6 +60,7 @@ final readonly class KeepPhoto
 
             throw $fault;
         }
+        MakeSmallCopy::dispatch($photo->uuid);
 
         return $photo;
     }

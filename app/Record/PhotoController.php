@@ -17,15 +17,11 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
-use Throwable;
 
 /** Pictures come last and one by one: what was said of the plant never waits for them. */
 final class PhotoController extends Controller
 {
     private const MOST_KB = 15 * 1024;
-
-    /** Points on the longer side of a small copy: what a list shows, on a screen of twice the points. */
-    private const SMALL = 480;
 
     public function store(Request $request, KeepPhoto $photos): JsonResponse
     {
@@ -57,29 +53,17 @@ final class PhotoController extends Controller
     {
         $disk = Storage::disk('local');
         abort_unless($disk->exists($photo->path()), 404);
-        $path = $request->boolean('small') ? self::small($photo) : $photo->path();
+        $small = $request->boolean('small');
+        if ($small && ! $photo->hasSmallCopy()) {
+            // Pictures from a backup or an import have none yet. The large one is shown meanwhile.
+            MakeSmallCopy::dispatch($photo->uuid);
 
-        return response()->file($disk->path($path), [
-            'Cache-Control' => 'private, max-age=31536000, immutable', 'X-Content-Type-Options' => 'nosniff',
-        ]);
-    }
-
-    /** The path of the small copy; of the picture itself where none can be made, on a full disk say. */
-    private static function small(Photo $photo): string
-    {
-        $disk = Storage::disk('local');
-        [$from, $to] = [$photo->path(), $photo->smallPath()];
-        try {
-            if (! $disk->exists($to) || $disk->lastModified($to) < $disk->lastModified($from)) {
-                $disk->put($to, PlainPicture::of($disk->path($from), self::SMALL)->jpeg);
-            }
-        } catch (Throwable $fault) {
-            report($fault);
-
-            return $from;
+            return response()->file($disk->path($photo->path()), ['Cache-Control' => 'private, no-cache']);
         }
 
-        return $to;
+        return response()->file($disk->path($small ? $photo->smallPath() : $photo->path()), [
+            'Cache-Control' => 'private, max-age=31536000, immutable',
+        ]);
     }
 
     /** Whoever took it takes it back, and the planner. */

@@ -12,6 +12,7 @@ use App\Models\Visit;
 use App\Models\VisitTask;
 use App\Models\WorkLog;
 use App\Record\KeepPhoto;
+use App\Record\MakeSmallCopy;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
@@ -432,10 +433,15 @@ final class EntriesTest extends FeatureTestCase
         // Larger than a cut can be told by; in a list it is smaller still.
         $large = $kept(self::jpeg(3000, 1000));
         self::assertSame([2048, 683], [$large->width, $large->height]);
-        $this->get("/photos/$large->uuid?small=1")->assertOk();
+        // The large one is shown until the queue has made the small one.
+        $shown = fn (): string => (string) file_get_contents(
+            $this->get("/photos/$large->uuid?small=1")->assertOk()->baseResponse->getFile()->getPathname(),
+        );
+        self::assertSame(Storage::disk('local')->get($large->path()), $shown());
+        (new MakeSmallCopy($large->uuid))->handle();
         $small = getimagesize(Storage::disk('local')->path($large->smallPath()));
         self::assertSame([480, 160], array_slice((array) $small, 0, 2));
-        $this->get("/photos/$large->uuid?small=1")->assertOk();
+        self::assertSame(Storage::disk('local')->get($large->smallPath()), $shown());
         $this->deleteJson("/photos/$large->uuid")->assertOk();
         Storage::disk('local')->assertMissing([$large->path(), $large->smallPath()]);
     }

@@ -89,6 +89,26 @@ final class UpkeepTest extends TestCase
         self::assertSame([], glob("$this->folder/*.restoring*"));
     }
 
+    public function test_a_backup_that_leaves_the_installation_is_encrypted_unless_somebody_says_otherwise(): void
+    {
+        $elsewhere = "$this->folder-elsewhere";
+        mkdir($elsewhere);
+        $file = "$elsewhere/firm.zip";
+        try {
+            $refused = $this->hook(['backup', $file]);
+            self::assertSame([1, false], [$refused->getExitCode(), is_file($file)]);
+            self::assertStringContainsString('lies outside this installation', $refused->getErrorOutput());
+            self::assertSame(0, $this->hook(['backup', $file], 'three wet gloves')->getExitCode());
+            self::assertStringNotContainsString('about.json', (string) file_get_contents($file));
+            unlink($file);
+            self::assertSame(0, $this->hook(['backup', $file, '--plain'])->getExitCode());
+            self::assertStringContainsString('about.json', (string) file_get_contents($file));
+        } finally {
+            array_map(unlink(...), (array) glob("$elsewhere/*"));
+            rmdir($elsewhere);
+        }
+    }
+
     public function test_a_backup_comes_back_and_what_was_there_is_kept_beside(): void
     {
         $picture = $this->picture();

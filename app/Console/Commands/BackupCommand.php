@@ -16,7 +16,8 @@ use Throwable;
 /** `./hook backup [FILE]`: everything of the firm in one file; of those in storage/backups the latest are kept. */
 final class BackupCommand extends Command
 {
-    protected $signature = 'backup {file? : where to; storage/backups/ where left out} {--keep=30 : of those there}';
+    protected $signature = 'backup {file? : where to; storage/backups/ where left out} {--keep=30 : of those there}
+        {--plain : not encrypted, though it leaves this installation}';
 
     protected $description = 'Write everything of the firm into one file';
 
@@ -27,6 +28,12 @@ final class BackupCommand extends Command
         $given = is_string($file);
         $passphrase = config('hook.backup_passphrase');
         $passphrase = is_string($passphrase) ? $passphrase : '';
+        if ($given && $passphrase === '' && $this->option('plain') !== true && self::isOutside($file)) {
+            $this->output->getErrorStyle()->writeln("hook: $file lies outside this installation. Set "
+                .'HOOK_BACKUP_PASSPHRASE in .env so that it is encrypted, or add --plain.');
+
+            return self::FAILURE;
+        }
         if (! $given) {
             @mkdir($folder, 0700, true);
             $file = sprintf(
@@ -56,5 +63,19 @@ final class BackupCommand extends Command
         $this->line("$file: ".implode(', ', $holds));
 
         return self::SUCCESS;
+    }
+
+    /** Whether it lies neither in the installation nor beside the database, so that others may come to read it. */
+    private static function isOutside(string $file): bool
+    {
+        $folder = realpath(dirname($file));
+        $database = config('database.connections.sqlite.database');
+        $ours = array_filter([
+            realpath(base_path()), is_string($database) ? realpath(dirname($database)) : false,
+        ], is_string(...));
+
+        return $folder !== false && array_filter(
+            $ours, static fn (string $own): bool => str_starts_with("$folder/", "$own/"),
+        ) === [];
     }
 }
