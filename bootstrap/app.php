@@ -3,14 +3,17 @@
 declare(strict_types=1);
 
 use App\Due\RenewDue;
+use App\Integrations\Api\SpeaksJson;
 use App\Models\ClientLink;
 use App\Models\Device;
 use App\Models\Import;
 use App\Models\Letter;
 use App\Models\Photo;
-use App\Models\SecurityEvent;
+use App\Models\PinBrowser;
+use App\Models\WebhookDelivery;
 use App\People\AsksForCode;
 use App\People\SameDoor;
+use App\Post\DeliverWebhook;
 use App\Support\Busy;
 use App\Support\CannotWrite;
 use App\Support\Compressed;
@@ -38,10 +41,15 @@ use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession;
 use Illuminate\View\ViewException;
+use Laravel\Sanctum\Http\Middleware\CheckForAnyAbility;
 use PruningHook\Core\Fault;
 
 $app = Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php')
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/api.php',
+        apiPrefix: 'api/v1',
+    )
     ->withMiddleware(function (Middleware $middleware): void {
         // Same-origin only, and the package it needs is one of those replaced (packages/README.md).
         $middleware->remove(HandleCors::class);
@@ -50,6 +58,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->web(append: [SameDoor::class, AsksForCode::class, SoundText::class, SentOnce::class], replace: [
             StartSession::class => KeepsSession::class, ValidateCsrfToken::class => OwnToken::class,
         ]);
+        $middleware->api(prepend: [SpeaksJson::class], append: [SoundText::class]);
+        $middleware->alias(['scope' => CheckForAnyAbility::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo(static fn (Request $request): string => $request->user()?->home() ?? '/');
     })
@@ -71,11 +81,19 @@ $app = Application::configure(basePath: dirname(__DIR__))
             ->timezone(Today::zone());
         $schedule->call(Letter::forgetSecrets(...))->name('links in letters')->dailyAt('05:25')
             ->timezone(Today::zone());
-        $schedule->call(SecurityEvent::forgetOld(...))->name('old security events')->dailyAt('05:05')
+        $schedule->command('retention')->dailyAt('05:45')->timezone(Today::zone());
+        $schedule->command('sanctum:prune-expired --hours=720')->name('old tokens')->dailyAt('05:30')
             ->timezone(Today::zone());
+        $schedule->call(DeliverWebhook::sendWaiting(...))->name('webhooks')->everyMinute();
+        $schedule->call(WebhookDelivery::forgetOld(...))->name('old webhook deliveries')->dailyAt('05:35')
+            ->timezone(Today::zone());
+        $schedule->call(PinBrowser::forgetOld(...))->name('old PINs')->dailyAt('05:40')->timezone(Today::zone());
         $schedule->call(Device::forgetOld(...))->name('old devices')->dailyAt('05:00')->timezone(Today::zone());
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->shouldRenderJsonWhen(
+            static fn (Request $request) => $request->is('api/*') || $request->expectsJson(),
+        );
         $exceptions->dontFlash(['password', 'password_confirmation']);
         // What the core refuses is said in its own words, wherever a page had none better: no plant is an error of
         // ours.

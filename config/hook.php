@@ -31,6 +31,9 @@ return [
     'hosts' => env('HOOK_HOSTS'),
     'proxies' => env('HOOK_PROXIES'),
 
+    // Hosts in our own network that webhooks may be sent to, with commas between; over http too.
+    'webhook_hosts' => env('HOOK_WEBHOOK_HOSTS'),
+
     // What backups are encrypted with; they are not where it is empty.
     'backup_passphrase' => env('HOOK_BACKUP_PASSPHRASE'),
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Bench\BenchController;
 use App\Bench\SignOffController;
+use App\Clients\AsksForPostcode;
 use App\Clients\ClientController;
 use App\Clients\LetterController;
 use App\Formats\ExportController;
@@ -17,11 +18,15 @@ use App\Gardens\SiteYearController;
 use App\History\ChangeController;
 use App\History\NotesExport;
 use App\History\SecurityController;
+use App\Integrations\IntegrationController;
+use App\Integrations\TokenController;
+use App\Integrations\WebhookController;
 use App\People\AccountController;
 use App\People\CrewController;
 use App\People\ForgotPasswordController;
 use App\People\LoginController;
 use App\People\PeopleController;
+use App\People\PinController;
 use App\People\ResetPasswordController;
 use App\People\SecondStepController;
 use App\People\WelcomeController;
@@ -49,13 +54,15 @@ use App\Season\SeasonController;
 use App\Stems\StemController;
 use App\Support\PolicyReportController;
 use App\Support\UpController;
+use App\Upkeep\RetentionController;
 use App\Visits\VisitController;
 use App\Weather\ObservationController;
 use Illuminate\Support\Facades\Route;
 
 // A number that no row can have leads nowhere; it is not asked for.
 $rows = ['garden', 'plant', 'visit', 'task', 'crew', 'observation', 'note', 'draft', 'off', 'version', 'change',
-    'answer', 'person', 'sign_off', 'import', 'feed', 'word', 'device', 'entry'];
+    'answer', 'person', 'sign_off', 'import', 'feed', 'word', 'device', 'entry', 'access_token',
+    'webhook'];
 foreach ($rows as $row) {
     Route::pattern($row, '[0-9]{1,18}');
 }
@@ -82,12 +89,18 @@ Route::middleware('guest')->group(function (): void {
         ->name('password.update');
 });
 
+// Who share a phone change places by PIN, signed in or not.
+Route::get('change-person', [PinController::class, 'show'])->name('change-person');
+Route::post('change-person', [PinController::class, 'change'])->middleware('throttle:30,1,pin')
+    ->name('change-person.in');
+
 // Whoever is invited comes in by the link of a letter.
 Route::get('welcome/{person}', [WelcomeController::class, 'show'])->name('welcome');
 Route::post('welcome/{person}', [WelcomeController::class, 'store'])->middleware('throttle:12,1,welcome');
 
 // A client's own page, by the link of a letter.
-Route::prefix('client/{token}')->where(['token' => '[A-Za-z0-9]{40}'])->middleware('throttle:120,1,client')
+Route::prefix('client/{token}')->where(['token' => '[A-Za-z0-9]{40}'])
+    ->middleware(['throttle:120,1,client', AsksForPostcode::class])
     ->group(function (): void {
         Route::get('', [ClientController::class, 'show'])->name('client');
         Route::post('', [ClientController::class, 'say'])->middleware('throttle:12,1,client-say')->name('client.say');
@@ -110,11 +123,22 @@ Route::middleware('auth')->group(function (): void {
     Route::post('account/sign-out', [AccountController::class, 'everywhere'])->name('account.everywhere');
     Route::get('account/data', [AccountController::class, 'data'])->middleware(NotesExport::class)
         ->name('account.data');
+    Route::put('account/pin', [PinController::class, 'update'])->name('account.pin');
+    Route::delete('account/pin', [PinController::class, 'destroy'])->name('account.pin.remove');
     Route::post('account/code', [SecondStepController::class, 'begin'])->name('account.code');
     Route::put('account/code', [SecondStepController::class, 'confirm'])->name('account.code.confirm');
     Route::delete('account/code', [SecondStepController::class, 'remove'])->name('account.code.remove');
     Route::put('account', [AccountController::class, 'update'])->name('account.update');
     Route::put('account/keys', [AccountController::class, 'keys'])->name('account.keys');
+    Route::get('integrations', [IntegrationController::class, 'index'])->name('integrations');
+    Route::post('integrations/tokens', [TokenController::class, 'store'])->name('tokens.store');
+    Route::delete('integrations/tokens/{access_token}', [TokenController::class, 'destroy'])->name('tokens.destroy');
+    Route::post('integrations/webhooks', [WebhookController::class, 'store'])->name('webhooks.store');
+    Route::put('integrations/webhooks/{webhook}', [WebhookController::class, 'update'])->name('webhooks.update');
+    Route::post('integrations/webhooks/{webhook}/test', [WebhookController::class, 'test'])
+        ->middleware('throttle:20,1,webhook-test')->name('webhooks.test');
+    Route::delete('integrations/webhooks/{webhook}', [WebhookController::class, 'destroy'])
+        ->name('webhooks.destroy');
     Route::get('/', [SeasonController::class, 'index'])->name('season');
     Route::get('season/groups/{group}', [SeasonController::class, 'group'])->name('season.group');
     Route::get('search', [SearchController::class, 'index'])->name('search');
@@ -232,6 +256,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('post', [PostController::class, 'index'])->name('post');
     Route::get('changes', [ChangeController::class, 'index'])->name('changes');
     Route::post('changes/{change}/undo', [ChangeController::class, 'undo'])->name('changes.undo');
+    Route::get('retention', [RetentionController::class, 'show'])->name('retention');
+    Route::put('retention', [RetentionController::class, 'update'])->name('retention.update');
     Route::get('security', SecurityController::class)->name('security');
     Route::get('record', [RecordController::class, 'index'])->name('record');
     Route::get('record/compare', [RecordController::class, 'compare'])->name('record.compare');

@@ -41,6 +41,7 @@ final class FirmDocument
         'firms' => ['revision', 'kinds_revision', 'plan_revision', 'signs_weighed_by', 'signs_weigher'],
         'users' => [
             'password', 'remember_token', 'door', 'joined_at', 'code_secret', 'code_since', 'code_step', 'code_spares',
+            'pin',
         ],
         'gardens' => ['revision'],
         'changes' => ['import_id'],

@@ -70,6 +70,7 @@ final class GardenRequest extends AskedRequest
             'notes' => ['nullable', 'string', 'max:2000'],
             'client_email' => ['nullable', 'string', 'max:190', 'email'],
             'client_phone' => ['nullable', 'string', 'max:40', 'regex:/^[+0-9 ()\/.-]{4,}$/'],
+            'postcode' => ['nullable', 'string', 'max:12', 'regex:/^[\p{L}\p{N}][\p{L}\p{N} -]{2,}$/u'],
             'wishes' => ['nullable', 'string', 'max:2000'],
             'photos_ok' => ['nullable', 'in:1,0'],
             ...PracticeRules::rules(),
@@ -190,6 +191,7 @@ final class GardenRequest extends AskedRequest
         return [
             'client_email.email' => 'That is no e-mail address: name@house.example.',
             'client_phone.regex' => 'Write figures, with spaces where you like.',
+            'postcode.*' => 'A postcode has 3 to 12 letters and digits.',
             'setup_minutes.between' => 'Between 0 and 240 minutes.',
             'latitude.between' => 'A latitude lies between -90 (south) and 90 (north) degrees.',
             'longitude.between' => 'A longitude lies between -180 (west) and 180 (east) degrees.',

@@ -17,7 +17,9 @@ use Illuminate\Support\Str;
  */
 final readonly class Erase
 {
-    private const CLIENT = ['client', 'client_email', 'client_phone', 'wishes'];
+    public const CLIENT_NAME = 'Former client';
+
+    private const CLIENT = ['client', 'client_email', 'client_phone', 'postcode', 'wishes'];
 
     /** Somebody who has left the firm. */
     public static function person(User $person): void
@@ -25,9 +27,10 @@ final readonly class Erase
         DB::transaction(static function () use ($person): void {
             [$name, $email] = [$person->name, $person->email];
             $person->forceFill([
-                'name' => "Former {$person->role->value} $person->id", 'email' => "former-$person->id@invalid",
+                'name' => "Former {$person->role->value} $person->id", 'email' => self::address($person->id),
                 'password' => Str::random(40), 'units' => 'metric', 'keys' => true,
                 'code_secret' => null, 'code_since' => null, 'code_step' => 0, 'code_spares' => null,
+                'pin' => null,
             ])->saveQuietly();
             $person->devices()->delete();
             DB::table('changes')->where('of', 'person')->where('row_id', $person->id)->delete();
@@ -47,7 +50,8 @@ final readonly class Erase
         DB::transaction(static function () use ($garden): void {
             self::letters(...array_filter([$garden->client_email, $garden->client_phone]));
             $garden->forceFill([
-                'client' => 'Former client', 'client_email' => null, 'client_phone' => null, 'wishes' => null,
+                'client' => self::CLIENT_NAME, 'client_email' => null, 'client_phone' => null, 'postcode' => null,
+                'wishes' => null,
             ])->saveQuietly();
             DB::table('client_links')->where('garden_id', $garden->id)->delete();
             DB::table('client_words')->where('garden_id', $garden->id)->delete();
@@ -60,6 +64,12 @@ final readonly class Erase
             }
             SecurityLog::note(SecurityEventKind::Erased, says: "client of $garden->name");
         });
+    }
+
+    /** What stands for an address that was erased; with % for any. */
+    public static function address(int|string $person): string
+    {
+        return "former-$person@invalid";
     }
 
     private static function without(string $json): string

@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\Config;
  * @property string $kind `phone`, `tablet` or `computer`
  * @property ?Carbon $created_at
  * @property Carbon $seen_at to the hour
+ * @property ?string $browser its id for this person, as `KnownBrowsers` keeps it
  */
 final class Device extends Model
 {
@@ -35,7 +36,7 @@ final class Device extends Model
 
     private const TABLET = '/\b(iPad|Tablet|Android)\b/i';
 
-    protected $fillable = ['user_id', 'kind', 'seen_at'];
+    protected $fillable = ['user_id', 'kind', 'seen_at', 'browser'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $plan_revision raised by every change of visits, crews and their days
  * @property array<string, string> $practice house practice, question to option
  * @property bool $planners_code whether planners must use two-step sign-in
+ * @property array<string, ?int> $retention months for which things are kept, by kind; null for ever
  * @property int $log_days after a visit, in which its hands may change what they said of it
  */
 final class Firm extends Model
@@ -29,17 +30,20 @@ final class Firm extends Model
     use InOneStroke;
     use KeepsVersions;
 
-    protected $fillable = ['name', 'practice', 'depot_latitude', 'depot_longitude', 'usual_travel', 'log_days'];
+    protected $fillable = [
+        'name', 'practice', 'depot_latitude', 'depot_longitude', 'usual_travel', 'log_days', 'retention',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
         return ['practice' => 'array', 'depot_latitude' => 'float', 'depot_longitude' => 'float',
-            'planners_code' => 'boolean'];
+            'planners_code' => 'boolean', 'retention' => 'array'];
     }
 
     protected $attributes = ['practice' => '{}', 'revision' => 1, 'kinds_revision' => 1, 'plan_revision' => 1,
-        'usual_travel' => 20, 'log_days' => 14, 'planners_code' => false];
+        'usual_travel' => 20, 'log_days' => 14, 'planners_code' => false,
+        'retention' => '{}'];
 
     public static function ours(): self
     {

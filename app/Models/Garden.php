@@ -41,6 +41,7 @@ use PruningHook\Core\Calendar\Region;
  * @property ?string $archived_on the day the firm stopped working there
  * @property ?string $client_email
  * @property ?string $client_phone
+ * @property ?string $postcode asked of the client before their page opens
  * @property ?string $wishes what the client has asked for
  * @property ?bool $photos_ok whether pictures may be shown to the client; null where nobody has asked
  * @property-read ?Crew $crew
@@ -58,7 +59,8 @@ final class Garden extends Model
 
     protected $fillable = ['crew_id', 'name', 'client', 'address', 'latitude', 'longitude', 'elevation_m',
         'last_frost', 'first_frost', 'winter', 'normals', 'region', 'practice', 'notes', 'setup_minutes',
-        'closed_days', 'wished_days', 'client_email', 'client_phone', 'wishes', 'photos_ok'];
+        'closed_days', 'wished_days', 'client_email', 'client_phone', 'wishes', 'photos_ok',
+        'postcode'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -26,20 +26,12 @@ final class SecurityEvent extends Model
 {
     public $timestamps = false;
 
-    /** Older ones are forgotten. */
-    private const KEPT_DAYS = 365;
-
     protected $fillable = ['at', 'kind', 'user_id', 'about_id', 'network', 'device', 'says'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
         return ['at' => 'datetime', 'kind' => SecurityEventKind::class];
-    }
-
-    public static function forgetOld(): void
-    {
-        self::query()->where('at', '<', Carbon::now()->subDays(self::KEPT_DAYS))->delete();
     }
 
     /** @return BelongsTo<User, $this> */

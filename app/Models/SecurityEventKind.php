@@ -19,6 +19,8 @@ enum SecurityEventKind: string
     case CodeFailed = 'code-failed';
     case SpareUsed = 'spare-used';
     case CodeRemoved = 'code-removed';
+    case PinSet = 'pin-set';
+    case PinFailed = 'pin-failed';
     case Invited = 'invited';
     case Joined = 'joined';
     case RoleChanged = 'role-changed';
@@ -29,6 +31,11 @@ enum SecurityEventKind: string
     case ImportTakenBack = 'import-taken-back';
     case Erased = 'erased';
     case Restored = 'restored';
+    case TokenMade = 'token-made';
+    case TokenUsed = 'token-used';
+    case TokenEnded = 'token-ended';
+    case WebhookMade = 'webhook-made';
+    case WebhookOff = 'webhook-off';
     case LinkMade = 'link-made';
     case LinkOpened = 'link-opened';
     case LinkShut = 'link-shut';
@@ -46,6 +53,8 @@ enum SecurityEventKind: string
         'code-failed' => 'wrong code',
         'spare-used' => 'recovery code used',
         'code-removed' => 'two-step sign-in turned off',
+        'pin-set' => 'PIN set',
+        'pin-failed' => 'wrong PIN',
         'invited' => 'invited',
         'joined' => 'invitation accepted',
         'role-changed' => 'role changed',
@@ -56,6 +65,11 @@ enum SecurityEventKind: string
         'import-taken-back' => 'import undone',
         'erased' => 'personal data erased',
         'restored' => 'database restored',
+        'token-made' => 'API token created',
+        'token-used' => 'API token used',
+        'token-ended' => 'API token revoked',
+        'webhook-made' => 'webhook added',
+        'webhook-off' => 'webhook turned off',
         'link-made' => 'link created',
         'link-opened' => 'link opened',
         'link-shut' => 'link closed',

@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Laravel\Sanctum\HasApiTokens;
 use SensitiveParameter;
 
 /**
@@ -31,6 +32,7 @@ use SensitiveParameter;
  * @property ?Carbon $joined_at when they first chose a password; null while they are only invited
  * @property ?string $left_on the day they left the firm
  * @property string $units `metric` or `imperial`
+ * @property ?string $pin its hash
  * @property ?string $code_secret of two-step sign-in, in base32
  * @property ?Carbon $code_since when two-step sign-in was turned on; null while it is being set up
  * @property int $code_step time step of the last code that was used
@@ -39,6 +41,9 @@ use SensitiveParameter;
  */
 final class User extends Authenticatable
 {
+    /** @use HasApiTokens<AccessToken> */
+    use HasApiTokens;
+
     /** @use HasFactory<UserFactory> */
     use HasFactory;
 
@@ -48,7 +53,7 @@ final class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'password', 'role', 'crew_id'];
 
-    protected $hidden = ['password', 'remember_token', 'door', 'code_secret', 'code_spares'];
+    protected $hidden = ['password', 'remember_token', 'door', 'code_secret', 'code_spares', 'pin'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -60,9 +65,14 @@ final class User extends Authenticatable
 
     protected $attributes = ['door' => '', 'keys' => true, 'units' => 'metric', 'code_step' => 0];
 
-    /** Ends every session and every remembered device of theirs. */
+    /**
+     * Ends every session of theirs, and every token they gave to a program; their PIN works nowhere until they sign in
+     * again.
+     */
     public function shutDoor(): void
     {
+        $this->tokens()->delete();
+        PinBrowser::query()->where('user_id', $this->id)->delete();
         $this->forceFill(['door' => Str::random(24), 'remember_token' => Str::random(60)])->save();
         $this->devices()->delete();
     }
@@ -72,6 +82,7 @@ final class User extends Authenticatable
     {
         DB::transaction(function () use ($device): void {
             $device->delete();
+            PinBrowser::query()->where('user_id', $this->id)->where('browser', $device->browser)->delete();
             $this->forceFill(['remember_token' => Str::random(60)])->save();
         });
     }

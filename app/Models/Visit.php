@@ -83,7 +83,12 @@ final class Visit extends Model
                 static fn ($log) => $log->from('work_logs')->whereColumn('work_logs.visit_task_id', 'visit_tasks.id'),
             )
             ->count();
-        DB::table('visits')->where('id', $visit)->update(['unlogged' => $unlogged, 'waiting' => $unlogged > 0]);
+        $counted = ['unlogged' => $unlogged, 'waiting' => $unlogged > 0];
+        $waited = DB::table('visits')->where('id', $visit)->where('waiting', true)->update($counted) > 0;
+        $waited || DB::table('visits')->where('id', $visit)->update($counted);
+        if ($waited && $unlogged === 0 && DB::table('visit_tasks')->where('visit_id', $visit)->exists()) {
+            event(new VisitDone(intval($visit)));
+        }
     }
 
     /**

@@ -28,17 +28,20 @@ final readonly class KnownBrowsers
         return self::names($request)[self::digest($address)] ?? null;
     }
 
-    public static function remember(Request $request, User $person): void
+    /** @return string this browser's id for them */
+    public static function remember(Request $request, User $person): string
     {
         $digest = self::digest($person->email);
         $names = [$digest => self::names($request)[$digest] ?? Str::random(16), ...self::names($request)];
         Cookie::queue(
             self::COOKIE, (string) json_encode(array_slice($names, 0, self::PEOPLE)), self::KEPT_MINUTES,
         );
+
+        return $names[$digest];
     }
 
     /** @return array<string, string> by digest of the address */
-    private static function names(Request $request): array
+    public static function names(Request $request): array
     {
         $kept = $request->cookie(self::COOKIE);
 

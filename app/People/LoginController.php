@@ -28,9 +28,9 @@ final class LoginController extends Controller
 
     public const WHILE_S = 900;
 
-    public function showLoginForm(): View
+    public function showLoginForm(Request $request): View
     {
-        return view('auth.sign-in');
+        return view('auth.sign-in', ['hasPins' => Pin::here($request)->isNotEmpty()]);
     }
 
     protected function authenticated(Request $request, User $user): RedirectResponse

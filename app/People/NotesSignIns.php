@@ -24,9 +24,11 @@ final readonly class NotesSignIns
     {
         Event::listen(Login::class, static function (Login $login): void {
             if ($login->user instanceof User) {
-                SameDoor::open($login->user);
-                SecurityLog::note(SecurityEventKind::SignedIn, $login->user);
-                KnownBrowsers::remember(request(), $login->user);
+                $byPin = request()->attributes->has(Pin::BY_PIN);
+                $browser = KnownBrowsers::remember(request(), $login->user);
+                SameDoor::open($login->user, $browser);
+                $byPin || Pin::trust($login->user, $browser);
+                SecurityLog::note(SecurityEventKind::SignedIn, $login->user, says: $byPin ? 'with PIN' : null);
             }
         });
         Event::listen(Logout::class, static function (Logout $logout): void {

@@ -14,6 +14,7 @@ final readonly class OwnData
     /** Columns that name a person, by table. */
     public const NAMED_IN = [
         'devices' => ['user_id'],
+        'pin_browsers' => ['user_id'],
         'security_events' => ['user_id', 'about_id'],
         'entries' => ['said_by'],
         'work_logs' => ['logged_by'],
@@ -31,11 +32,14 @@ final readonly class OwnData
         'feeds' => ['made_by'],
         'imports' => ['user_id'],
         'changes' => ['user_id'],
+        'webhooks' => ['made_by'],
+        'personal_access_tokens' => ['tokenable_id'],
     ];
 
     /** Secrets, and results as large as a season. */
     private const LEFT_OUT = [
         'password', 'remember_token', 'door', 'code_secret', 'code_step', 'code_spares', 'digest', 'result',
+        'token', 'secret', 'pin', 'browser',
     ];
 
     private const AT_ONCE = 500;

@@ -59,11 +59,11 @@ final readonly class SameDoor
     }
 
     /** From now on this session is one of this person's present ones. */
-    public static function open(User $user): void
+    public static function open(User $user, ?string $browser = null): void
     {
         session()->put([self::KEPT => $user->door, self::DEVICE.$user->id => Device::query()->create([
             'user_id' => $user->id, 'kind' => Device::kindOf((string) request()->userAgent()),
-            'seen_at' => Carbon::now(),
+            'seen_at' => Carbon::now(), 'browser' => $browser ?? KnownBrowsers::name(request(), $user->email),
         ])->id]);
     }
 

@@ -10,6 +10,8 @@ use App\Models\PlanDraft;
 use App\Models\User;
 use App\Models\Visit;
 use App\Models\VisitTask;
+use App\Models\WebhookEvent;
+use App\Post\WebhookEvents;
 use App\Season\TaskChoice;
 use App\Support\Say;
 use App\Visits\PlanVisit;
@@ -348,6 +350,30 @@ final readonly class AcceptDraft
         DB::table('visits')->whereIn('id', array_diff($now->modelKeys(), array_keys($were)))->delete();
         foreach (array_keys($were) as $id) {
             Visit::recount($id);
+        }
+        self::tell($were, $now->keyBy('id')->all());
+    }
+
+    /**
+     * What was written past the models is told to other programs as well.
+     *
+     * @param  array<int, array<string, mixed>>  $were  visits that stand again, by id
+     * @param  array<int, Visit>  $undone  those that stood until now, by id
+     */
+    private static function tell(array $were, array $undone): void
+    {
+        $events = app(WebhookEvents::class);
+        foreach (array_diff_key($undone, $were) as $visit) {
+            $events->visit(WebhookEvent::Cancelled, $visit);
+        }
+        foreach ($were as $id => $row) {
+            $visit = (new Visit)->setRawAttributes($row);
+            $before = $undone[$id] ?? null;
+            if ($before === null) {
+                $events->visit(WebhookEvent::Planned, $visit);
+            } elseif ((string) $before->on !== (string) $visit->on || $before->crew_id !== $visit->crew_id) {
+                $events->visit(WebhookEvent::Moved, $visit);
+            }
         }
     }
 

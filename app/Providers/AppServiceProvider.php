@@ -11,12 +11,16 @@ use App\Clients\ClientLinks;
 use App\Due\SeenRevision;
 use App\Due\SignsToWeigh;
 use App\Due\Watch;
+use App\Integrations\TokenUse;
 use App\People\NotesSignIns;
 use App\PlantBook\OwnKinds;
 use App\PlantBook\PlantBookFiles;
+use App\Post\CallsOut;
+use App\Post\HttpCalls;
 use App\Post\SimulatedMail;
 use App\Post\SimulatedTexts;
 use App\Post\TextMessages;
+use App\Post\WebhookEvents;
 use App\Support\BrokenDatabase;
 use App\Support\Heartbeat;
 use App\Support\KeptPictures;
@@ -36,6 +40,7 @@ use Illuminate\Mail\MailManager;
 use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -54,6 +59,9 @@ final class AppServiceProvider extends ServiceProvider
         ));
         NotesSignIns::start();
         ClientLinks::start();
+        TokenUse::start();
+        WebhookEvents::start();
+        RateLimiter::for('api', TokenUse::limit(...));
         $this->callAfterResolving(
             'mail.manager', static fn (MailManager $mail) => $mail->extend('post', static fn () => new SimulatedMail),
         );
@@ -70,6 +78,8 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(LostConnectionDetector::class, BrokenDatabase::class);
         config(['mail.mailers.post' => ['transport' => 'post']]);
         $this->app->bind(TextMessages::class, SimulatedTexts::class);
+        $this->app->bind(CallsOut::class, HttpCalls::class);
+        $this->app->scoped(WebhookEvents::class);
         $this->app->scoped(SeenRevision::class);
         $this->app->scoped(SignsToWeigh::class);
         $this->app->scoped(CorePlants::class);

@@ -112,7 +112,7 @@ registerRoute(
 
 // Whoever signs in or out: from here on the pages may be somebody else's to see.
 registerRoute(
-    ({ url }) => url.pathname === '/sign-in' || url.pathname === '/sign-out',
+    ({ url }) => ['/sign-in', '/sign-out', '/change-person'].includes(url.pathname),
     async ({ request }) => {
         await only(null);
         return fetch(request);

@@ -73,6 +73,7 @@ final class LayersTest
         'Reports',
         'Clients',
         'People',
+        'Integrations',
         'Policies',
         'Upkeep',
         'Console',

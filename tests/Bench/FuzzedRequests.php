@@ -58,6 +58,10 @@ final readonly class FuzzedRequests
             $who = $role === null ? null : User::query()->where('role', $role)->firstOrFail();
             $request = self::request($odd->oneOf($routes), $odd);
             DB::beginTransaction();
+            if ($who !== null && $request->is('api/*')) {
+                $token = $who->createToken('Odd', ['*'])->plainTextToken;
+                $request->headers->set('Authorization', "Bearer $token");
+            }
             $status = self::answer($app, $request, $who, $sent, $tell);
             $sent->statuses[$status] = ($sent->statuses[$status] ?? 0) + 1;
             if ($status === 302 && ! $request->isMethod('GET') && $odd->chance(30)) {

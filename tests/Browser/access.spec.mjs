@@ -21,7 +21,8 @@ const PAGES = [
     '/record?q=rose&left=1', '/record/compare?kind=wisteria', '/record/compare',
     '/account',
     '/people', '/people/create', '/people/2/edit', '/post', '/unplaced', '/files', '/reports', '/gardens/1/letter',
-    '/gardens/1/labels', '/visits/1/report', '/changes', '/changes?did=taken-out', '/security',
+    '/gardens/1/labels', '/visits/1/report', '/changes', '/changes?did=taken-out', '/security', '/integrations',
+    '/retention', '/change-person',
 ];
 
 const FULL = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];

@@ -250,6 +250,43 @@ final class ClientsTest extends FeatureTestCase
     }
 
     /** The letter is sent; the path of the client's page. */
+    public function test_a_page_whose_garden_has_a_postcode_opens_to_whoever_knows_it(): void
+    {
+        $this->garden->update(['postcode' => 'hr9 4qx']);
+        $link = $this->sent();
+        $visit = $this->visit('2027-02-25');
+        auth()->logout();
+        session()->flush();
+        foreach ([$link, "$link/visits/$visit->id"] as $page) {
+            $this->get($page)->assertOk()->assertSee('enter the postcode')->assertDontSee('Orla Vane')
+                ->assertDontSee('Millrace')->assertHeader('Cache-Control', 'no-store, private');
+        }
+        $this->post($link, ['kind' => 'agree', 'visit' => $visit->id])->assertSee('enter the postcode');
+        self::assertFalse($visit->refresh()->confirmed);
+        $this->post($link, ['postcode' => 'HR9 4QY'])->assertUnprocessable()
+            ->assertSee('not the postcode we have');
+        $this->post($link, ['postcode' => ['HR9 4QX']])->assertUnprocessable();
+        $this->post($link, ['postcode' => ' hr94QX '])->assertRedirect($link);
+        $this->get($link)->assertSee('Orla Vane');
+        $this->post($link, ['kind' => 'agree', 'visit' => $visit->id])->assertRedirect($link);
+        // Another postcode, and every page asks again.
+        $this->garden->refresh()->update(['postcode' => 'HR1 1AA']);
+        $this->get($link)->assertSee('enter the postcode');
+        foreach (range(1, 10) as $try) {
+            session()->flush();
+            $this->travel(10)->seconds();
+            $this->post($link, ['postcode' => "HR1 $try"]);
+        }
+        $this->travel(10)->seconds();
+        $this->post($link, ['postcode' => 'HR1 1AA'])->assertSee('Too many attempts');
+        $this->travel(61)->minutes();
+        $this->post($link, ['postcode' => 'HR1 1AA'])->assertRedirect($link);
+        foreach (['x', '!!!', str_repeat('1', 13)] as $odd) {
+            $this->actingAs($this->planner())->put("/gardens/{$this->garden->id}", ['postcode' => $odd])
+                ->assertSessionHasErrors('postcode');
+        }
+    }
+
     private function sent(): string
     {
         $this->actingAs($this->planner())->post("/gardens/{$this->garden->id}/letter")->assertSessionHasNoErrors();

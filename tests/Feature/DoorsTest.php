@@ -505,7 +505,7 @@ final class DoorsTest extends FeatureTestCase
         }
         self::assertSame(1, SecurityEvent::query()->where('kind', 'locked-out')->count());
         $this->travel(366)->days();
-        SecurityEvent::forgetOld();
+        $this->artisan('retention')->assertSuccessful();
         self::assertSame(0, SecurityEvent::query()->count());
     }
 

@@ -138,7 +138,8 @@ final class FirmDocumentTest extends FeatureTestCase
             'imports', 'season_reports', 'jobs',
             'kept_gardens', 'kept_months', 'kept_plants', 'kept_treatments', 'kept_weeks', 'letters',
             'password_reset_tokens', 'plan_drafts', 'season_tasks', 'sent_forms',
-            'security_events', 'signs_to_weigh',
+            'security_events', 'signs_to_weigh', 'personal_access_tokens', 'webhooks', 'webhook_deliveries',
+            'pin_browsers',
         ];
         self::assertSame([], array_values(array_diff(self::tables(), $left, FirmDocument::TABLES)));
     }

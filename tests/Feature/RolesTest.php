@@ -18,7 +18,9 @@ use App\Models\Photo;
 use App\Models\PlanDraft;
 use App\Models\Plant;
 use App\Models\SignOff;
+use App\Models\User;
 use App\Models\Visit;
+use App\Models\Webhook;
 use App\Reports\MakeReport;
 use App\Reports\Reckoning;
 use Illuminate\Support\Carbon;
@@ -127,6 +129,8 @@ final class RolesTest extends FeatureTestCase
         ['sign-offs.destroy', 'delete', 302, 302, 403, 403, 403],
         ['changes', 'get', 200, 403, 403, 403, 403],
         ['security', 'get', 200, 403, 403, 403, 403],
+        ['retention', 'get', 200, 403, 403, 403, 403],
+        ['retention.update', 'put', 302, 403, 403, 403, 403],
         // Whose change it is decides: HistoryTest.
         ['changes.undo', 'post', 302, 403, 403, 403, 403],
         ['people.index', 'get', 200, 200, 200, 200, 200],
@@ -171,17 +175,42 @@ final class RolesTest extends FeatureTestCase
         ['account.end', 'delete', 404, 404, 404, 404, 404],
         ['account.everywhere', 'post', 302, 302, 302, 302, 302],
         ['account.data', 'get', 200, 200, 200, 200, 200],
+        // Planners have none: PinTest.
+        ['account.pin', 'put', 403, 302, 302, 302, 302],
+        ['account.pin.remove', 'delete', 302, 302, 302, 302, 302],
         ['account.code', 'post', 302, 302, 302, 302, 302],
         // Nothing is set up: SecondStepTest.
         ['account.code.confirm', 'put', 403, 403, 403, 403, 403],
         ['account.code.remove', 'delete', 302, 302, 302, 302, 302],
         ['people.code', 'put', 302, 403, 403, 403, 403],
         ['people.code.lift', 'delete', 302, 403, 403, 403, 403],
+        ['integrations', 'get', 200, 403, 403, 403, 403],
+        ['tokens.store', 'post', 302, 403, 403, 403, 403],
+        ['tokens.destroy', 'delete', 302, 403, 403, 403, 403],
+        ['webhooks.store', 'post', 302, 403, 403, 403, 403],
+        ['webhooks.update', 'put', 302, 403, 403, 403, 403],
+        ['webhooks.test', 'post', 302, 403, 403, 403, 403],
+        ['webhooks.destroy', 'delete', 302, 403, 403, 403, 403],
         ['logout', 'post', 302, 302, 302, 302, 302],
     ];
 
+    /** What each role gets from each of these with a token of its own. */
+    private const FOR_PROGRAMS = [
+        // name, planner, lead, hand
+        ['api.gardens', 200, 401, 401],
+        ['api.garden', 200, 401, 401],
+        ['api.plants', 200, 401, 401],
+        ['api.plant', 200, 401, 401],
+        ['api.due', 200, 401, 401],
+        ['api.visits', 200, 401, 401],
+        ['api.visit', 200, 401, 401],
+        ['api.logs', 200, 401, 401],
+        ['api.hours', 200, 401, 401],
+    ];
+
     private const FOR_GUESTS = [
-        'client', 'policy-report', 'client.say', 'client.report', 'client.photo', 'offline', 'login', 'login.code',
+        'change-person', 'change-person.in', 'client', 'policy-report', 'client.say', 'client.report', 'client.photo',
+        'offline', 'login', 'login.code',
         'login.answer', 'welcome', 'feed',
         'password.request', 'password.email', 'password.reset', 'password.update',
     ];
@@ -216,6 +245,25 @@ final class RolesTest extends FeatureTestCase
         }
     }
 
+    public function test_programs_read_with_a_planners_token_alone(): void
+    {
+        $tokens = array_map(
+            static fn (User $who): string => $who->createToken('Test', ['*'], Carbon::now()->addDay())->plainTextToken,
+            [$this->planner(), $this->lead(), $this->hand()],
+        );
+        foreach (self::FOR_PROGRAMS as $row) {
+            [$name] = $row;
+            Visit::query()->delete();
+            $address = $this->address($name);
+            $this->getJson($address)->assertUnauthorized();
+            foreach ($tokens as $index => $token) {
+                $this->app->make('auth')->forgetGuards();
+                $status = $this->getJson($address, ['Authorization' => "Bearer $token"])->getStatusCode();
+                self::assertSame($row[1 + $index], $status, "$name, token $index");
+            }
+        }
+    }
+
     public function test_no_route_is_forgotten_here(): void
     {
         $named = [];
@@ -224,7 +272,9 @@ final class RolesTest extends FeatureTestCase
                 $named[] = $route->getName();
             }
         }
-        $known = [...array_column(self::ROUTES, 0), ...self::FOR_GUESTS];
+        $known = [
+            ...array_column(self::ROUTES, 0), ...array_column(self::FOR_PROGRAMS, 0), ...self::FOR_GUESTS,
+        ];
         sort($named);
         sort($known);
         self::assertSame($known, array_values(array_unique($named)));
@@ -338,6 +388,12 @@ final class RolesTest extends FeatureTestCase
                         : null,
                     'import' => in_array('import', $needs, true)
                         ? Import::query()->create(['of' => 'plants', 'name' => 'a.csv', 'status' => Import::READ])->id
+                        : null,
+                    'access_token' => in_array('access_token', $needs, true)
+                        ? $this->planner()->createToken('Test')->accessToken->id
+                        : null,
+                    'webhook' => in_array('webhook', $needs, true)
+                        ? Webhook::query()->create(['url' => 'https://x.example', 'secret' => 'a', 'events' => []])->id
                         : null,
                     'feed' => in_array('feed', $needs, true)
                         ? Feed::query()->create(['digest' => uniqid()])->id

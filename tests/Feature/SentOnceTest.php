@@ -46,7 +46,9 @@ final class SentOnceTest extends FeatureTestCase
         'own-kinds.store' => 'own_kinds',
         'people.store' => 'users',
         'plants.plant' => 'plants',
+        'tokens.store' => 'personal_access_tokens',
         'visits.store' => 'visits',
+        'webhooks.store' => 'webhooks',
     ];
 
     public function test_every_form_with_a_name_is_tried_here(): void
@@ -171,6 +173,9 @@ final class SentOnceTest extends FeatureTestCase
             'own-kinds.store' => [route($form), $this->ownKind()],
             'people.store' => [route($form), ['name' => 'Wen Ash', 'email' => 'wen@example.test', 'role' => 'hand',
                 'crew_id' => (string) $this->crew->id]],
+            'tokens.store' => [route($form), ['name' => 'Display', 'days' => '30', 'scopes' => ['plants:read'],
+                'current' => 'secateurs']],
+            'webhooks.store' => [route($form), ['url' => 'https://listener.example', 'events' => ['visit.done']]],
             'plants.plant' => [route($form, $garden), ['rows' => [
                 ['take' => '1', 'said' => 'Lilac', 'kind' => 'lilac', 'label' => 'Lilac', 'bed' => '', 'count' => '1'],
             ]]],

@@ -24,7 +24,7 @@ trait KeepsVersions
     private const NOT_VERSIONED = [
         'created_at', 'updated_at', 'revision', 'kinds_revision', 'plan_revision', 'own_practice', 'late_days',
         'unlogged', 'waiting', 'rain_mm', 'password', 'remember_token', 'door', 'joined_at', 'email_verified_at',
-        'code_secret', 'code_since', 'code_step', 'code_spares',
+        'code_secret', 'code_since', 'code_step', 'code_spares', 'pin',
     ];
 
     public static function bootKeepsVersions(): void

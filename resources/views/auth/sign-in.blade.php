@@ -10,6 +10,7 @@
             <button class="btn btn-primary w-100">Sign in</button>
         </form>
         <p class="soft mt-3">Phones stay signed in for 30 days; computers sign out after 12 hours without use.</p>
+        @if ($hasPins)<p class="mt-3"><a href="{{ route('change-person') }}">Sign in with a PIN</a></p>@endif
         <p class="mt-3"><a href="{{ route('password.request') }}">I have forgotten my password</a></p>
     </div>
 </x-layout>

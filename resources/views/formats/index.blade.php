@@ -3,7 +3,8 @@
 @use('App\Support\Say')
 <x-layout title="Files">
     <p class="crumbs"><a href="{{ route('plan') }}">Plan</a> / <a href="{{ route('crews.index') }}">Crews</a></p>
-    <h1>Files in and out</h1>
+    <div class="head"><h1>Files in and out</h1><a class="btn btn-quiet"
+        href="{{ route('integrations') }}">Integrations</a></div>
     <div class="row">
         <section class="col-lg-6" aria-labelledby="out">
             <h2 id="out">Out</h2>

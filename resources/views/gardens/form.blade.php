@@ -62,6 +62,9 @@
                     :value="$garden->client_email" autocomplete="off" help="The season's letter goes there." /></div>
                 <div class="col-md-6"><x-field name="client_phone" label="Telephone" type="tel"
                     :value="$garden->client_phone" autocomplete="off" help="For text messages." /></div>
+                <div class="col-md-6"><x-field name="postcode" label="Postcode" :value="$garden->postcode"
+                    autocomplete="off" maxlength="12" help="If you enter one, the client is asked for it before their
+                    page opens." /></div>
                 <div class="col-12"><x-field name="wishes" label="Wishes" type="textarea"
                     :value="$garden->wishes" /></div>
                 <div class="col-md-6"><x-field name="photos_ok" label="Photos of the garden" :value="$garden->photos_ok

@@ -4,8 +4,8 @@
 <x-layout title="Security log" quiet>
     <p class="crumbs"><a href="{{ route('people.index') }}">People</a></p>
     <h1>Security log</h1>
-    <p class="to-56">Sign-ins and failed attempts, links created, opened and closed, and data exported during the past
-        year. Passwords, links and mistyped addresses are not recorded.</p>
+    <p class="to-56">Sign-ins and failed attempts, links created, opened and closed, and data exported.
+        Passwords, links and mistyped addresses are not recorded.</p>
     <form class="filters no-print" action="{{ route('security') }}">
         <div><label for="kind">Event</label><select class="form-select" id="kind" name="kind"><option
             value="">any</option>@foreach (SecurityEventKind::cases() as $each)<option value="{{ $each->value }}"

@@ -1,3 +1,4 @@
+@use('App\People\Pin')
 @use('App\Support\Say')
 @use('App\Support\Today')
 <x-layout title="Your account">
@@ -56,6 +57,23 @@
                 without signal.</p>
             <form method="post" action="{{ route('account.code') }}">@csrf<button class="btn btn-quiet">Set it
                 up</button></form>
+        @endif
+        @if (Pin::isFor($person))
+            <h2 id="pin">PIN</h2>
+            <p>Where several people share a phone, your PIN lets you take it over quickly: <i>Change person</i>, at the
+                top. It works on phones on which you have entered your password in the last 30 days.</p>
+            <form method="post" action="{{ route('account.pin') }}" novalidate>
+                @csrf @method('put')
+                <x-field name="pin" label="{{ $person->pin === null ? 'PIN' : 'New PIN' }}" type="password"
+                    inputmode="numeric" autocomplete="off" maxlength="8" required help="4 to 8 digits." />
+                <x-field name="password_for_pin" label="Current password" type="password"
+                    autocomplete="current-password" required />
+                <button class="btn btn-primary">Save PIN</button>
+            </form>
+            @if ($person->pin !== null)
+                <form class="mt-2" method="post" action="{{ route('account.pin.remove') }}">@csrf
+                    @method('delete')<button class="btn btn-quiet">Remove PIN</button></form>
+            @endif
         @endif
         <h2>Devices</h2>
         <p>A lost phone is shut out here. What was logged on it and not sent yet stays on it until you sign in there

@@ -3,6 +3,7 @@
         <div><p class="crumbs"><a href="{{ route('plan') }}">Plan</a> / <a
             href="{{ route('crews.index') }}">Crews</a></p><h1>People</h1></div>
         @can('create', App\Models\User::class)<div class="d-flex gap-2 flex-wrap no-print"><a class="btn btn-quiet"
+            href="{{ route('retention') }}">Retention</a><a class="btn btn-quiet"
             href="{{ route('security') }}">Security log</a><a class="btn btn-quiet"
             href="{{ route('people.create') }}">Invite somebody</a></div>@endcan
     </div>
