@@ -34,6 +34,8 @@ final readonly class Door
         $app->forgetScopedInstances();
         $auth = $app->make('auth');
         $auth->forgetGuards();
+        // A request to the API before made its guard the usual one.
+        $auth->shouldUse('web');
         $app->make('session')->driver()->flush();
         $app->instance('request', $request);
         if ($who !== null) {

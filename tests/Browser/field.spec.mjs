@@ -474,6 +474,55 @@ test('of a phone that is handed on nobody reads what the one before said, and it
     await expect(page.locator(`#${half} [name=note]`)).toHaveValue(hinge);
 });
 
+test('two people change places on one phone by PIN, and what one left unsent waits for them', async ({
+    page,
+    context,
+    browser,
+    baseURL,
+}) => {
+    const thorns = 'Thorns in the path by the pond';
+    const pins = { lead: '7391', hand: '80264' };
+    const sheet = await planned(browser, baseURL, 6);
+    for (const [who, pin] of Object.entries(pins)) {
+        await signInOnPage(page, who);
+        await page.goto('/account');
+        await page.getByLabel('PIN').fill(pin);
+        await page.getByLabel('Current password').last().fill('secateurs');
+        await page.getByRole('button', { name: 'Save PIN' }).tap();
+        await expect(page.getByText('PIN saved.')).toBeVisible();
+        if (who === 'hand') continue;
+        await page.getByRole('button', { name: 'Sign out', exact: true }).tap();
+        await page.getByLabel('Password').waitFor();
+    }
+    await opened(page, sheet);
+    await page.goto(sheet);
+    await expect.poll(() => page.evaluate(() => localStorage.getItem('whose'))).not.toBeNull();
+    await context.setOffline(true);
+    await turn(page);
+    await page.locator('[data-to-log]').tap();
+    await leaf(page).getByRole('radio', { name: 'Done as planned' }).tap();
+    await leaf(page).getByText('Heights, stems, next year, a note').tap();
+    await leaf(page).locator('[name=note]').fill(thorns);
+    const half = await leaf(page).getAttribute('id');
+    expect(await lies(page)).toContain(thorns);
+    await context.setOffline(false);
+    const change = async (name, pin) => {
+        await page.goto('/change-person');
+        await page.getByRole('radio', { name }).check();
+        await page.getByLabel('PIN').fill(pin);
+        await page.getByRole('button', { name: 'Go on' }).tap();
+    };
+    await change('Tobin Ashe', '0007');
+    await expect(page.getByText('Wrong PIN. 4 attempts left.')).toBeVisible();
+    await change('Tobin Ashe', pins.lead);
+    await expect(page.locator('.me')).toContainText('Tobin Ashe');
+    await expect.poll(() => lies(page)).not.toContain(thorns);
+    await change('Isla Fenn', pins.hand);
+    await expect(page.locator('.me')).toContainText('Isla Fenn');
+    await page.goto(`${sheet}#${half}`);
+    await expect(page.locator(`#${half} [name=note]`)).toHaveValue(thorns);
+});
+
 test('a new version of the application sends what the one before kept', async ({ page, context, browser, baseURL }) => {
     const sheet = await planned(browser, baseURL, 6);
     await opened(page, sheet);
