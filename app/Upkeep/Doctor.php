@@ -7,6 +7,7 @@ namespace App\Upkeep;
 use App\Models\Photo;
 use App\Models\SecurityEvent;
 use App\Models\SecurityEventKind;
+use App\Models\Webhook;
 use App\PlantBook\PlantBookFiles;
 use App\Support\Busy;
 use App\Support\CannotWrite;
@@ -64,7 +65,8 @@ final readonly class Doctor
                 ['assets', fn () => $this->assets()], ['plant book', fn () => $this->plantBook()],
                 ['backups', fn () => $this->backups()],
                 ['worker', fn () => $this->worker()], ['scheduler', fn () => $this->scheduler()],
-                ['queue', fn () => $this->queue()], ['sign-ins', fn () => $this->signIns()],
+                ['queue', fn () => $this->queue()], ['webhooks', fn () => $this->webhooks()],
+                ['sign-ins', fn () => $this->signIns()],
             ],
         );
     }
@@ -334,10 +336,25 @@ final readonly class Doctor
             ->where('at', '>=', Carbon::now()->subWeek())->count();
 
         return [null, sprintf(
-            'past 7 days: %d sign-ins, %d failed, %d lock-outs, %d exports',
-            $count(SecurityEventKind::SignedIn), $count(SecurityEventKind::SignInFailed),
+            'past 7 days: %d sign-ins, %d failed, %d lock-outs, %d exports, %d API tokens created',
+            $count(SecurityEventKind::SignedIn), $count(
+                SecurityEventKind::SignInFailed, SecurityEventKind::CodeFailed, SecurityEventKind::PinFailed,
+            ),
             $count(SecurityEventKind::LockedOut), $count(SecurityEventKind::Exported),
+            $count(SecurityEventKind::TokenMade),
         )];
+    }
+
+    /** @return array{?string, string} */
+    private function webhooks(): array
+    {
+        $failing = Webhook::query()->whereNotNull('failing_since')->get();
+        $told = $failing->map(static fn (Webhook $webhook): string => sprintf(
+            '%s fails since %s%s: %s', parse_url($webhook->url, PHP_URL_HOST), $webhook->failing_since?->toDateString(),
+            $webhook->active ? '' : ' and is off', lcfirst(rtrim((string) $webhook->last_error, '.')),
+        ))->all();
+
+        return [$told === [] ? null : implode('; ', $told), Webhook::query()->where('active', true)->count().' active'];
     }
 
     /** @return array{?string, string} */

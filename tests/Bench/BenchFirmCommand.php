@@ -39,6 +39,9 @@ final class BenchFirmCommand extends Command
         $boot = self::booting($file);
         if (! $this->option('keep') || ! is_file($file)) {
             $this->make($file, $gardens, $boot);
+        } else {
+            // The one kept may be of an earlier version.
+            self::migrate($boot());
         }
         $this->option('json')
             ? $this->counts($file, $boot)
@@ -77,6 +80,12 @@ final class BenchFirmCommand extends Command
         };
     }
 
+    private static function migrate(Application $app): void
+    {
+        $app->make(Console::class)->bootstrap();
+        $app->make(Console::class)->call('migrate', ['--force' => true]);
+    }
+
     /** @param  callable(): Application  $boot */
     private function make(string $file, int $gardens, callable $boot): void
     {
@@ -86,8 +95,7 @@ final class BenchFirmCommand extends Command
         }
         touch($file);
         $app = $boot();
-        $app->make(Console::class)->bootstrap();
-        $app->make(Console::class)->call('migrate', ['--force' => true]);
+        self::migrate($app);
         $start = hrtime(true);
         $app->make(FirmSeeder::class)->fill(min($gardens, self::BLOCK));
         $seeded = (hrtime(true) - $start) / 1e9;

@@ -15,6 +15,7 @@ use App\Post\HttpCalls;
 use App\Post\NotDelivered;
 use App\Post\OutsideAddress;
 use App\Post\WebhookSignature;
+use App\Upkeep\Doctor;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
@@ -117,6 +118,10 @@ final class WebhooksTest extends FeatureTestCase
         self::assertSame('2027-02-23', Carbon::now()->format('Y-m-d'));
         self::assertSame(['webhook-off'], DB::table('security_events')->pluck('kind')->all());
         $this->actingAs($this->planner())->get('/integrations')->assertSee('; off');
+        $told = array_column(app(Doctor::class)->look(), 1, 0);
+        self::assertSame(
+            'listener.example fails since 2027-02-20 and is off: it answered with status 500', $told['webhooks'],
+        );
         // Turned on again it goes on where it stopped.
         $this->calls->answers = null;
         $this->put("/integrations/webhooks/$webhook->id", ['active' => 1])->assertSessionHasNoErrors();
