@@ -30,12 +30,12 @@ final readonly class CurrentPassword
         }
         $said = Asked::text($request, $field);
         if ($said === '') {
-            throw ValidationException::withMessages([$field => 'Type the password you have now.']);
+            throw ValidationException::withMessages([$field => 'Enter your current password.']);
         }
         // Counted before it is checked, so that parallel requests are limited too.
         RateLimiter::hit($tries, LoginController::WHILE_S);
         if (! Hash::check($said, $person->password)) {
-            throw ValidationException::withMessages([$field => 'That is not the password you have now.']);
+            throw ValidationException::withMessages([$field => 'That is not your current password.']);
         }
         RateLimiter::clear($tries);
     }

@@ -390,7 +390,7 @@ final class DoorsTest extends FeatureTestCase
             $change('secateurs', 'short')->assertSessionHasErrors('password')->assertSessionDoesntHaveErrors('current');
         }
         for ($times = 0; $times < 6; $times++) {
-            $change('loppers')->assertSessionHasErrors(['current' => 'That is not the password you have now.']);
+            $change('loppers')->assertSessionHasErrors(['current' => 'That is not your current password.']);
         }
         $change('secateurs')->assertSessionHasErrors(['current' => 'Too many attempts. Try again in 15 minutes.']);
         $this->travel(16)->minutes();

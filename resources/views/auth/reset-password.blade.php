@@ -8,9 +8,9 @@
                 />
             <x-field name="password" label="New password" type="password" autocomplete="new-password" required
                 help="At least 12 characters; avoid common passwords." />
-            <x-field name="password_confirmation" label="The same again" type="password" autocomplete="new-password"
+            <x-field name="password_confirmation" label="Repeat password" type="password" autocomplete="new-password"
                 required />
-            <button class="btn btn-primary w-100">Set it and sign in</button>
+            <button class="btn btn-primary w-100">Save and sign in</button>
         </form>
     </div>
 </x-layout>

@@ -38,7 +38,7 @@
             @endforeach
         </fieldset>
         <div class="d-flex gap-2 mt-3"><button class="btn btn-primary">Save</button><a class="btn btn-quiet"
-            href="{{ route('crews.index') }}">Leave unchanged</a></div>
+            href="{{ route('crews.index') }}">Cancel</a></div>
     </form>
     @if ($crew->exists)
         <h2>Days off</h2>

@@ -84,8 +84,7 @@
             <x-practice :questions="$questions" :practice="$garden->practice" elsewhere="as the house practice" />
         </fieldset>
         <div class="d-flex gap-2 mt-3"><button class="btn btn-primary">Save</button><a class="btn btn-quiet"
-            href="{{ $garden->exists ? route('gardens.show', $garden) : route('gardens.index') }}">Leave
-            unchanged</a></div>
+            href="{{ $garden->exists ? route('gardens.show', $garden) : route('gardens.index') }}">Cancel</a></div>
     </form>
     @if ($garden->exists && $garden->archived_on === null)
         @can('archive', $garden)

@@ -18,13 +18,13 @@
         <h2>Password</h2>
         <form method="post" action="{{ route('account.password') }}" novalidate>
             @csrf @method('put')
-            <x-field name="current" label="The password you have now" type="password" autocomplete="current-password"
+            <x-field name="current" label="Current password" type="password" autocomplete="current-password"
                 required />
             <x-field name="password" label="New password" type="password" autocomplete="new-password" required
                 help="At least 12 characters; avoid common passwords." />
-            <x-field name="password_confirmation" label="The same again" type="password" autocomplete="new-password"
+            <x-field name="password_confirmation" label="Repeat password" type="password" autocomplete="new-password"
                 required />
-            <button class="btn btn-primary">Set the new password</button>
+            <button class="btn btn-primary">Change password</button>
         </form>
         <h2 id="code">Two-step sign-in</h2>
         @if (session('spares'))

@@ -15,8 +15,7 @@
         ]" />
         <x-field name="crew_id" label="Crew" :value="$person->crew_id" :options="$crews" empty="none yet" />
         <div class="d-flex gap-2 mt-3"><button class="btn btn-primary">{{ $person->exists ? 'Save'
-            : 'Write the letter' }}</button><a class="btn btn-quiet" href="{{ route('people.index') }}">Leave
-            unchanged</a></div>
+            : 'Write the letter' }}</button><a class="btn btn-quiet" href="{{ route('people.index') }}">Cancel</a></div>
     </form>
     @if ($person->exists)
         @if ($person->code_since !== null && ! $person->is(auth()->user()))

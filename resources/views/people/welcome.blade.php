@@ -8,9 +8,9 @@
                 <input type="hidden" name="email" value="{{ $person->email }}" autocomplete="username">
                 <x-field name="password" label="Password" type="password" autocomplete="new-password" required
                     help="At least 12 characters; avoid common passwords." />
-                <x-field name="password_confirmation" label="The same again" type="password"
+                <x-field name="password_confirmation" label="Repeat password" type="password"
                     autocomplete="new-password" required />
-                <button class="btn btn-primary w-100">Set it and come in</button>
+                <button class="btn btn-primary w-100">Save and sign in</button>
             </form>
         @else
             <h1>This link opens nothing</h1>

@@ -116,7 +116,7 @@
                 type="textarea" required /></fieldset>
             <div class="d-flex gap-2 mt-3"><button class="btn btn-primary">Save as the firm's own</button><a
                 class="btn btn-quiet" href="{{ $kind ? route('plant-book.show', $kind->id)
-                : route('plant-book.index') }}">Leave unchanged</a></div>
+                : route('plant-book.index') }}">Cancel</a></div>
         </form>
     @endif
 </x-layout>

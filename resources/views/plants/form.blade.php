@@ -95,8 +95,7 @@
             <x-practice :questions="$book->questions" :practice="$plant->practice" elsewhere="as the garden" />
         </fieldset>
         <div class="d-flex gap-2 mt-3"><button class="btn btn-primary">Save</button><a class="btn btn-quiet"
-            href="{{ $plant->exists ? route('plants.show', $plant) : route('gardens.show', $garden) }}">Leave
-            unchanged</a></div>
+            href="{{ $plant->exists ? route('plants.show', $plant) : route('gardens.show', $garden) }}">Cancel</a></div>
     </form>
     @if ($plant->exists)
         <form method="post" action="{{ route('plants.destroy', $plant) }}" class="mt-4">@csrf
