@@ -35,67 +35,11 @@ final readonly class Clearance
     public function rubs(array $stems): array
     {
         $crown = self::crown($stems);
-        $next = array_map(fn (Stem $stem): Stem => $stem->grown($this->extensionMm, $this->thickening), $stems);
-        // What does not move this year does not next: the moving part begins where it begins now.
-        $still = array_map(
-            static fn (Stem $stem, Stem $grown): float => self::STILL * $stem->lengthMm / $grown->lengthMm,
-            $stems, $next,
-        );
-        $now = array_map(static fn (Stem $stem): Segment => $stem->from(self::STILL, $crown), $stems);
-        $then = array_map(
-            static fn (Segment $segment, float $share): Segment => $segment->longer(
-                (1 - $share) / $share * self::STILL / (1 - self::STILL),
-            ),
-            $now, $still,
-        );
-        // A stem begins to move at the same place and goes the same way next season, only thicker and longer.
-        $lines = array_map(
-            static fn (Segment $segment, Stem $grown, float $share): array => [
-                $segment->from->x, $segment->from->y, $segment->from->z, $segment->to->x - $segment->from->x,
-                $segment->to->y - $segment->from->y, $segment->to->z - $segment->from->z,
-                $grown->thicknessAt($share) / 2,
-            ],
-            $now,
-            $next,
-            $still,
-        );
-        // The box that holds a moving part next season, and this one's, with half the air that counts as close.
-        $boxes = array_map(
-            fn (Segment $segment, array $line): array => [
-                min($segment->from->x, $segment->to->x) - $line[6] - $this->closeMm / 2,
-                max($segment->from->x, $segment->to->x) + $line[6] + $this->closeMm / 2,
-                min($segment->from->y, $segment->to->y) - $line[6] - $this->closeMm / 2,
-                max($segment->from->y, $segment->to->y) + $line[6] + $this->closeMm / 2,
-                min($segment->from->z, $segment->to->z) - $line[6] - $this->closeMm / 2,
-                max($segment->from->z, $segment->to->z) + $line[6] + $this->closeMm / 2,
-            ],
-            $then,
-            $lines,
-        );
+        $parts = array_map(fn (Stem $stem): MovingPart => $this->movingPart($stem, $crown), $stems);
         $rubs = [];
-        foreach ($stems as $i => $a) {
-            [$axMin, $axMax, $ayMin, $ayMax, $azMin, $azMax] = $boxes[$i];
-            [$ax, $ay, $az, $adx, $ady, $adz, $aHalf] = $lines[$i];
-            for ($j = $i + 1, $count = count($stems); $j < $count; $j++) {
-                $its = $boxes[$j];
-                if ($axMin > $its[1] || $its[0] > $axMax || $ayMin > $its[3] || $its[2] > $ayMax
-                    || $azMin > $its[5] || $its[4] > $azMax) {
-                    continue;
-                }
-                [$bx, $by, $bz, $bdx, $bdy, $bdz, $bHalf] = $lines[$j];
-                $rx = $ax - $bx;
-                $ry = $ay - $by;
-                $rz = $az - $bz;
-                // Both lead away from each other and are apart where they begin: most pairs of a plant are passed over
-                // here.
-                if ($rx * $adx + $ry * $ady + $rz * $adz >= 0.0 && $rx * $bdx + $ry * $bdy + $rz * $bdz <= 0.0
-                    && $rx * $rx + $ry * $ry + $rz * $rz > ($aHalf + $bHalf) ** 2) {
-                    continue;
-                }
-                $rub = $this->between(
-                    [$a, $now[$i], self::STILL], [$stems[$j], $now[$j], self::STILL],
-                    [$next[$i], $then[$i], $still[$i]], [$next[$j], $then[$j], $still[$j]],
-                );
+        foreach ($parts as $i => $a) {
+            for ($j = $i + 1, $count = count($parts); $j < $count; $j++) {
+                $rub = $a->isFarFrom($parts[$j]) ? null : $this->between($a, $parts[$j]);
                 if ($rub !== null) {
                     $rubs[] = $rub;
                 }
@@ -111,6 +55,17 @@ final readonly class Clearance
         return $rubs;
     }
 
+    /** What does not move this year does not next: the moving part begins where it begins now, and goes the same way. */
+    private function movingPart(Stem $stem, float $crown): MovingPart
+    {
+        $grown = $stem->grown($this->extensionMm, $this->thickening);
+        $still = self::STILL * $stem->lengthMm / $grown->lengthMm;
+        $now = $stem->from(self::STILL, $crown);
+        $times = (1 - $still) / $still * self::STILL / (1 - self::STILL);
+
+        return new MovingPart($stem, $now, $grown, $now->longer($times), $still, $times, $this->closeMm);
+    }
+
     /**
      * The radius of the ring the stems leave the ground on, in mm: as if their bases stood side by side in a disc.
      *
@@ -121,18 +76,19 @@ final readonly class Clearance
         return sqrt(array_sum(array_map(static fn (Stem $stem): float => $stem->baseMm ** 2, $stems)));
     }
 
-    /**
-     * Each stem with its moving part and the share of it that does not move, now and next season.
-     *
-     * @param  array{Stem, Segment, float}  $a
-     * @param  array{Stem, Segment, float}  $b
-     * @param  array{Stem, Segment, float}  $aNext
-     * @param  array{Stem, Segment, float}  $bNext
-     */
-    private function between(array $a, array $b, array $aNext, array $bNext): ?Rub
+    private function between(MovingPart $a, MovingPart $b): ?Rub
     {
-        [$air, $s, $t] = self::air($a, $b);
-        [$airThen, $sThen, $tThen] = self::air($aNext, $bNext);
+        [$apart, $sThen, $tThen] = $a->then->nearest($b->then);
+        // What moves now is a piece of what moves next season, and no thicker: it comes no nearer either.
+        if ($apart > $a->halfMm + $b->halfMm + $this->closeMm) {
+            return null;
+        }
+        $airThen = $apart - ($a->thicknessThen($sThen) + $b->thicknessThen($tThen)) / 2;
+        [$s, $t] = [$sThen * $a->times, $tThen * $b->times];
+        if ($s > 1.0 || $t > 1.0) {
+            [$apart, $s, $t] = $a->now->nearest($b->now);
+        }
+        $air = $apart - ($a->thicknessNow($s) + $b->thicknessNow($t)) / 2;
         $converging =
             ($s > self::FURTHER_UP && $t > self::FURTHER_UP)
             || ($sThen > self::FURTHER_UP && $tThen > self::FURTHER_UP);
@@ -141,25 +97,8 @@ final readonly class Clearance
         }
 
         return new Rub(
-            $a[0]->ref, $b[0]->ref, (int) round($air), (int) round($airThen),
-            (int) round($a[1]->from->towards($a[1]->to, $s)->z), $converging,
+            $a->stem->ref, $b->stem->ref, (int) round($air), (int) round($airThen),
+            (int) round($a->now->from->towards($a->now->to, $s)->z), $converging,
         );
-    }
-
-    /**
-     * Air between two barks where they come nearest, and the shares of the moving parts where that is.
-     *
-     * @param  array{Stem, Segment, float}  $a
-     * @param  array{Stem, Segment, float}  $b
-     * @return array{float, float, float}
-     */
-    private static function air(array $a, array $b): array
-    {
-        [$apart, $s, $t] = $a[1]->nearest($b[1]);
-
-        return [
-            $apart - ($a[0]->thicknessAt($a[2] + (1 - $a[2]) * $s) + $b[0]->thicknessAt($b[2] + (1 - $b[2]) * $t)) / 2,
-            $s, $t,
-        ];
     }
 }

@@ -87,16 +87,10 @@ final readonly class Stem
         );
     }
 
-    public function has(StemFault ...$faults): bool
+    public function has(StemFault $fault): bool
     {
         // Most stems have none, and this is asked very often.
-        foreach ($this->faults === [] ? [] : $faults as $fault) {
-            if (in_array($fault, $this->faults, true)) {
-                return true;
-            }
-        }
-
-        return false;
+        return $this->faults !== [] && in_array($fault, $this->faults, true);
     }
 
     /**

@@ -137,7 +137,7 @@ final readonly class StemAim
     public function isCleaning(Stem $stem): bool
     {
         return $stem->faults !== []
-            && ($stem->has(StemFault::Dead, StemFault::Diseased, StemFault::Damaged)
+            && ($stem->has(StemFault::Dead) || $stem->has(StemFault::Diseased) || $stem->has(StemFault::Damaged)
                 || ($this->grafted && $stem->has(StemFault::Sucker)));
     }
 }
