@@ -81,9 +81,13 @@ final readonly class DueKeeper
     {
         $hearing = $this->hear();
         $basis = $this->basis();
-        $some = $this->stale($basis)->limit(self::WHILE_WAITING + 1)->pluck('gardens.id');
+        // What is stale now will be stale soon as well: mostly nothing is, and one look tells.
+        $isSoon = $this->stale($basis->soon())->exists();
+        $some = $isSoon
+            ? $this->stale($basis)->limit(self::WHILE_WAITING + 1)->pluck('gardens.id')
+            : collect();
         if ($some->isEmpty()) {
-            if ($hearing || $this->stale($basis->soon())->exists()) {
+            if ($hearing || $isSoon) {
                 self::ask();
             }
 

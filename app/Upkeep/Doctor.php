@@ -348,11 +348,16 @@ final readonly class Doctor
     /** @return array{?string, string} */
     private function webhooks(): array
     {
-        $failing = Webhook::query()->whereNotNull('failing_since')->get();
-        $told = $failing->map(static fn (Webhook $webhook): string => sprintf(
-            '%s fails since %s%s: %s', parse_url($webhook->url, PHP_URL_HOST), $webhook->failing_since?->toDateString(),
-            $webhook->active ? '' : ' and is off', lcfirst(rtrim((string) $webhook->last_error, '.')),
-        ))->all();
+        $failing = Webhook::query();
+        $failing->whereNotNull('failing_since');
+        $told = [];
+        foreach ($failing->get() as $webhook) {
+            $told[] = sprintf(
+                '%s fails since %s%s: %s', parse_url($webhook->url, PHP_URL_HOST),
+                $webhook->failing_since?->toDateString(), $webhook->active ? '' : ' and is off',
+                lcfirst(rtrim((string) $webhook->last_error, '.')),
+            );
+        }
 
         return [$told === [] ? null : implode('; ', $told), Webhook::query()->where('active', true)->count().' active'];
     }
