@@ -54,21 +54,23 @@ final readonly class Doctor
      */
     public function look(): array
     {
-        return array_map(
-            fn (array $each): array => [$each[0], ...self::told($each[1])],
-            [
-                ['PHP', fn () => $this->php()], ['settings', fn () => $this->settings()],
-                ['database', fn () => $this->database()], ['migrations', fn () => $this->migrations()],
-                ['transactions', fn () => $this->transactions()], ['folders', fn () => $this->folders()],
-                ['pictures', fn () => $this->pictures()], ['secrets', fn () => $this->secrets()],
-                ['disk', fn () => $this->disk()], ['site', fn () => $this->site()],
-                ['assets', fn () => $this->assets()], ['plant book', fn () => $this->plantBook()],
-                ['backups', fn () => $this->backups()],
-                ['worker', fn () => $this->worker()], ['scheduler', fn () => $this->scheduler()],
-                ['queue', fn () => $this->queue()], ['webhooks', fn () => $this->webhooks()],
-                ['sign-ins', fn () => $this->signIns()],
-            ],
-        );
+        $looked = [];
+        foreach ([
+            ['PHP', fn () => $this->php()], ['settings', fn () => $this->settings()],
+            ['database', fn () => $this->database()], ['migrations', fn () => $this->migrations()],
+            ['transactions', fn () => $this->transactions()], ['folders', fn () => $this->folders()],
+            ['pictures', fn () => $this->pictures()], ['secrets', fn () => $this->secrets()],
+            ['disk', fn () => $this->disk()], ['site', fn () => $this->site()],
+            ['assets', fn () => $this->assets()], ['plant book', fn () => $this->plantBook()],
+            ['backups', fn () => $this->backups()],
+            ['worker', fn () => $this->worker()], ['scheduler', fn () => $this->scheduler()],
+            ['queue', fn () => $this->queue()], ['webhooks', fn () => $this->webhooks()],
+            ['sign-ins', fn () => $this->signIns()],
+        ] as [$name, $look]) {
+            $looked[] = [$name, ...self::told($look)];
+        }
+
+        return $looked;
     }
 
     /**
