@@ -39,15 +39,17 @@ final readonly class Openness
             ) / count($live);
         $near = self::NEAR * $reach;
         $lines = array_map(static fn (Segment $segment): array => self::line($segment, $near), $upper);
+        // Rings of equal area.
+        $radii = array_map(
+            static fn (int $ring): float => $reach / 2 * sqrt(($ring + 0.5) / self::RINGS), range(0, self::RINGS - 1),
+        );
         // The middle is looked at from the first stem's side on, so that a turned plant has the same openness.
         $turn = $live[0]->azimuthDeg;
         $free = 0;
         for ($spoke = 0; $spoke < self::SPOKES; $spoke++) {
             $angle = deg2rad($turn + 360 * $spoke / self::SPOKES);
             [$east, $north] = [sin($angle), cos($angle)];
-            for ($ring = 0; $ring < self::RINGS; $ring++) {
-                // Rings of equal area.
-                $radius = $reach / 2 * sqrt(($ring + 0.5) / self::RINGS);
+            foreach ($radii as $radius) {
                 $free += self::isNear($lines, $radius * $east, $radius * $north, $near * $near) ? 0 : 1;
             }
         }

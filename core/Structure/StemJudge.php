@@ -68,12 +68,13 @@ final readonly class StemJudge
                 array_filter($survey->stems, static fn (Stem $stem): bool => in_array($stem->ref, $survey->cut, true)),
             ),
         );
+        $tally = Tally::of($survey, $aim, $gone);
         $after = $survey;
         $cuts = [];
         $blocked = [];
         $from = 0;
         while (true) {
-            $next = $this->next($after, $aim, $all, $gone, $share, $blocked, $from);
+            $next = $this->next($after, $aim, $all, $tally, $share, $blocked, $from);
             if ($next === null) {
                 if ($from === 0) {
                     break;
@@ -92,19 +93,21 @@ final readonly class StemJudge
                 count($cuts) + 1, $candidate->stem, $rule, $candidate->because, $candidate->cut, $free,
                 $share($candidate->stem),
             );
-            $gone += $share($candidate->stem);
+            $tally = $tally->without($candidate->stem, $aim, $share($candidate->stem));
             $after = $after->without($candidate->stem->ref);
         }
+
+        $open = Openness::of($survey->standing());
 
         return new Judgement(
             $aim,
             $cuts,
             $this->kept($after, $aim, $blocked),
             self::among($all, $survey),
-            Openness::of($survey->standing()),
-            Openness::of($after->standing()),
-            $gone,
-            [...$also, ...(new Telling($survey, $after, $aim, $gone, $blocked))->lines()],
+            $open,
+            $cuts === [] ? $open : Openness::of($after->standing()),
+            $tally->gone,
+            [...$also, ...(new Telling($survey, $after, $aim, $tally->gone, $blocked))->lines()],
         );
     }
 
@@ -119,14 +122,13 @@ final readonly class StemJudge
         Survey $survey,
         StemAim $aim,
         array $rubs,
-        float $gone,
+        Tally $tally,
         callable $share,
         array &$blocked,
         int $from,
     ): ?array {
         $blocked = [];
         $standing = self::among($rubs, $survey);
-        $tally = Tally::of($survey, $aim, $gone);
         $clean = false;
         foreach (array_slice($this->rules, $from, null, true) as $index => $rule) {
             if (! $clean && ! $rule->cleans()) {

@@ -27,7 +27,7 @@ final readonly class Survey
         private array $standing,
         /** @var array<string, int> */
         private array $isCut,
-        /** @var array<string, true> faults that any stem has at all */
+        /** @var array<string, list<Stem>> those that have it, cut or not, by fault */
         private array $faults,
     ) {
     }
@@ -53,7 +53,7 @@ final readonly class Survey
         $faults = [];
         foreach ($stems as $stem) {
             foreach ($stem->faults as $fault) {
-                $faults[$fault->value] = true;
+                $faults[$fault->value][] = $stem;
             }
         }
 
@@ -78,9 +78,7 @@ final readonly class Survey
      */
     public function standingWith(StemFault $fault): array
     {
-        return isset($this->faults[$fault->value])
-            ? array_filter($this->standing, static fn (Stem $stem): bool => in_array($fault, $stem->faults, true))
-            : [];
+        return array_filter($this->faults[$fault->value] ?? [], $this->stands(...));
     }
 
     public function stands(Stem $stem): bool

@@ -36,6 +36,19 @@ final readonly class Tally
         return new self($live, $sound, $soundAtFirst, $oldAtFirst, $gone);
     }
 
+    /**
+     * The same once one more stem that stood is out.
+     *
+     * @param  float  $share  of the sound wood at first, in per cent
+     */
+    public function without(Stem $stem, StemAim $aim, float $share): self
+    {
+        return new self(
+            $this->live - ($stem->has(StemFault::Dead) ? 0 : 1), $this->sound - ($aim->isCleaning($stem) ? 0 : 1),
+            $this->soundAtFirst, $this->oldAtFirst, $this->gone + $share,
+        );
+    }
+
     /** Sound stems out so far this season. */
     public function out(): int
     {
