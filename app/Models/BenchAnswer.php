@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsDay;
-use App\Models\Concerns\InOneStroke;
+use App\Models\Concerns\WritesInTransaction;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -36,7 +36,7 @@ use PruningHook\Core\Calendar\Day;
  */
 final class BenchAnswer extends Model
 {
-    use InOneStroke;
+    use WritesInTransaction;
 
     public const UPDATED_AT = null;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Models\Concerns\InOneStroke;
 use App\Models\Concerns\KeepsVersions;
+use App\Models\Concerns\WritesInTransaction;
 use App\Support\Say;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -24,8 +24,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class BloomNote extends Model
 {
-    use InOneStroke;
     use KeepsVersions;
+    use WritesInTransaction;
 
     public const SCORES = [1 => 'hardly any', 2 => 'few', 3 => 'fair', 4 => 'many', 5 => 'full'];
 

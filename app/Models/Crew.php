@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Models\Concerns\InOneStroke;
 use App\Models\Concerns\KeepsVersions;
+use App\Models\Concerns\WritesInTransaction;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -25,8 +25,8 @@ use Illuminate\Support\Facades\DB;
  */
 final class Crew extends Model
 {
-    use InOneStroke;
     use KeepsVersions;
+    use WritesInTransaction;
 
     /** What hands must be able to handle, as the plant book's tasks ask for it. */
     public const SKILLS = ['ladder', 'saw', 'shears'];

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsDay;
-use App\Models\Concerns\InOneStroke;
 use App\Models\Concerns\KeepsVersions;
+use App\Models\Concerns\WritesInTransaction;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use PruningHook\Core\Calendar\Day;
@@ -23,8 +23,8 @@ use PruningHook\Core\Calendar\Day;
  */
 final class CrewDayOff extends Model
 {
-    use InOneStroke;
     use KeepsVersions;
+    use WritesInTransaction;
 
     protected $table = 'crew_days_off';
 

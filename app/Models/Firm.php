@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Models\Concerns\InOneStroke;
 use App\Models\Concerns\KeepsVersions;
+use App\Models\Concerns\WritesInTransaction;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -27,8 +27,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Firm extends Model
 {
-    use InOneStroke;
     use KeepsVersions;
+    use WritesInTransaction;
 
     protected $fillable = [
         'name', 'practice', 'depot_latitude', 'depot_longitude', 'usual_travel', 'log_days', 'retention',

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Models\Concerns\InOneStroke;
 use App\Models\Concerns\KeepsVersions;
+use App\Models\Concerns\WritesInTransaction;
 use App\Search\SearchTables;
 use App\Support\Say;
 use Database\Factories\GardenFactory;
@@ -54,8 +54,8 @@ final class Garden extends Model
     /** @use HasFactory<GardenFactory> */
     use HasFactory;
 
-    use InOneStroke;
     use KeepsVersions;
+    use WritesInTransaction;
 
     protected $fillable = ['crew_id', 'name', 'client', 'address', 'latitude', 'longitude', 'elevation_m',
         'last_frost', 'first_frost', 'winter', 'normals', 'region', 'practice', 'notes', 'setup_minutes',

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Models\Concerns\InOneStroke;
 use App\Models\Concerns\KeepsVersions;
+use App\Models\Concerns\WritesInTransaction;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\SoftDeletes;
@@ -24,9 +24,9 @@ use Illuminate\Support\Carbon;
  */
 final class OwnKind extends Model
 {
-    use InOneStroke;
     use KeepsVersions;
     use SoftDeletes;
+    use WritesInTransaction;
 
     protected $fillable = ['kind', 'like', 'entry', 'note', 'written_by'];
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsDay;
-use App\Models\Concerns\InOneStroke;
 use App\Models\Concerns\KeepsVersions;
+use App\Models\Concerns\WritesInTransaction;
 use Database\Factories\PlantFactory;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
@@ -53,9 +53,9 @@ final class Plant extends Model
     /** @use HasFactory<PlantFactory> */
     use HasFactory;
 
-    use InOneStroke;
     use KeepsVersions;
     use SoftDeletes;
+    use WritesInTransaction;
 
     protected $fillable = [
         'kind', 'label', 'bed', 'planted_on', 'count', 'height_mm', 'spread_mm', 'run_mm', 'flowering_height_mm',

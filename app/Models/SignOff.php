@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsDay;
-use App\Models\Concerns\InOneStroke;
 use App\Models\Concerns\KeepsVersions;
+use App\Models\Concerns\WritesInTransaction;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use PruningHook\Core\Calendar\Day;
@@ -24,8 +24,8 @@ use PruningHook\Core\Calendar\Day;
  */
 final class SignOff extends Model
 {
-    use InOneStroke;
     use KeepsVersions;
+    use WritesInTransaction;
 
     protected $fillable = ['user_id', 'method', 'by_id', 'on'];
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Models\Concerns\InOneStroke;
 use App\Models\Concerns\KeepsVersions;
+use App\Models\Concerns\WritesInTransaction;
 use App\Support\ResetPasswordNotification;
 use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
@@ -47,9 +47,9 @@ final class User extends Authenticatable
     /** @use HasFactory<UserFactory> */
     use HasFactory;
 
-    use InOneStroke;
     use KeepsVersions;
     use Notifiable;
+    use WritesInTransaction;
 
     protected $fillable = ['name', 'email', 'password', 'role', 'crew_id'];
 

@@ -113,7 +113,7 @@ final readonly class OwnKinds
     {
         $refused = $this->refusal($kind, OwnKind::query()->where('kind', $kind)->whereNotNull('like')->exists());
         if ($refused === null) {
-            // One stroke, so that one undo can bring back just these.
+            // One transaction, so that one undo can bring back just these.
             DB::transaction(static function () use ($kind): void {
                 OwnKind::query()->where('kind', $kind)->update(['deleted_at' => now()]);
                 event(new OwnKindsChanged($kind));

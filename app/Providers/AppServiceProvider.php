@@ -21,13 +21,13 @@ use App\Post\SimulatedMail;
 use App\Post\SimulatedTexts;
 use App\Post\TextMessages;
 use App\Post\WebhookEvents;
+use App\Support\AtomicFileSessionHandler;
 use App\Support\BrokenDatabase;
 use App\Support\Heartbeat;
 use App\Support\KeptPictures;
 use App\Support\PostgresConnection;
 use App\Support\SqliteConnection;
 use App\Support\Today;
-use App\Support\WholeSessions;
 use App\Weather\RainRead;
 use App\Weather\SimulatedStation;
 use App\Weather\WeatherStation;
@@ -54,7 +54,7 @@ final class AppServiceProvider extends ServiceProvider
         Watch::start();
         $this->optimizes('plant-book:compile', key: 'plant book');
         Event::listen(Looping::class, static fn () => Heartbeat::beat(Heartbeat::WORKER));
-        Session::extend('file', static fn (): WholeSessions => new WholeSessions(
+        Session::extend('file', static fn (): AtomicFileSessionHandler => new AtomicFileSessionHandler(
             new Filesystem(), Config::string('session.files'), Config::integer('session.lifetime'),
         ));
         NotesSignIns::start();

@@ -156,7 +156,7 @@ final readonly class SurveyTaps
     }
 
     /**
-     * All within one stroke, which lets nobody else write: no tap is lost to another made at the same moment.
+     * All within one transaction, which lets nobody else write: no tap is lost to another made at the same moment.
      *
      * @param  array<string, mixed>  $said
      * @param  callable(StemSurvey, string): void  $do

@@ -12,7 +12,7 @@ use Throwable;
 /** Many write at once, and somebody waited in vain: nothing was kept, and the same can be sent again. */
 final readonly class Busy
 {
-    /** What SQLite says when another writes; for a stroke, and for a table. */
+    /** What SQLite says when another writes; for a transaction, and for a table. */
     private const CODES = [5, 6];
 
     /** The same in PostgreSQL's words: a lock was not to be had, or two waited for each other. */

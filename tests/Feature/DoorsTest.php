@@ -13,8 +13,8 @@ use App\Models\VisitTask;
 use App\People\GoodPassword;
 use App\People\NewDeviceNotification;
 use App\People\SendResetLetter;
+use App\Support\AtomicFileSessionHandler;
 use App\Support\ResetPasswordNotification;
-use App\Support\WholeSessions;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Session\SessionManager;
 use Illuminate\Support\Carbon;
@@ -36,7 +36,7 @@ final class DoorsTest extends FeatureTestCase
     {
         $folder = sys_get_temp_dir().'/sessions-'.bin2hex(random_bytes(4));
         mkdir($folder);
-        $sessions = new WholeSessions($this->app->make(Filesystem::class), $folder, 60);
+        $sessions = new AtomicFileSessionHandler($this->app->make(Filesystem::class), $folder, 60);
         self::assertTrue($sessions->write('abc', 'who is in'));
         self::assertSame('100600', sprintf('%o', (int) fileperms("$folder/abc")));
         self::assertStringEqualsFile("$folder/abc", 'who is in');

@@ -19,10 +19,10 @@ use PDO;
 use PDOException;
 use RuntimeException;
 
-/** Strokes that begin by writing, forms that make one however often they are sent, tasks that stand once. */
+/** Transactions that begin by writing, forms that make one however often they are sent, tasks that stand once. */
 final class WritesTest extends FeatureTestCase
 {
-    public function test_a_stroke_has_the_pen_from_its_beginning(): void
+    public function test_a_transaction_holds_the_write_lock_from_its_beginning(): void
     {
         [$pen, $file] = $this->pen();
         self::assertSame(
@@ -52,7 +52,7 @@ final class WritesTest extends FeatureTestCase
             });
         } catch (LogicException) {
         }
-        // Where another has it too long, that is said, and the next stroke is as good as the first.
+        // Where another has it too long, that is said, and the next transaction is as good as the first.
         $other->exec('begin immediate');
         try {
             $pen->transaction(static fn () => null);

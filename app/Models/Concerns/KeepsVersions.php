@@ -13,8 +13,8 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Every change of a row is kept as a version: who, when, what it was and what it became. Written in the stroke that
- * changes it.
+ * Every change of a row is kept as a version: who, when, what it was and what it became. Written in the transaction
+ * that changes it.
  *
  * @mixin Model
  */

@@ -10,7 +10,7 @@ use Illuminate\Session\FileSessionHandler;
  * Sessions in files that are there in whole or not at all: a server that is stopped while it writes one signs nobody
  * out.
  */
-final class WholeSessions extends FileSessionHandler
+final class AtomicFileSessionHandler extends FileSessionHandler
 {
     public function write($sessionId, $data): bool
     {

@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @mixin Model
  */
-trait InOneStroke
+trait WritesInTransaction
 {
     /** @param  array<string, mixed>  $options */
     public function save(array $options = []): bool
