@@ -55,7 +55,7 @@ final readonly class Clearance
         return $rubs;
     }
 
-    /** What does not move this year does not next: the moving part begins where it begins now, and goes the same way. */
+    /** What does not move this year does not next: the moving part begins where it does now, and goes the same way. */
     private function movingPart(Stem $stem, float $crown): MovingPart
     {
         $grown = $stem->grown($this->extensionMm, $this->thickening);

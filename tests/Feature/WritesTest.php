@@ -40,7 +40,7 @@ final class WritesTest extends FeatureTestCase
             }
         };
         $pen->transaction(static function () use ($pen, $write): void {
-            // Nothing is read or written yet, and still nobody else has the pen.
+            // Nothing is read or written yet, and still nobody else can write.
             self::assertSame('5', $write());
             $pen->transaction(static fn () => $pen->table('lines')->insert(['line' => 'ours']));
         });
@@ -56,7 +56,7 @@ final class WritesTest extends FeatureTestCase
         $other->exec('begin immediate');
         try {
             $pen->transaction(static fn () => null);
-            self::fail('two had the pen');
+            self::fail('two held the write lock');
         } catch (PDOException $busy) {
             self::assertSame(5, $busy->errorInfo[1] ?? null);
         }
