@@ -33,7 +33,7 @@ final readonly class DueKeeper
     private const CLAIMED_S = 30;
 
     public function __construct(
-        private DueReckoner $reckoner,
+        private DueCalculator $calculator,
         private SignShifts $signs,
         private CorePlants $bridge,
         private ReadsRain $rain,
@@ -165,7 +165,9 @@ final readonly class DueKeeper
         // Nothing is due where nobody works any more.
         $row->archived_on === null ? $row->load('plants') : $row->setRelation('plants', new Collection);
 
-        return $this->keep($this->reckoner->reckon($row, $basis->from, $basis->coversTo(), $basis->agedOn), $basis);
+        return $this->keep(
+            $this->calculator->calculate($row, $basis->from, $basis->coversTo(), $basis->agedOn), $basis,
+        );
     }
 
     /** Writes a garden's rows. @return bool false where what is there, or what the firm says, is of later */

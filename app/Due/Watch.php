@@ -115,7 +115,7 @@ final readonly class Watch
         }
     }
 
-    /** A measure is dated by the day it is given, so that the record since can be reckoned in. */
+    /** A measure is dated by the day it is given, so that the record since can be taken into account. */
     public static function date(Plant $plant): void
     {
         foreach (['stems_on' => ['stems_old', 'stems_young'], 'height_on' => ['height_mm']] as $day => $measures) {

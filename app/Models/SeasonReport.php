@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * What a season came to, as it was last reckoned.
+ * The season report, as it was last calculated.
  *
  * @phpstan-type Hours list<array{string, int, int, int}>
  * @phpstan-type Result array{hours: array{garden: Hours, kind: Hours, crew: Hours, season: Hours},
@@ -17,7 +17,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int $season
  * @property ?Carbon $asked_at
- * @property ?Carbon $made_at null while it has not been reckoned yet
+ * @property ?Carbon $made_at null while it has not been calculated yet
  * @property ?Result $result hours as name, minutes planned, minutes it took, and how many lines that rests on
  */
 final class SeasonReport extends Model

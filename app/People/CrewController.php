@@ -131,7 +131,7 @@ final class CrewController extends Controller
         FreshForm::hold($request, $firm);
         $firm->fill((array) $facts)->save();
 
-        return redirect()->route('crews.index')->with('said', 'Saved. Ways are reckoned from there.')
+        return redirect()->route('crews.index')->with('said', 'Saved. Travel is calculated from there.')
             ->with('undo', Undo::of($firm));
     }
 }

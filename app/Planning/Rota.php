@@ -172,7 +172,7 @@ final readonly class Rota
     {
         $known = FirmBrief::crews($days, $crews);
         foreach ($visits as $day) {
-            // What has no crew yet is reckoned as if one person came.
+            // What has no crew yet counts as one person.
             $known[(int) $day[0]->crew] ??= new Crew($day[0]->crew, 1);
         }
 

@@ -12,7 +12,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Support\Carbon;
 
-/** Reckons what a season came to, on the queue. */
+/** Calculates the season report, on the queue. */
 final class MakeReport implements ShouldQueue
 {
     use Dispatchable;
@@ -29,9 +29,9 @@ final class MakeReport implements ShouldQueue
         $this->onQueue(LongQueue::NAME);
     }
 
-    public function handle(Reckoning $reckoning): void
+    public function handle(ReportCalculator $calculator): void
     {
-        $result = $reckoning->of($this->season, Today::day());
+        $result = $calculator->of($this->season, Today::day());
         SeasonReport::query()->updateOrCreate(
             ['season' => $this->season], ['result' => $result, 'made_at' => Carbon::now()],
         );

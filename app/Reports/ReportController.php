@@ -26,7 +26,7 @@ final class ReportController extends Controller
         )->toArray());
     }
 
-    /** Reckoned anew. */
+    /** Recalculates it. */
     public function store(Request $request, ReportScreen $screen): RedirectResponse
     {
         $this->authorize('update', Firm::class);

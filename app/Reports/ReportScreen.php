@@ -13,7 +13,7 @@ use PruningHook\Core\Drawing\DotMap;
 use PruningHook\Core\Drawing\PairBars;
 
 /**
- * What a season came to, put together to be shown; asked for where nobody has reckoned it yet.
+ * What a season came to, put together to be shown; asked for where it has not been calculated yet.
  *
  * @phpstan-import-type Result from SeasonReport
  */
@@ -78,7 +78,7 @@ final readonly class ReportScreen
         return $tallies;
     }
 
-    /** Reckoned anew, on the queue. */
+    /** Recalculated, on the queue. */
     public function ask(int $season): SeasonReport
     {
         $report = SeasonReport::query()->updateOrCreate(['season' => $season], ['asked_at' => Carbon::now()]);

@@ -18,7 +18,7 @@ final readonly class BudsWithLosses implements AmountRule
     private function __construct(
         private string $what,
         private int $wanted,
-        /** more dead buds than this, in per cent, and the cane is not worth reckoning on */
+        /** more dead buds than this, in per cent, and the cane is not worth counting on */
         private int $mostDead,
         private string $source,
     ) {

@@ -6,8 +6,8 @@ namespace Tests\Feature;
 
 use App\Bridge\CorePlants;
 use App\Due\Basis;
+use App\Due\DueCalculator;
 use App\Due\DueKeeper;
-use App\Due\DueReckoner;
 use App\Due\Renewal;
 use App\Due\RenewDue;
 use App\Due\SignShifts;
@@ -71,8 +71,8 @@ final class KeptTest extends FeatureTestCase
         $plant = Plant::factory()->create(['garden_id' => $garden->id]);
         $basis = Basis::on(Today::day());
         $early = $this->app
-            ->make(DueReckoner::class)
-            ->reckon(
+            ->make(DueCalculator::class)
+            ->calculate(
                 Garden::query()->findOrFail($garden->id), $basis->from, $basis->coversTo(), Today::day(),
             );
         $plant->update(['height_mm' => 9000]);
@@ -185,7 +185,7 @@ final class KeptTest extends FeatureTestCase
         $garden = Garden::factory()->create();
         Plant::factory()->create(['garden_id' => $garden->id, 'kind' => 'box-hedge']);
         $basis = Basis::on(Today::day());
-        $early = $this->app->make(DueReckoner::class)->reckon(
+        $early = $this->app->make(DueCalculator::class)->calculate(
             Garden::query()->findOrFail($garden->id), $basis->from, $basis->coversTo(), Today::day(),
         );
         // A garden of another kind could be corrected into this one while it is worked out.

@@ -21,7 +21,7 @@ use App\Planning\MakeDraft;
 use App\Planning\MakeTrue;
 use App\Plants\PlantList;
 use App\Reports\MakeReport;
-use App\Reports\Reckoning;
+use App\Reports\ReportCalculator;
 use App\Reports\ReportScreen;
 use App\Season\Decisions;
 use App\Support\Busy;
@@ -161,7 +161,7 @@ final class LastOnesTest extends FeatureTestCase
                 'amounts' => '[]', 'minutes' => 20,
             ]);
         }
-        $seasons = $this->app->make(Reckoning::class)->of(2027, Today::day())['hours']['season'];
+        $seasons = $this->app->make(ReportCalculator::class)->of(2027, Today::day())['hours']['season'];
         self::assertSame(array_map(strval(...), range(2020, 2027)), array_column($seasons, 0));
         self::assertSame(range(2027, 2017), ReportScreen::seasons(), 'for the season to come nothing is planned yet');
         DB::table('visit_tasks')->where('season', 2026)->update(['season' => 2028]);

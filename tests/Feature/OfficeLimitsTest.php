@@ -20,7 +20,7 @@ use App\Models\Letter;
 use App\Models\Plant;
 use App\Models\User;
 use App\Post\TextChannel;
-use App\Reports\Reckoning;
+use App\Reports\ReportCalculator;
 use App\Support\Today;
 use Illuminate\Notifications\AnonymousNotifiable;
 use Illuminate\Support\Facades\DB;
@@ -264,7 +264,7 @@ final class OfficeLimitsTest extends FeatureTestCase
                 'task' => 'winter-pass', 'season' => 2027, 'on' => '2027-02-20', 'outcome' => 'done',
                 'minutes' => $number, 'findings' => '[]', 'amounts' => '[]']);
         }
-        $hours = $this->app->make(Reckoning::class)->of(2027, Today::day())['hours']['garden'];
+        $hours = $this->app->make(ReportCalculator::class)->of(2027, Today::day())['hours']['garden'];
         self::assertCount(20, $hours);
         self::assertSame(['Garden 22', 'Garden 3'], [$hours[0][0], $hours[19][0]]);
     }

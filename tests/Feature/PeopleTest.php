@@ -212,7 +212,7 @@ final class PeopleTest extends FeatureTestCase
             '/bench/first-hedge?cuts=c30.r200',
         ] as $page) {
             $told = self::told($this->get($page)->assertOk());
-            // The working of an amount is reckoned as it is written down, and a place lies so many metres up.
+            // The working of an amount is calculated as it is written down, and a place lies so many metres up.
             $unsaid = "~(?<! x \d\.\d|° W, \d)$lengths~";
             self::assertSame(0, preg_match($unsaid, $told, $left), "$page: ".($left[0] ?? ''));
         }

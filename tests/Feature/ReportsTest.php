@@ -10,7 +10,7 @@ use App\Models\Plant;
 use App\Models\SeasonReport;
 use App\Models\Visit;
 use App\Reports\MakeReport;
-use App\Reports\Reckoning;
+use App\Reports\ReportCalculator;
 use Illuminate\Support\Facades\DB;
 
 /** What a season came to: hours against what was forecast, windows, green waste, renewal, findings. */
@@ -27,7 +27,7 @@ final class ReportsTest extends FeatureTestCase
         $this->logged('2027-02-23', 2027, 10, 200, [], Plant::factory()->create([
             'garden_id' => $other->id, 'kind' => 'lilac',
         ]), null);
-        $hours = $this->reckoned()['hours'];
+        $hours = $this->calculated()['hours'];
         self::assertSame([['Quarry Hill', 10, 200, 1], ['Millrace House', 90, 95, 2]], $hours['garden']);
         self::assertSame([['Lilac', 10, 200, 1], ['Wisteria', 90, 95, 2]], $hours['kind']);
         self::assertSame([['No crew', 10, 200, 1], ['Wren crew', 90, 95, 2]], $hours['crew']);
@@ -50,7 +50,7 @@ final class ReportsTest extends FeatureTestCase
         }
         $once = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'lilac']);
         $this->logged('2027-05-01', 2027, 10, 10, ['recipe' => 'renew-by-thirds'], $once);
-        $result = $this->reckoned();
+        $result = $this->calculated();
         self::assertSame(['kept' => 1, 'early' => 1, 'late' => 3, 'missed' => 1], $result['windows']);
         self::assertSame([1 => 1, 2 => 0, 3 => 1], $result['renewal']);
         self::assertSame(
@@ -63,7 +63,7 @@ final class ReportsTest extends FeatureTestCase
 
     public function test_a_season_in_which_nothing_was_done_yet_says_so(): void
     {
-        (new MakeReport(2027))->handle($this->app->make(Reckoning::class));
+        (new MakeReport(2027))->handle($this->app->make(ReportCalculator::class));
         $this->actingAs($this->planner())->get('/reports?season=2027')->assertOk()
             ->assertSee('Nobody has logged minutes in this season yet.')->assertSee('Nothing of that yet.')
             ->assertSee('Nothing was found but that all is well.');
@@ -91,10 +91,10 @@ final class ReportsTest extends FeatureTestCase
                 ['Down south', 'canker', 1]],
             array_map(
                 static fn (array $row): array => [$row['garden'], $row['finding'], $row['count']],
-                $this->reckoned()['findings'],
+                $this->calculated()['findings'],
             ),
         );
-        (new MakeReport(2027))->handle($this->app->make(Reckoning::class));
+        (new MakeReport(2027))->handle($this->app->make(ReportCalculator::class));
         $dots = fn (string $more): int => substr_count((string) $this->actingAs($this->planner())
             ->get("/reports?season=2027$more")->assertOk()->getContent(), 'class="r-dot"');
         self::assertSame([4, 1, 2, 4], [
@@ -104,15 +104,15 @@ final class ReportsTest extends FeatureTestCase
             ->assertSee('All on the map')->assertSee('Canker');
     }
 
-    public function test_it_is_reckoned_in_the_background_and_drawn_with_its_tables(): void
+    public function test_it_is_calculated_in_the_background_and_drawn_with_its_tables(): void
     {
         $this->logged('2027-02-20', 2027, 60, 90, ['findings' => '["disease"]']);
-        $this->actingAs($this->planner())->get('/reports')->assertOk()->assertSee('It is being reckoned');
-        // Before it is reckoned there is no table.
+        $this->actingAs($this->planner())->get('/reports')->assertOk()->assertSee('Calculating');
+        // Before it is calculated there is no table.
         $this->get('/reports/2027/garden')->assertNotFound();
-        (new MakeReport(2027))->handle($this->app->make(Reckoning::class));
+        (new MakeReport(2027))->handle($this->app->make(ReportCalculator::class));
         $this->get('/record')->assertSee('What the season came to');
-        $page = $this->get('/reports?season=2027')->assertOk()->assertDontSee('It is being reckoned')
+        $page = $this->get('/reports?season=2027')->assertOk()->assertDontSee('Calculating')
             ->assertSeeInOrder(['Hours, forecast and fact', 'By garden', 'Millrace House', 'Windows', 'kept',
                 'Findings', 'Disease']);
         self::assertSame(1, substr_count((string) $page->getContent(), 'class="r-dot"'));
@@ -133,9 +133,9 @@ final class ReportsTest extends FeatureTestCase
     }
 
     /** @return array<string, mixed> */
-    private function reckoned(): array
+    private function calculated(): array
     {
-        return $this->app->make(Reckoning::class)->of(2027, \App\Support\Today::day());
+        return $this->app->make(ReportCalculator::class)->of(2027, \App\Support\Today::day());
     }
 
     /** @param  array<string, mixed>  $said */

@@ -22,7 +22,7 @@ use App\Models\User;
 use App\Models\Visit;
 use App\Models\Webhook;
 use App\Reports\MakeReport;
-use App\Reports\Reckoning;
+use App\Reports\ReportCalculator;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Str;
@@ -336,7 +336,7 @@ final class RolesTest extends FeatureTestCase
             : null;
 
         if ($name === 'reports.table') {
-            (new MakeReport(2027))->handle($this->app->make(Reckoning::class));
+            (new MakeReport(2027))->handle($this->app->make(ReportCalculator::class));
         }
         $person = in_array('person', $needs, true) || in_array('answer', $needs, true)
             || in_array('sign_off', $needs, true) ? $this->hand() : null;

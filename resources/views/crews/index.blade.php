@@ -21,8 +21,8 @@
     </ul>
     <x-pages :pages="$pages" what="crews" />
     <h2>The depot and the record</h2>
-    <p>Crew days begin and end here; ways are reckoned from it along the roads, 1.3 times as the crow flies, at 36 km an
-        hour.</p>
+    <p>Crew days begin and end here; travel is calculated from it: 1.3 times the straight line, at
+        36 km an hour.</p>
     @can('update', App\Models\Firm::class)
         <form method="post" action="{{ route('depot.update') }}" class="to-56" novalidate>
             @csrf<x-version :of="$firm" /> @method('put')

@@ -12,14 +12,14 @@
     </form>
     @if ($report->isUnderWay())
         <x-part name="anew" />
-        <div class="said" role="status" x-data="anew"><span>It is being reckoned. This page looks again by
+        <div class="said" role="status" x-data="anew"><span>Calculating … This page reloads by
             itself.</span><a class="btn btn-quiet" href="{{ request()->fullUrl() }}">Look again</a></div>
     @endif
     @if ($report->result)
         <div class="d-flex gap-2 align-items-center mb-2"><span class="soft">As it stood on {{
             Say::date(Today::of($report->made_at)) }}, {{ Say::time($report->made_at) }}.</span>
             <form method="post" action="{{ route('reports.store', ['season' => $season]) }}" class="no-print">@csrf
-                <button class="btn btn-quiet">Reckon anew</button></form></div>
+                <button class="btn btn-quiet">Recalculate</button></form></div>
         <h2>Hours, forecast and fact</h2>
         @if ($hours[0]['rows'] === [])<p>Nobody has logged minutes in this season yet.</p>
         @else

@@ -182,8 +182,8 @@ final class AmountRulesTest extends TestCase
         );
     }
 
-    /** Common practice, no source: a cane four fifths dead is reckoned as that, and one that is worse as no better. */
-    public function test_a_cane_all_but_dead_is_not_reckoned_beyond_four_fifths(): void
+    /** Common practice, no source: a cane four fifths dead counts as that, and one that is worse as no better. */
+    public function test_a_cane_all_but_dead_does_not_count_beyond_four_fifths(): void
     {
         self::assertSame(
             [4, 8, 20, 20, 20],

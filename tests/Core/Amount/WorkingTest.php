@@ -208,7 +208,7 @@ final class WorkingTest extends TestCase
         self::worked(['rule' => 'guess'], new Plant('w', 'wisteria'));
     }
 
-    public function test_more_dead_buds_than_one_reckons_on_are_told(): void
+    public function test_more_dead_buds_than_one_counts_on_are_told(): void
     {
         $rule = ['rule' => 'buds-with-losses', 'what' => 'nodes', 'wanted' => 3, 'most_dead' => 80];
         $says = static fn (int $dead): string => self::because(

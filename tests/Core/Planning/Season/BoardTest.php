@@ -25,7 +25,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Support\TestBrief;
 
-/** The board keeps its own account while it changes: it must be that of whoever reckons the visits anew. */
+/** The board keeps its own account while it changes: it must be that of whoever recalculates the visits. */
 final class BoardTest extends TestCase
 {
     public function test_every_move_keeps_the_account_and_every_rule_and_can_be_taken_back(): void

@@ -23,7 +23,7 @@ use stdClass;
  * @phpstan-type Found array{garden: string, latitude: float, longitude: float, finding: string,
  *     count: int}
  */
-final readonly class Reckoning
+final readonly class ReportCalculator
 {
     /** Rows of one chart: those that took longest. */
     private const ROWS = 20;

@@ -32,13 +32,13 @@ use Throwable;
  * @phpstan-import-type TaskRow from KeptGarden
  * @phpstan-import-type PlantRow from KeptGarden
  */
-final readonly class DueReckoner
+final readonly class DueCalculator
 {
     public function __construct(private PlantBook $book, private CorePlants $bridge)
     {
     }
 
-    public function reckon(Garden $garden, int $from, int $to, Day $today): KeptGarden
+    public function calculate(Garden $garden, int $from, int $to, Day $today): KeptGarden
     {
         $span = Span::of(Day::fromNumber($from), Day::fromNumber($to));
         [$histories, $grown] = $this->histories($garden);
