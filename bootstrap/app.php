@@ -12,7 +12,7 @@ use App\Models\Photo;
 use App\Models\PinBrowser;
 use App\Models\WebhookDelivery;
 use App\People\AsksForCode;
-use App\People\SameDoor;
+use App\People\EndsStaleSessions;
 use App\Post\DeliverWebhook;
 use App\Support\Busy;
 use App\Support\CannotWrite;
@@ -55,7 +55,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->prepend([SafeHeaders::class, OwnHost::class]);
         $middleware->append(Compressed::class);
-        $middleware->web(append: [SameDoor::class, AsksForCode::class, SoundText::class, SentOnce::class], replace: [
+        $middleware->web(append: [EndsStaleSessions::class, AsksForCode::class, SoundText::class, SentOnce::class], replace: [
             StartSession::class => KeepsSession::class, ValidateCsrfToken::class => OwnToken::class,
         ]);
         $middleware->api(prepend: [SpeaksJson::class], append: [SoundText::class]);

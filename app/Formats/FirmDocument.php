@@ -40,8 +40,8 @@ final class FirmDocument
     private const LEFT_OUT = [
         'firms' => ['revision', 'kinds_revision', 'plan_revision', 'signs_weighed_by', 'signs_weigher'],
         'users' => [
-            'password', 'remember_token', 'door', 'joined_at', 'code_secret', 'code_since', 'code_step', 'code_spares',
-            'pin',
+            'password', 'remember_token', 'session_version', 'joined_at', 'code_secret', 'code_since', 'code_step',
+            'code_spares', 'pin',
         ],
         'gardens' => ['revision'],
         'changes' => ['import_id'],
@@ -251,7 +251,7 @@ final class FirmDocument
     {
         // A password that nobody knows: whoever comes is invited anew.
         return $table === 'users'
-            ? ['password' => bcrypt(Str::random(40), ['rounds' => 4]), 'door' => Str::random(24)]
+            ? ['password' => bcrypt(Str::random(40), ['rounds' => 4]), 'session_version' => Str::random(24)]
             : [];
     }
 

@@ -27,7 +27,7 @@ use SensitiveParameter;
  * @property string $password its hash; a plain one is hashed when it is set
  * @property Role $role
  * @property ?int $crew_id
- * @property string $door what every session of theirs was opened with
+ * @property string $session_version sessions of an earlier one have ended
  * @property bool $keys whether single letters jump
  * @property ?Carbon $joined_at when they first chose a password; null while they are only invited
  * @property ?string $left_on the day they left the firm
@@ -53,7 +53,7 @@ final class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'password', 'role', 'crew_id'];
 
-    protected $hidden = ['password', 'remember_token', 'door', 'code_secret', 'code_spares', 'pin'];
+    protected $hidden = ['password', 'remember_token', 'session_version', 'code_secret', 'code_spares', 'pin'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -63,22 +63,22 @@ final class User extends Authenticatable
             'code_step' => 'integer', 'code_spares' => 'array'];
     }
 
-    protected $attributes = ['door' => '', 'keys' => true, 'units' => 'metric', 'code_step' => 0];
+    protected $attributes = ['session_version' => '', 'keys' => true, 'units' => 'metric', 'code_step' => 0];
 
     /**
      * Ends every session of theirs, and every token they gave to a program; their PIN works nowhere until they sign in
      * again.
      */
-    public function shutDoor(): void
+    public function endSessions(): void
     {
         $this->tokens()->delete();
         PinBrowser::query()->where('user_id', $this->id)->delete();
-        $this->forceFill(['door' => Str::random(24), 'remember_token' => Str::random(60)])->save();
+        $this->forceFill(['session_version' => Str::random(24), 'remember_token' => Str::random(60)])->save();
         $this->devices()->delete();
     }
 
     /** Ends what is open on one device; and none is remembered any more, since nobody can tell which it was. */
-    public function shutOut(Device $device): void
+    public function endSession(Device $device): void
     {
         DB::transaction(function () use ($device): void {
             $device->delete();

@@ -28,7 +28,7 @@ final class AccountController extends Controller
         $person = self::person($request);
         $devices = $person->devices();
         $devices->orderByDesc('seen_at')->orderByDesc('id')->limit(self::DEVICES);
-        $here = SameDoor::device($person);
+        $here = EndsStaleSessions::device($person);
 
         return view('people.account', [
             'person' => $person, 'here' => $here,
@@ -50,7 +50,7 @@ final class AccountController extends Controller
             'password.confirmed' => 'The two new passwords differ.',
         ]);
         $person->password = $request->string('password')->toString();
-        $person->shutDoor();
+        $person->endSessions();
         SecurityLog::note(SecurityEventKind::PasswordChanged);
         Auth::login($person);
 
@@ -70,7 +70,7 @@ final class AccountController extends Controller
     {
         $person = self::person($request);
         $lost = $person->devices()->findOrFail($device);
-        $person->shutOut($lost);
+        $person->endSession($lost);
         SecurityLog::note(SecurityEventKind::DeviceEnded, says: $lost->kind);
 
         return redirect()->route('account')->with('said', 'It is signed out.');
@@ -78,7 +78,7 @@ final class AccountController extends Controller
 
     public function everywhere(Request $request): RedirectResponse
     {
-        self::person($request)->shutDoor();
+        self::person($request)->endSessions();
         SecurityLog::note(SecurityEventKind::SignedOutEverywhere);
         Auth::logout();
         $request->session()->invalidate();

@@ -26,14 +26,14 @@ final readonly class NotesSignIns
             if ($login->user instanceof User) {
                 $byPin = request()->attributes->has(Pin::BY_PIN);
                 $browser = KnownBrowsers::remember(request(), $login->user);
-                SameDoor::open($login->user, $browser);
+                EndsStaleSessions::open($login->user, $browser);
                 $byPin || Pin::trust($login->user, $browser);
                 SecurityLog::note(SecurityEventKind::SignedIn, $login->user, says: $byPin ? 'with PIN' : null);
             }
         });
         Event::listen(Logout::class, static function (Logout $logout): void {
             if ($logout->user instanceof User) {
-                SameDoor::close($logout->user);
+                EndsStaleSessions::close($logout->user);
                 SecurityLog::note(SecurityEventKind::SignedOut, $logout->user);
             }
         });

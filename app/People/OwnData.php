@@ -38,7 +38,7 @@ final readonly class OwnData
 
     /** Secrets, and results as large as a season. */
     private const LEFT_OUT = [
-        'password', 'remember_token', 'door', 'code_secret', 'code_step', 'code_spares', 'digest', 'result',
+        'password', 'remember_token', 'session_version', 'code_secret', 'code_step', 'code_spares', 'digest', 'result',
         'token', 'secret', 'pin', 'browser',
     ];
 

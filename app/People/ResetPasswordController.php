@@ -67,7 +67,7 @@ final class ResetPasswordController extends Controller
     {
         $user->password = $password;
         $user->joined_at ??= Carbon::now();
-        $user->shutDoor();
+        $user->endSessions();
         SecurityLog::note(SecurityEventKind::PasswordChanged, $user, says: 'by the link of a letter');
         // The letter does not replace the second step.
         if ($user->code_since === null) {

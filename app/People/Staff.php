@@ -18,7 +18,7 @@ use PruningHook\Core\Calendar\Day;
 /** People come into the firm, change what they may do, and leave it. */
 final readonly class Staff
 {
-    /** A letter of invitation opens the door for so long. */
+    /** Days for which an invitation can be accepted. */
     public const DAYS = 14;
 
     /** @param  array{name: string, email: string, role: Role, crew_id: ?int}  $facts */
@@ -43,7 +43,7 @@ final readonly class Staff
         return $person;
     }
 
-    /** Writes the letter; its link and the door it opens change together. */
+    /** Writes the letter. A new one ends the link of the one before. */
     public function write(User $person): void
     {
         $person->notify(new InvitationNotification(
@@ -54,17 +54,18 @@ final readonly class Staff
     /** A new link that lets somebody choose a password; an earlier one opens nothing from here on. */
     public function welcome(User $person): string
     {
-        $person->shutDoor();
+        $person->endSessions();
 
         return OutsideLink::to(URL::temporarySignedRoute(
-            'welcome', now()->addDays(self::DAYS), ['person' => $person->id, 'door' => self::door($person)], false,
+            'welcome', now()->addDays(self::DAYS),
+            ['person' => $person->id, 'version' => self::version($person)], false,
         ));
     }
 
     /** What tells the letter that was written last from those before. */
-    public static function door(User $person): string
+    public static function version(User $person): string
     {
-        return substr(hash('sha256', $person->door), 0, 16);
+        return substr(hash('sha256', $person->session_version), 0, 16);
     }
 
     /**
@@ -90,7 +91,7 @@ final readonly class Staff
     {
         DB::transaction(static function () use ($person, $on): void {
             $person->forceFill(['left_on' => (string) $on, 'crew_id' => null]);
-            $person->shutDoor();
+            $person->endSessions();
             SecurityLog::note(SecurityEventKind::LeftFirm, about: $person);
         });
     }

@@ -35,7 +35,7 @@ final class WelcomeController extends Controller
         ], ['password.required' => 'Choose a password.', 'password.confirmed' => 'The two passwords differ.']);
         $person->forceFill(['joined_at' => now()]);
         $person->password = $request->string('password')->toString();
-        $person->shutDoor();
+        $person->endSessions();
         SecurityLog::note(SecurityEventKind::Joined, $person);
         Auth::login($person);
         $request->session()->regenerate();
@@ -46,9 +46,9 @@ final class WelcomeController extends Controller
     /** Signed by us, not run out, the last that was written, and not used yet. */
     private static function opens(Request $request, User $person): bool
     {
-        $door = $request->query('door');
+        $version = $request->query('version');
 
         return $request->hasValidRelativeSignature() && $person->joined_at === null && $person->left_on === null
-            && is_string($door) && hash_equals(Staff::door($person), $door);
+            && is_string($version) && hash_equals(Staff::version($person), $version);
     }
 }

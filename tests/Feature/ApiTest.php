@@ -141,7 +141,7 @@ final class ApiTest extends FeatureTestCase
         foreach ([
             static fn (User $who) => $who->forceFill(['role' => Role::Lead])->save(),
             static fn (User $who) => $who->forceFill(['left_on' => '2027-02-19'])->save(),
-            static fn (User $who) => $who->shutDoor(),
+            static fn (User $who) => $who->endSessions(),
         ] as $ends) {
             $planner = $this->planner();
             $token = $this->token(by: $planner);

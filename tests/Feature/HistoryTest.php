@@ -156,7 +156,7 @@ final class HistoryTest extends FeatureTestCase
         $this->post("/changes/$taken->id/undo")->assertSessionHas('said', 'Rose 100% red is back.');
         self::assertNotNull(Plant::query()->find($rose->id));
         // No secret is kept with a version.
-        $planner->shutDoor();
+        $planner->endSessions();
         $planner->update(['password' => 'three wet gloves', 'name' => 'Maren']);
         $kept = Change::query()->where('of', 'person')->latest('id')->firstOrFail();
         self::assertSame(['name' => 'Maren'], $kept->after);

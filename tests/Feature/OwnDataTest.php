@@ -69,7 +69,7 @@ final class OwnDataTest extends FeatureTestCase
         self::assertSame([1, 1, 'computer'], [
             count($data['work_logs']), count($data['devices']), $data['devices'][0]['kind'],
         ]);
-        foreach (['password', 'remember_token', 'door', 'code_secret'] as $secret) {
+        foreach (['password', 'remember_token', 'session_version', 'code_secret'] as $secret) {
             self::assertArrayNotHasKey($secret, $data['person']);
         }
         self::assertSame('exported', SecurityEvent::query()->latest('id')->firstOrFail()->kind->value);

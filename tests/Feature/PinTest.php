@@ -95,7 +95,7 @@ final class PinTest extends FeatureTestCase
     {
         return [
             'leaving' => [static fn (User $who) => $who->forceFill(['left_on' => '2027-02-19'])->save()],
-            'signing out everywhere' => [static fn (User $who) => $who->shutDoor()],
+            'signing out everywhere' => [static fn (User $who) => $who->endSessions()],
             'becoming a planner' => [static fn (User $who) => $who->forceFill(['role' => Role::Planner])->save()],
             'two-step sign-in' => [static fn (User $who) => $who->forceFill(['code_since' => Carbon::now()])->save()],
             'removing it' => [static fn (User $who) => Pin::remove($who)],

@@ -312,8 +312,10 @@ final class UpkeepTest extends TestCase
         $this->artisan(['migrate', '--force']);
         self::assertSame(0, $this->hook(['restore', 'old.zip'])->getExitCode());
         self::assertSame('Weir House', $this->garden($this->file()));
-        $doors = $this->firm()->query("select count(*) from pragma_table_info('users') where name = 'door'");
-        self::assertSame(1, (int) ($doors === false ? 0 : $doors->fetchColumn()));
+        $column = $this->firm()->query(
+            "select count(*) from pragma_table_info('users') where name = 'session_version'",
+        );
+        self::assertSame(1, (int) ($column === false ? 0 : $column->fetchColumn()));
     }
 
     public function test_a_backup_under_way_of_writing_is_of_one_moment(): void

@@ -23,7 +23,8 @@ trait KeepsVersions
     /** What follows from the rest, or is nobody's to read. */
     private const NOT_VERSIONED = [
         'created_at', 'updated_at', 'revision', 'kinds_revision', 'plan_revision', 'own_practice', 'late_days',
-        'unlogged', 'waiting', 'rain_mm', 'password', 'remember_token', 'door', 'joined_at', 'email_verified_at',
+        'unlogged', 'waiting', 'rain_mm', 'password', 'remember_token', 'session_version',
+        'joined_at', 'email_verified_at',
         'code_secret', 'code_since', 'code_step', 'code_spares', 'pin',
     ];
 

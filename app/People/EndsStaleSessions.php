@@ -15,11 +15,11 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * Ends a session whose person has a new password since, signed out everywhere, shut out this device or was away from it
- * for long: what was opened by the old door is shut.
+ * for long.
  */
-final readonly class SameDoor
+final readonly class EndsStaleSessions
 {
-    private const KEPT = 'door';
+    private const KEPT = 'session-version';
 
     /** With the person's number behind it: a phone that is handed on is each one's own device. */
     private const DEVICE = 'device-';
@@ -37,7 +37,7 @@ final readonly class SameDoor
             if (in_array($request->headers->get('Sec-Fetch-Mode'), [null, 'navigate'], true)) {
                 Quietly::write(static fn () => self::open($user));
             }
-        } elseif ($device === null || $request->session()->get(self::KEPT) !== $user->door) {
+        } elseif ($device === null || $request->session()->get(self::KEPT) !== $user->session_version) {
             return self::end($request, 'You were signed out from elsewhere. Sign in again.');
         } elseif ($device->isOver()) {
             return self::end($request, 'Your session has ended. Please sign in again.');
@@ -61,7 +61,7 @@ final readonly class SameDoor
     /** From now on this session is one of this person's present ones. */
     public static function open(User $user, ?string $browser = null): void
     {
-        session()->put([self::KEPT => $user->door, self::DEVICE.$user->id => Device::query()->create([
+        session()->put([self::KEPT => $user->session_version, self::DEVICE.$user->id => Device::query()->create([
             'user_id' => $user->id, 'kind' => Device::kindOf((string) request()->userAgent()),
             'seen_at' => Carbon::now(), 'browser' => $browser ?? KnownBrowsers::name(request(), $user->email),
         ])->id]);
