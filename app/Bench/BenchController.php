@@ -15,7 +15,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use PruningHook\Core\Fault;
 
-/** The practice bench: plants to cut that nobody misses. */
+/** Practice on plants that cannot be harmed. */
 final class BenchController extends Controller
 {
     public function index(Request $request, BenchScreen $screen, CrewScreen $crew): View

@@ -57,8 +57,8 @@ final class LetterController extends Controller
         $this->authorize('update', $garden);
         $links->shut($garden);
 
-        return redirect()->route('letters.show', $garden)->with('said', 'The client\'s page is shut: the link in the '
-            .'letter opens nothing any longer. Write again to open it.');
+        return redirect()->route('letters.show', $garden)->with('said', 'The client\'s page is closed: the link in the '
+            .'letter no longer works. Write again to open it.');
     }
 
     public function report(Visit $visit, ReportScreen $report): View

@@ -62,7 +62,7 @@ final readonly class CsvFile
             if (! in_array($name, $known, true)) {
                 $near = Near::to($name, $known);
                 throw new Fault(sprintf(
-                    'line 1, column %d: "%s" is no column we know%s', $place + 1, $name,
+                    'line 1, column %d: "%s" is an unknown column%s', $place + 1, $name,
                     $near === null ? '' : ". Did you mean \"$near\"?",
                 ));
             }

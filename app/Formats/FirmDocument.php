@@ -232,7 +232,7 @@ final class FirmDocument
         foreach ($this->read($zip, "tables/$table.jsonl") as $line => $row) {
             $odd = array_diff_key($row, $known);
             if ($odd !== []) {
-                throw new Fault("tables/$table.jsonl, line $line: \"".array_key_first($odd).'" is no column we know');
+                throw new Fault("tables/$table.jsonl, line $line: \"".array_key_first($odd).'" is an unknown column');
             }
             $rows[] = [...$row, ...$this->own($table)];
             $count++;

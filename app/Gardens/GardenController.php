@@ -54,7 +54,7 @@ final class GardenController extends Controller
 
             return redirect()
                 ->route('gardens.show', $garden)
-                ->with('said', "$garden->name is in the book. Add its plants next.");
+                ->with('said', "$garden->name has been added. Add its plants next.");
         });
     }
 

@@ -18,7 +18,7 @@ use PruningHook\Core\Calendar\Day;
  * @property int $crew_id
  * @property Day $on
  * @property string $why
- * @property ?int $people how many come all the same; null where nobody does
+ * @property ?int $people how many work all the same; null where nobody does
  * @property-read Crew $crew
  */
 final class CrewDayOff extends Model

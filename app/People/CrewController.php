@@ -48,7 +48,7 @@ final class CrewController extends Controller
         return SentOnce::write(static function () use ($facts): RedirectResponse {
             $crew = Crew::query()->create($facts);
 
-            return redirect()->route('crews.index')->with('said', "$crew->name is in the book.");
+            return redirect()->route('crews.index')->with('said', "$crew->name has been added.");
         });
     }
 
@@ -103,7 +103,7 @@ final class CrewController extends Controller
         });
     }
 
-    /** They work after all. */
+    /** Removes a day off. */
     public function on(CrewDayOff $off): RedirectResponse
     {
         $this->authorize('update', Firm::class);

@@ -52,7 +52,7 @@ final readonly class PlantForm
     public const TICKS = [
         'variegated' => 'Variegated',
         'container' => 'In a container',
-        'exposed' => 'In the wind',
+        'exposed' => 'Exposed site',
         'boundary' => 'On the boundary with a neighbour',
         'protected' => 'Protected: consent is needed',
     ];
@@ -160,7 +160,7 @@ final readonly class PlantForm
                 false,
                 self::choice(
                     'stress',
-                    'At its roots',
+                    'Soil',
                     $state['stress'],
                     [
                         Stress::Drought->value => Stress::Drought->inWords(),

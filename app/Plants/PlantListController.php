@@ -69,7 +69,7 @@ final class PlantListController extends Controller
 
             return redirect()->route('gardens.show', $garden)->with('said', match (count($plants)) {
                 0 => 'Nothing was ticked, so nothing was planted in the book.',
-                1 => 'One plant is in the book. Say on its page how large it is.',
+                1 => 'One plant has been added. Enter its size on its page.',
                 default => count($plants).' plants are in the book. Say on their pages how large they are.',
             });
         });

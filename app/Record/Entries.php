@@ -81,7 +81,7 @@ final readonly class Entries
             'body' => ['array'],
         ]);
         if ($form->fails()) {
-            return self::refused($id, 'It is no word of a visit: '.$form->errors()->first());
+            return self::refused($id, 'Not a valid visit entry: '.$form->errors()->first());
         }
         $digest = hash('sha256', json_encode(
             [Arr::except($sent, 'v'), $by->id], JSON_THROW_ON_ERROR,

@@ -79,7 +79,7 @@ final readonly class SoundText
                 $wrong += self::wrong($value, "$name.");
             } elseif (is_string($value)) {
                 $says = match (true) {
-                    ! self::isSound((string) $field), ! self::isSound($value) => 'This holds signs of no writing. '
+                    ! self::isSound((string) $field), ! self::isSound($value) => 'This contains invalid characters. '
                         .'Type it again.',
                     strlen($value) > self::MOST => 'This is too long to be kept.',
                     default => null,

@@ -10,4 +10,10 @@ enum HardCutting: string
     case Well = 'well';
     case Slowly = 'slowly';
     case Badly = 'badly';
+
+    /** "it responds poorly" */
+    public function inWords(): string
+    {
+        return $this === self::Badly ? 'poorly' : $this->value;
+    }
 }

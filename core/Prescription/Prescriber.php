@@ -399,7 +399,7 @@ final readonly class Prescriber
                     ? sprintf(
                         'the aim renewal changes nothing here: %s',
                         $kind->hardCutting === HardCutting::Badly
-                            ? 'it answers hard cutting badly, so an old one is replaced'
+                            ? 'it responds poorly to hard pruning, so an old one is replaced'
                             : 'its usual cut renews it as far as it can be',
                     )
                     : 'the aim clear stem changes nothing here: it is not grown on a stem',

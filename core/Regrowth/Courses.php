@@ -125,7 +125,7 @@ final readonly class Courses
                 Figure::RecoverWell,
             ],
             $this->kind->hardCutting === HardCutting::Well => [
-                'It answers hard cutting well: expect strong shoots that want thinning', Figure::RecoverWell,
+                'It responds well to hard pruning: expect strong shoots that want thinning', Figure::RecoverWell,
             ],
             $this->kind->hardCutting === HardCutting::Slowly => [
                 'It answers slowly: bare for a while, and one stem in ten may not break', Figure::RecoverSlowly,

@@ -492,7 +492,7 @@ test('two people change places on one phone by PIN, and what one left unsent wai
         await expect(page.getByText('PIN saved.')).toBeVisible();
         if (who === 'hand') continue;
         await page.getByRole('button', { name: 'Sign out', exact: true }).tap();
-        await page.getByLabel('Password').waitFor();
+        await page.waitForURL('**/sign-in');
     }
     await opened(page, sheet);
     await page.goto(sheet);

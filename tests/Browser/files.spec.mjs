@@ -23,7 +23,7 @@ test('a table of plants is read by others, changed, looked at and taken in', asy
     await page.getByLabel('File').setInputFiles({
         name: 'plants.csv', mimeType: 'text/csv', buffer: Buffer.from(Papa.unparse(changed, { delimiter: ';' })),
     });
-    await page.getByRole('button', { name: 'Read it' }).click();
+    await page.getByRole('button', { name: 'Preview' }).click();
     // It is read in the background; the page looks again by itself.
     const take = page.getByRole('button', { name: 'Take in 2 lines and leave 1 out' });
     await expect(take).toBeVisible({ timeout: 20_000 });
@@ -72,11 +72,11 @@ test('a visit that another program moved in its calendar is moved, and moved bac
     day.adjust(1, 0, 0, 0);
     last.component.updatePropertyWithValue('dtstart', day);
     await page.goto('/files');
-    await page.getByLabel('It holds').selectOption('visits');
+    await page.getByLabel('Contents').selectOption('visits');
     await page.getByLabel('File').setInputFiles({
         name: 'visits.ics', mimeType: 'text/calendar', buffer: Buffer.from(calendar.toString()),
     });
-    await page.getByRole('button', { name: 'Read it' }).click();
+    await page.getByRole('button', { name: 'Preview' }).click();
     const take = page.getByRole('button', { name: 'Take in 1 line' });
     await expect(take).toBeVisible({ timeout: 20_000 });
     await expect(page.getByText(`day: ${day.toString()}, was ${was}`)).toBeVisible();

@@ -4,8 +4,8 @@ import { expect, signIn, test } from './people.mjs';
 async function ask(page, weeks, stay) {
     await page.goto('/plan');
     await page.getByLabel('Plan', { exact: true }).selectOption(weeks);
-    await page.getByLabel('What stands').selectOption(stay);
-    await page.getByRole('button', { name: 'Ask for a plan' }).click();
+    await page.getByLabel('Existing visits').selectOption(stay);
+    await page.getByRole('button', { name: 'Make a plan' }).click();
     // It is made in the background; the page shows it by itself as soon as it is there.
     await page.getByRole('heading', { name: /^A plan,/ }).waitFor();
     await page.getByRole('button', { name: 'Leave the plan as it is' }).waitFor({ timeout: 45_000 });

@@ -56,7 +56,7 @@ const PICTURES = [
     // These plan the season, so that they come last.
     ['difference', DESK, 'planner', async (page) => {
         await page.goto(`${AT}/plan`);
-        await page.getByRole('button', { name: 'Ask for a plan' }).click();
+        await page.getByRole('button', { name: 'Make a plan' }).click();
         await page.getByRole('button', { name: 'Leave the plan as it is' }).waitFor({ timeout: 60_000 });
     }],
     ['week', DESK, 'planner', async (page) => {

@@ -210,7 +210,7 @@ test('frost dates are carried over from the nearest garden', async ({ page }) =>
     await page.getByLabel('Latitude').fill('52.9');
     await page.getByLabel('Longitude').fill('-2.4');
     await page.getByLabel('Height above the sea').fill('200');
-    await page.getByRole('button', { name: 'Carry the frost dates over' }).click();
+    await page.getByRole('button', { name: 'Use frost dates from' }).click();
     await expect(page.getByText("By Hopkins' law spring comes")).toBeVisible();
     await expect(page.getByLabel('Average last spring frost')).toHaveValue(/^\d\d-\d\d$/);
 });

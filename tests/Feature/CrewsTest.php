@@ -65,7 +65,7 @@ final class CrewsTest extends FeatureTestCase
         $this->post($off, ['on' => '2027-02-25', 'why' => 'ill', 'people' => 3])
             ->assertSessionHasErrorsIn('off', 'people');
         // What was refused there stands beside that field, and the crew's own is as it was.
-        $page = (string) $this->get("/crews/{$this->crew->id}/edit")->assertSee('They work after all')
+        $page = (string) $this->get("/crews/{$this->crew->id}/edit")->assertSee('Remove day off')
             ->assertSee('Nothing is saved yet: one answer needs another look.')->getContent();
         self::assertMatchesRegularExpression('/id="f-people-off"\s+name="people" value="3"/', $page);
         self::assertStringContainsString('id="f-people-off-wrong"', $page);

@@ -376,7 +376,7 @@ final class FilesTest extends FeatureTestCase
         return [
             'a workbook' => ["PK\x03\x04\0\0rest", 'This is no table of text'],
             'an unknown column' => [
-                "garden,kind,hight_cm\nA,lilac,3\n", 'column 3: "hight_cm" is no column we know. Did you mean',
+                "garden,kind,hight_cm\nA,lilac,3\n", 'column 3: "hight_cm" is an unknown column. Did you mean',
             ],
             'a column twice' => ["garden,kind,kind\nA,lilac,x\n", 'column 3: "kind" stands there twice'],
             'no kinds' => ["garden,label\nA,x\n", 'the column "kind" is missing'],

@@ -87,7 +87,7 @@ final class FirmDocumentTest extends FeatureTestCase
         return [
             'an unknown column' => [static fn (ZipArchive $zip) => $zip->addFromString(
                 'tables/crews.jsonl', '{"id":1,"name":"Wren crew","colour":"blue"}'."\n",
-            ), 'tables/crews.jsonl, line 1: "colour" is no column we know'],
+            ), 'tables/crews.jsonl, line 1: "colour" is an unknown column'],
             'a line that is no JSON' => [static fn (ZipArchive $zip) => $zip->addFromString(
                 'tables/plants.jsonl', "{\"id\":1\n",
             ), 'tables/plants.jsonl, line 1: this is no row'],

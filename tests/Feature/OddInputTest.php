@@ -83,7 +83,7 @@ final class OddInputTest extends FeatureTestCase
         }
         self::assertSame(1, Plant::query()->where('garden_id', $this->garden->id)->count());
         $this->postJson("/gardens/{$this->garden->id}/plants", ['label' => "a\0b"])->assertUnprocessable()
-            ->assertJsonValidationErrors(['label' => 'This holds signs of no writing. Type it again.']);
+            ->assertJsonValidationErrors(['label' => 'This contains invalid characters. Type it again.']);
         $save([])->assertSessionHasNoErrors();
     }
 

@@ -66,7 +66,7 @@ final class PlantListTest extends FeatureTestCase
         $row = ['take' => '1', 'said' => 'Lilac', 'kind' => 'lilac', 'label' => 'Lilac', 'bed' => '', 'count' => '1'];
         foreach ([
             'Nothing was ticked, so nothing was planted in the book.' => [array_diff_key($row, ['take' => true])],
-            'One plant is in the book. Say on its page how large it is.' => [$row],
+            'One plant has been added. Enter its size on its page.' => [$row],
             '2 plants are in the book. Say on their pages how large they are.' => [$row, $row],
         ] as $said => $rows) {
             $this->post("/gardens/{$this->garden->id}/plants/listed", ['rows' => $rows])->assertSessionHasNoErrors()

@@ -66,7 +66,7 @@ final class ReportsTest extends FeatureTestCase
         (new MakeReport(2027))->handle($this->app->make(ReportCalculator::class));
         $this->actingAs($this->planner())->get('/reports?season=2027')->assertOk()
             ->assertSee('Nobody has logged minutes in this season yet.')->assertSee('Nothing of that yet.')
-            ->assertSee('Nothing was found but that all is well.');
+            ->assertSee('No problems found.');
     }
 
     public function test_diseases_are_told_by_name_and_shown_alone_on_the_map(): void
@@ -111,7 +111,7 @@ final class ReportsTest extends FeatureTestCase
         // Before it is calculated there is no table.
         $this->get('/reports/2027/garden')->assertNotFound();
         (new MakeReport(2027))->handle($this->app->make(ReportCalculator::class));
-        $this->get('/record')->assertSee('What the season came to');
+        $this->get('/record')->assertSee('Season report');
         $page = $this->get('/reports?season=2027')->assertOk()->assertDontSee('Calculating')
             ->assertSeeInOrder(['Hours, forecast and fact', 'By garden', 'Millrace House', 'Windows', 'kept',
                 'Findings', 'Disease']);

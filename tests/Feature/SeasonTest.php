@@ -66,7 +66,7 @@ final class SeasonTest extends FeatureTestCase
     {
         $this->garden->delete();
         $this->actingAs($this->planner())->get('/')->assertOk()->assertSee('Nothing is due now');
-        $this->actingAs($this->planner())->get('/gardens')->assertOk()->assertSee('No garden is in the book yet');
+        $this->actingAs($this->planner())->get('/gardens')->assertOk()->assertSee('No gardens yet');
     }
 
     public function test_search_knows_common_and_botanical_names_and_offers_the_nearest(): void

@@ -54,7 +54,7 @@ final class NewFirmCommand extends Command
             return $staff->welcome($staff->add($first));
         });
         $this->keepZone($files, $zone);
-        $this->line("$name is in the book. Days begin by the clocks of $zone.");
+        $this->line("$name has been added. Its days follow the clock of $zone.");
         $this->line('Serve it with ./hook serve. There this link lets '.$planner.' choose a password, once:');
         $this->line($link);
 

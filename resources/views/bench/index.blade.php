@@ -3,8 +3,8 @@
 @use('PruningHook\Core\Bench\BenchCase')
 <x-layout title="Practice bench">
     <h1>Practice bench</h1>
-    <p>Plants to cut that nobody misses: mark the cuts in their order, step back, hand in. You are marked against the
-        judge and the recipe, and see both plants at their next bloom and three years on.</p>
+    <p>Practise on plants that can't be harmed: mark the cuts in their order, step back, hand in. You are marked against
+        the judge and the recipe, and see both plants at their next bloom and three years on.</p>
     <div class="bench-first">
         <section class="task" aria-labelledby="today-title">
             <h2 class="mt-0" id="today-title">Today's case</h2>

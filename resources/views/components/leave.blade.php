@@ -18,7 +18,7 @@
             <div class="log-field"><label class="form-label" for="close-note">For the office</label><textarea
                 class="form-control" id="close-note" name="note" rows="2" maxlength="2000">{{
                 $word?->body['note'] ?? '' }}</textarea></div>
-            <button class="btn btn-primary w-100">We leave it so</button>
+            <button class="btn btn-primary w-100">Leaving now</button>
             <div data-here="close"></div>
         </form>
     @endcan

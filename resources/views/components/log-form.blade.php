@@ -19,7 +19,7 @@
     @csrf @method('put')
     <fieldset class="log-field"><legend class="visually-hidden">How it went</legend>
         <div class="outcomes">
-            @foreach (['done' => 'Done as planned', 'changed' => 'Otherwise', 'partly' => 'Partly', 'not-done' =>
+            @foreach (['done' => 'Done as planned', 'changed' => 'Done differently', 'partly' => 'Partly', 'not-done' =>
                 'Not done'] as $value => $name)
                 <label><input type="radio" name="outcome" value="{{ $value }}" x-model="outcome"
                     @checked($outcome === $value)><span>{{ $name }}</span></label>

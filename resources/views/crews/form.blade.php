@@ -46,10 +46,9 @@
             @foreach ($off as $day)
                 <li><span class="what">{{ \App\Support\Say::longDate($day->on) }}</span><span
                     class="where">{{ $day->why }}{{ $day->people === null ? ''
-                    : ", $day->people come all the same" }}</span><form class="act" method="post"
-                    action="{{ route('crews.on', $day) }}">@csrf @method('delete')<button class="btn btn-quiet">They
-                        work
-                    after all</button></form></li>
+                    : "; $day->people working" }}</span><form class="act" method="post"
+                    action="{{ route('crews.on', $day) }}">@csrf @method('delete')<button
+                    class="btn btn-quiet">Remove day off</button></form></li>
             @endforeach
         </ul>
         @if (count($off) === 0)<p>None ahead.</p>@endif
@@ -57,7 +56,7 @@
             @csrf<x-once />
             <div><x-field name="on" label="Day" type="date" :value="(string) $today" bag="off" /></div>
             <div><x-field name="why" label="Why: holiday, ill, frost" bag="off" /></div>
-            <div><x-field name="people" label="How many come all the same" inputmode="numeric"
+            <div><x-field name="people" label="People working all the same" inputmode="numeric"
                 bag="off" /></div>
             <button class="btn btn-quiet mb-3">Keep</button>
         </form>

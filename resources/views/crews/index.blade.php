@@ -34,7 +34,7 @@
                 <div class="col-md-4"><x-field name="usual_travel" label="Usual way, minutes"
                     :value="$firm->usual_travel" required inputmode="numeric"
                     help="While nobody has said where the depot is." /></div>
-                <div class="col-md-4"><x-field name="log_days" label="Hands change their logs for, days"
+                <div class="col-md-4"><x-field name="log_days" label="Days a hand may edit a log"
                     :value="$firm->log_days" required inputmode="numeric"
                     help="After the visit; leads and planners may at any time." /></div>
             </div>

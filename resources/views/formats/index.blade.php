@@ -25,12 +25,12 @@
                 days. It is read first and shown line by line; nothing is kept until you say so.</p>
             <form method="post" action="{{ route('files.store') }}" enctype="multipart/form-data" novalidate>
                 @csrf<x-once />
-                <x-field name="of" label="It holds" :options="['plants' => 'plants', 'gardens' => 'gardens',
+                <x-field name="of" label="Contents" :options="['plants' => 'plants', 'gardens' => 'gardens',
                     'visits' => 'visits that moved', 'logs' => 'the record of years before']" value="plants" />
                 <x-field name="file" label="File" type="file" accept=".csv,.txt,.tsv,.json,.geojson,.ics" required
                     help="CSV with the columns of the tables under Out; plants need only garden and kind, the record
                     only on, garden, plant and task." />
-                <button class="btn btn-primary">Read it</button>
+                <button class="btn btn-primary">Preview</button>
             </form>
             @if ($imports->isNotEmpty())
                 <h3>Read lately</h3>

@@ -52,8 +52,8 @@
         </fieldset>
         <x-part name="frost" />
         <div class="mb-3" x-data="frost(@js(route('frost')), @js($garden->id))">
-            <button type="button" class="btn btn-quiet" @click="carry" :disabled="busy">Carry the frost dates over from
-                the nearest garden, or station</button>
+            <button type="button" class="btn btn-quiet" @click="carry" :disabled="busy">Use frost dates from the
+                nearest garden or station</button>
             <p class="form-text mb-0" x-text="says" aria-live="polite"></p>
         </div>
         <fieldset><legend>The client</legend>

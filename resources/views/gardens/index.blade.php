@@ -15,7 +15,7 @@
     </form>
     @if ($gardens->isEmpty())
         <p class="mt-4">{{ $isArchive && $text === '' ? 'No garden is archived.' : ($text === '' ?
-            'No garden is in the book yet. Add the first one, then its plants: their windows are worked out at once.'
+            'No gardens yet. Add the first one, then its plants: their windows are worked out at once.'
             : "No garden matches \"$text\".") }}</p>
     @endif
     <ul class="gardens">

@@ -33,7 +33,7 @@
             <tbody>
                 @foreach (['travel' => 'On the road', 'setup' => 'Set-up', 'outside_best' => 'Outside the best windows',
                     'unasked' => 'On weekdays nobody asked for', 'overtime' => 'Overtime',
-                    'unplaced' => 'Left without a day', 'total' => 'In all'] as $part => $name)
+                    'unplaced' => 'Unplanned', 'total' => 'In all'] as $part => $name)
                     <tr><th scope="row">{{ $name }}</th><td>{{ number_format($result['present'][$part] ?? 0) }}</td>
                         <td>{{ number_format($result['cost'][$part] ?? 0) }}</td></tr>
                 @endforeach
@@ -90,7 +90,7 @@
                     is</button></form>@endcan
         @endif
         @if ($left !== [])
-            <h2>Left without a day: {{ count($result['left']) }}</h2>
+            <h2>Unplanned: {{ count($result['left']) }}</h2>
             <ul class="due to-56">
                 @foreach ($left as $task)<li><span class="what">{{ ucfirst($tasks[$task['task']] ??
                     $task['task']) }}</span>

@@ -9,6 +9,6 @@
         <progress max="100" value="{{ (int) (100 * $draft->share) }}" aria-label="How far the plan is">{{ (int) (100 *
             $draft->share) }} %</progress>
         <form class="mt-3" method="post" action="{{ route('drafts.destroy', $draft) }}">@csrf @method('delete')<button
-            class="btn btn-quiet">Call it off</button></form>
+            class="btn btn-quiet">Cancel</button></form>
     @endif
 </div>

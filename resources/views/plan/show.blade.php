@@ -17,19 +17,19 @@
             changes.</span> <a href="{{ route('drafts.show', $draft) }}">Look at the difference</a></div>
     @endif
     @if ($counts['lost'] > 0)<p class="held-note">{{ $counts['lost'] }} {{ $counts['lost'] === 1 ? 'visit stands'
-        : 'visits stand' }} on a day that is lost. Ask for a plan, and little else moves.</p>@endif
+        : 'visits stand' }} on a day that is lost. Make a plan, and little else moves.</p>@endif
     @can('update', App\Models\Firm::class)
         <form class="filters no-print" method="post" action="{{ route('drafts.store') }}">
             @csrf<x-once />
             <div><label for="weeks">Plan</label><select class="form-select" id="weeks" name="weeks">
                 @foreach (App\Planning\DraftController::WEEKS as $count => $words)<option value="{{ $count }}"
                     @selected($count === 12)>{{ $words }}</option>@endforeach</select></div>
-            <div><label for="stay">What stands</label><select class="form-select stay" id="stay"
+            <div><label for="stay">Existing visits</label><select class="form-select stay" id="stay"
                 name="stay">
                 <option value="little" @selected($counts['lost'] > 0)>moves as little as can be</option>
                 <option value="some" @selected($counts['lost'] === 0)>moves where it is worth it</option>
                 <option value="anew">may all move</option></select></div>
-            <button class="btn btn-primary" data-key="p">Ask for a plan</button>
+            <button class="btn btn-primary" data-key="p">Make a plan</button>
             @error('weeks')<p class="wrong-note mb-0">{{ $message }}</p>@enderror
         </form>
     @endcan

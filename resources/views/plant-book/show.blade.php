@@ -50,7 +50,7 @@
                 <dd>{{ $kind->habit->value }}, about {{ \App\Support\Say::length($kind->typicalHeightMm) }}</dd>
                 <dt>Forms</dt><dd>{{ implode(', ', $kind->forms) }}</dd>
                 <dt>Vigour</dt><dd>{{ $kind->vigour->value }}</dd>
-                <dt>Hard cutting</dt><dd>it answers {{ $kind->hardCutting->value }}</dd>
+                <dt>Hard pruning</dt><dd>it responds {{ $kind->hardCutting->inWords() }}</dd>
                 @if ($kind->growthMm)<dt>Growth before
                     flowers</dt><dd>{{ \App\Support\Say::length($kind->growthMm[0]) }} to
                     {{ \App\Support\Say::length($kind->growthMm[1]) }}</dd>@endif

@@ -20,7 +20,7 @@
     @if ($task === null)<p>No task of the crew this season takes wood that can be drawn: it is shown left
         alone.</p>@endif
     <p class="soft">A model, not a promise: it rests on {{ $restsOn }}. Minutes and risks are common practice for a kind
-        that answers hard cutting {{ $kind->hardCutting->value }}. Green is the last season's wood, brown the one
-        before, grey older; broken and rust is what goes. All to one scale, from the south. The keys 1 to 6 turn to a
-        moment.</p>
+        that responds {{ $kind->hardCutting->inWords() }} to hard pruning. Green is the last season's wood, brown the
+        one before, grey older; broken and rust is what goes. All to one scale, from the south. The keys 1 to 6 turn
+        to a moment.</p>
 </x-layout>

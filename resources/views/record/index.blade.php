@@ -2,7 +2,7 @@
     <p class="crumbs">@if ($filter->garden)<a href="{{ route('gardens.show', $filter->garden) }}">{{
         $filter->garden->name }}</a> / @endif Record</p>
     <div class="head"><h1>What was done</h1>@can('update', App\Models\Firm::class)<a class="btn btn-quiet no-print"
-        href="{{ route('reports') }}">What the season came to</a>@endcan</div>
+        href="{{ route('reports') }}">Season report</a>@endcan</div>
     <form class="filters no-print" action="{{ route('record') }}">
         <div><label for="q">Plant, place or client</label><input class="form-control" id="q" name="q" type="search"
             value="{{ $filter->text }}"></div>

@@ -4,7 +4,7 @@
 @use('PruningHook\Core\Drawing\PairBars')
 <x-layout :title="'Season '.$season">
     <p class="crumbs"><a href="{{ route('record') }}">Record</a></p>
-    <h1>What the season came to</h1>
+    <h1>Season report</h1>
     <form class="filters no-print" action="{{ route('reports') }}">
         <div><label for="season">Season</label><select class="form-select" id="season" name="season">@foreach ($seasons
             as $each)<option @selected($each === $season)>{{ $each }}</option>@endforeach</select></div>
@@ -68,7 +68,7 @@
             @endforeach
         </div>
         <h2 id="findings">Findings{{ $finding === null ? '' : ': '.lcfirst($finding) }}</h2>
-        @if ($findings === [])<p>Nothing was found but that all is well.</p>
+        @if ($findings === [])<p>No problems found.</p>
         @else
             <div class="row">
                 <div class="col-lg-6"><svg class="drawing r-map" viewBox="0 0 {{ DotMap::SIZE }} {{ DotMap::SIZE }}"

@@ -146,7 +146,7 @@
                     <div class="to-9"><label class="soft" for="budget">May go, %</label><input
                         class="form-control" type="number" id="budget" name="budget" value="{{ $row->state['budget'] }}"
                         placeholder="{{ $judged->aim->budgetPercent }}"></div>
-                    <button class="btn btn-quiet">Judge anew</button>
+                    <button class="btn btn-quiet">Assess again</button>
                 </form>
                 @if ($tasks->isNotEmpty())
                     <form method="post" action="{{ route('stems.plan', $plant) }}"

@@ -306,7 +306,7 @@ final class PrescriberTest extends TestCase
             ),
         );
         self::assertStringContainsString(
-            'Aim: the aim renewal changes nothing here: it answers hard cutting badly',
+            'Aim: the aim renewal changes nothing here: it responds poorly to hard pruning',
             $says('lavender', 'renewal'),
         );
         self::assertStringContainsString(
