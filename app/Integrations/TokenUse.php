@@ -18,6 +18,8 @@ use Laravel\Sanctum\Sanctum;
 /** Accepts tokens of present planners only, and notes when each was last used. */
 final readonly class TokenUse
 {
+    private const FORM = '/^\d{1,18}\|\w{1,100}$/D';
+
     private const NOTED_MINUTES = 60;
 
     private const A_MINUTE = 240;
@@ -25,6 +27,12 @@ final readonly class TokenUse
     public static function start(): void
     {
         Sanctum::usePersonalAccessTokenModel(AccessToken::class);
+        Sanctum::getAccessTokenFromRequestUsing(static function (Request $request): string {
+            $token = (string) $request->bearerToken();
+
+            // A number that no row can have is not asked for.
+            return preg_match(self::FORM, $token) === 1 ? $token : '';
+        });
         Sanctum::authenticateAccessTokensUsing(static function (AccessToken $token, bool $isValid): bool {
             $owner = $token->tokenable;
 
