@@ -47,9 +47,10 @@ final class Letter extends Model
     public static function take(array $said): self
     {
         $letter = self::query()->create([...$said, 'body' => OutsideLink::cut($said['body'])]);
-        if ($letter->body !== $said['body']) {
-            Storage::disk('local')->put($letter->file(), $said['body'], 'private');
-        }
+        // After a restore numbers are given again: the file may still be an earlier letter's.
+        $letter->body === $said['body']
+            ? Storage::disk('local')->delete($letter->file())
+            : Storage::disk('local')->put($letter->file(), $said['body'], 'private');
 
         return $letter;
     }

@@ -109,7 +109,7 @@ final readonly class LogRules
         $outcome = Outcome::tryFrom(self::text($given, 'outcome') ?? '');
         $why = $outcome?->isDone() === true ? null : Hindrance::tryFrom(self::text($given, 'why') ?? '');
         if ($why?->isStop() === true && self::text($given, 'told') === null) {
-            $validator->errors()->add('told', 'Who have you told? Tap their name.');
+            $validator->errors()->add('told', 'Who have you told? Choose one.');
         }
         if (! filter_var($given['sure'] ?? false, FILTER_VALIDATE_BOOL)) {
             foreach (self::doubts($task, $given) as $field => $doubt) {

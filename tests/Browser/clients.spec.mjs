@@ -38,7 +38,7 @@ test('a client gets the letter, agrees to a day, asks, and is heard', async ({ p
         await page.waitForLoadState();
     }
     await page.getByRole('button', { name: 'Shut their page' }).click();
-    await expect(page.getByText('page is shut')).toBeVisible();
+    await expect(page.getByText('page is closed')).toBeVisible();
     expect((await client.goto(link)).status()).toBe(404);
     await client.close();
 });

@@ -161,7 +161,7 @@ test('a page that is not on the phone says so, and what was half filled in is st
     await leaf(page).getByRole('radio', { name: 'Nest found' }).tap();
     await expect(leaf(page).getByText('Stop the work here.')).toBeVisible();
     await leaf(page).getByRole('button', { name: 'Log it' }).tap();
-    await expect(leaf(page).getByText('Tap who knows of it.')).toBeVisible();
+    await expect(leaf(page).getByText('Who have you told? Choose one.')).toBeVisible();
     await leaf(page).getByRole('radio', { name: 'The office' }).tap();
     await leaf(page).getByRole('button', { name: 'Log it' }).tap();
     await expect(leaf(page).locator('[data-here]')).toContainText('Partly');

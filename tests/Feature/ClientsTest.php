@@ -287,6 +287,18 @@ final class ClientsTest extends FeatureTestCase
         }
     }
 
+    /** A database that was restored gives numbers again. */
+    public function test_a_letter_is_not_shown_with_the_text_of_an_earlier_one_of_its_number(): void
+    {
+        $next = 1 + (int) Letter::query()->max('id');
+        Storage::disk('local')->put("post/$next.txt", 'http://localhost/client/'.str_repeat('a', 40));
+        $letter = Letter::take([
+            'channel' => 'text', 'to' => '+44 1', 'subject' => 'Tomorrow', 'body' => 'We come at 9.',
+        ]);
+        self::assertSame([$next, 'We come at 9.'], [$letter->id, $letter->whole()]);
+        Storage::disk('local')->assertMissing("post/$next.txt");
+    }
+
     private function sent(): string
     {
         $this->actingAs($this->planner())->post("/gardens/{$this->garden->id}/letter")->assertSessionHasNoErrors();

@@ -301,7 +301,7 @@ final class EntriesTest extends FeatureTestCase
     {
         $stop = ['outcome' => 'not-done', 'why' => 'nest', 'minutes' => null];
         $this->send($this->word($stop))->assertJsonPath('results.0.state', 'refused')
-            ->assertJsonPath('results.0.fields.told', 'Who have you told? Tap their name.');
+            ->assertJsonPath('results.0.fields.told', 'Who have you told? Choose one.');
         $this->send($this->word([...$stop, 'told' => 'the office']))->assertJsonPath('results.0.state', 'kept');
         $log = WorkLog::query()->sole();
         self::assertSame(['nest', 'the office'], [$log->why?->value, $log->told]);

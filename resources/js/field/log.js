@@ -33,7 +33,7 @@ function lacking(body, left, stops, today) {
     if (!body.outcome) wrong.outcome = 'Tap how it went.';
     if (['partly', 'not-done'].includes(body.outcome) && !body.why) wrong.why = 'Tap why it was not all done.';
     if (!wrong.why && stops.includes(body.why) && ['partly', 'not-done'].includes(body.outcome) && !body.told)
-        wrong.told = 'Who have you told? Tap their name.';
+        wrong.told = 'Who have you told? Choose one.';
     if (body.outcome && body.outcome !== 'not-done' && !body.minutes) wrong.minutes = 'How many minutes did it take?';
     if (left !== null && Number(body.removed_percent ?? 0) > left && !body.over_cap_reason) {
         wrong.removed_percent =
