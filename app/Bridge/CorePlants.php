@@ -83,7 +83,8 @@ final class CorePlants
     }
 
     /**
-     * A plant as its row has it: of forty plants at once, the model's own ways take longer than all that is worked out.
+     * A plant as its row has it: of forty plants at once, reading them through the model takes longer than all that is
+     * worked out.
      *
      * @param  list<LoggedWork>  $history
      * @param  list<int>  $growthSeen

@@ -48,7 +48,7 @@ final readonly class CutPlan
         $judged = $board->judge($plant, $survey, $today);
 
         return DB::transaction(static function () use ($plant, $survey, $taskId, $judged, $today, $by): VisitTask {
-            // Looked for within the stroke: a log that comes in between is not overwritten.
+            // Looked for within the transaction: a log that comes in between is not overwritten.
             $task = VisitTask::query()->doesntHave('log')->where('plant_id', $plant->id)
                 ->whereHas('visit', static fn ($visit) => $visit->where('on', '>=', (string) $today))->find($taskId)
                 ?? throw ValidationException::withMessages([

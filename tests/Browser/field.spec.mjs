@@ -510,7 +510,7 @@ test('two people change places on one phone by PIN, and what one left unsent wai
         await page.goto('/change-person');
         await page.getByRole('radio', { name }).check();
         await page.getByLabel('PIN').fill(pin);
-        await page.getByRole('button', { name: 'Go on' }).tap();
+        await page.getByRole('button', { name: 'Continue' }).tap();
     };
     await change('Tobin Ashe', '0007');
     await expect(page.getByText('Wrong PIN. 4 attempts left.')).toBeVisible();

@@ -19,7 +19,7 @@
                 </fieldset>
                 <x-field name="pin" label="PIN" type="password" inputmode="numeric" autocomplete="off" maxlength="8"
                     required />
-                <button class="btn btn-primary w-100">Go on</button>
+                <button class="btn btn-primary w-100">Continue</button>
             </form>
         @endif
         <p class="mt-3">@auth<a href="{{ auth()->user()->home() }}">Stay {{ auth()->user()->name }}</a>@else<a

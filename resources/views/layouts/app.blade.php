@@ -47,6 +47,7 @@
                 <a class="me" href="{{ route('account') }}">{{ auth()->user()->name }}<span
                     class="role">, {{ auth()->user()->role->value }}</span></a>
                 @if (auth()->user()->pin !== null)<a class="btn btn-link"
+                    aria-label="Change person"
                     href="{{ route('change-person') }}">Change<span class="role"> person</span></a>@endif
                 <form method="post" action="{{ route('logout') }}" data-sign-out>@csrf<button class="btn btn-link">Sign
                     out</button></form>
