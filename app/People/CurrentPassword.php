@@ -16,6 +16,9 @@ final readonly class CurrentPassword
 {
     private const TRIES = 6;
 
+    /** Seconds in which tries are counted, here and at sign-in. */
+    public const WHILE_S = 900;
+
     /** @throws ValidationException for the field, if it is wrong or was tried too often */
     public function hold(Request $request, string $field): void
     {
@@ -33,7 +36,7 @@ final readonly class CurrentPassword
             throw ValidationException::withMessages([$field => 'Enter your current password.']);
         }
         // Counted before it is checked, so that parallel requests are limited too.
-        RateLimiter::hit($tries, LoginController::WHILE_S);
+        RateLimiter::hit($tries, self::WHILE_S);
         if (! Hash::check($said, $person->password)) {
             throw ValidationException::withMessages([$field => 'That is not your current password.']);
         }

@@ -26,8 +26,6 @@ final class LoginController extends Controller
      */
     private const TRIES = ['both' => 6, 'address' => 30, 'network' => 60, 'known' => 6];
 
-    public const WHILE_S = 900;
-
     public function showLoginForm(Request $request): View
     {
         return view('auth.sign-in', ['hasPins' => Pin::here($request)->isNotEmpty()]);
@@ -104,7 +102,7 @@ final class LoginController extends Controller
             return;
         }
         foreach (self::doors($request) as $key) {
-            $this->limiter()->hit($key, self::WHILE_S);
+            $this->limiter()->hit($key, CurrentPassword::WHILE_S);
         }
     }
 

@@ -52,7 +52,7 @@ final readonly class NotesSignIns
             // One entry per lock-out, however many attempts follow.
             $network = Network::of((string) $lockout->request->ip());
             $address = mb_strtolower(Asked::text($lockout->request, 'email'));
-            if (Cache::add('locked-out|'.hash('xxh128', "$address $network"), 1, LoginController::WHILE_S)) {
+            if (Cache::add('locked-out|'.hash('xxh128', "$address $network"), 1, CurrentPassword::WHILE_S)) {
                 SecurityLog::note(
                     SecurityEventKind::LockedOut, about: User::query()->where('email', $address)->first(),
                 );

@@ -51,7 +51,7 @@ final class SecondStepController extends Controller
             )]);
         }
         // Counted before it is checked, so that parallel requests are limited too.
-        RateLimiter::hit($tries, LoginController::WHILE_S);
+        RateLimiter::hit($tries, CurrentPassword::WHILE_S);
         if (! SecondStep::takes($person, Asked::text($request, 'code'))) {
             SecurityLog::note(SecurityEventKind::CodeFailed, about: $person);
             throw ValidationException::withMessages(['code' => 'That code is wrong or has been used. Codes '

@@ -9,9 +9,9 @@ use App\Models\Garden;
 use App\Models\PlanDraft;
 use App\Models\User;
 use App\Models\Visit;
+use App\Models\VisitChanged;
 use App\Models\VisitTask;
 use App\Models\WebhookEvent;
-use App\Post\WebhookEvents;
 use App\Season\TaskChoice;
 use App\Support\Say;
 use App\Visits\PlanVisit;
@@ -362,17 +362,16 @@ final readonly class AcceptDraft
      */
     private static function tell(array $were, array $undone): void
     {
-        $events = app(WebhookEvents::class);
         foreach (array_diff_key($undone, $were) as $visit) {
-            $events->visit(WebhookEvent::Cancelled, $visit);
+            event(new VisitChanged(WebhookEvent::Cancelled, $visit));
         }
         foreach ($were as $id => $row) {
             $visit = (new Visit)->setRawAttributes($row);
             $before = $undone[$id] ?? null;
             if ($before === null) {
-                $events->visit(WebhookEvent::Planned, $visit);
+                event(new VisitChanged(WebhookEvent::Planned, $visit));
             } elseif ((string) $before->on !== (string) $visit->on || $before->crew_id !== $visit->crew_id) {
-                $events->visit(WebhookEvent::Moved, $visit);
+                event(new VisitChanged(WebhookEvent::Moved, $visit));
             }
         }
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Post;
 
 use App\Models\Visit;
+use App\Models\VisitChanged;
 use App\Models\VisitDone;
 use App\Models\Webhook;
 use App\Models\WebhookDelivery;
@@ -43,6 +44,9 @@ final class WebhookEvents
         Visit::deleted(static function (Visit $visit): void {
             app(self::class)->visit(WebhookEvent::Cancelled, $visit);
         });
+        Event::listen(static function (VisitChanged $changed): void {
+            app(self::class)->visit($changed->what, $changed->visit);
+        });
         Event::listen(static function (VisitDone $done): void {
             app(self::class)->done($done->visit);
         });
@@ -52,7 +56,7 @@ final class WebhookEvents
         });
     }
 
-    public function visit(WebhookEvent $event, Visit $visit): void
+    private function visit(WebhookEvent $event, Visit $visit): void
     {
         $this->note($event, [
             'visit_id' => $visit->id, 'garden_id' => $visit->garden_id, 'crew_id' => $visit->crew_id,
@@ -79,7 +83,7 @@ final class WebhookEvents
     }
 
     /** @param  array<string, scalar|null>  $data */
-    public function note(WebhookEvent $event, array $data): void
+    private function note(WebhookEvent $event, array $data): void
     {
         foreach ($this->toldOf($event) as $webhook) {
             self::to($webhook, $event->value, $data);

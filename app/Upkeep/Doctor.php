@@ -8,7 +8,6 @@ use App\Models\Photo;
 use App\Models\SecurityEvent;
 use App\Models\SecurityEventKind;
 use App\Models\Webhook;
-use App\PlantBook\PlantBookFiles;
 use App\Support\Busy;
 use App\Support\CannotWrite;
 use App\Support\Dialect;
@@ -21,6 +20,7 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use PDOException;
 use PruningHook\Core\Fault;
+use PruningHook\Core\PlantBook\PlantBook;
 use Throwable;
 
 /** Looks at everything the office rests on, and says of each what is right with it or what to do. */
@@ -44,10 +44,6 @@ final readonly class Doctor
 
     /** Files of a folder whose modes are looked at. */
     private const LOOKED_AT = 50;
-
-    public function __construct(private PlantBookFiles $book)
-    {
-    }
 
     /**
      * @return list<array{string, ?string, string}> what was looked at, what is wrong with it, and what is right
@@ -312,7 +308,7 @@ final readonly class Doctor
     /** @return array{?string, string} */
     private function plantBook(): array
     {
-        return [null, count($this->book->read()->names).' kinds'];
+        return [null, count(app(PlantBook::class)->names).' kinds'];
     }
 
     /** @return array{?string, string} */
