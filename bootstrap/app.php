@@ -2,32 +2,32 @@
 
 declare(strict_types=1);
 
-use App\Due\RenewDue;
-use App\Integrations\Api\SpeaksJson;
-use App\Models\ClientLink;
-use App\Models\Device;
-use App\Models\Import;
-use App\Models\Letter;
-use App\Models\Photo;
-use App\Models\PinBrowser;
-use App\Models\WebhookDelivery;
+use App\Ground\Models\ClientLink;
+use App\Ground\Models\Device;
+use App\Ground\Models\Import;
+use App\Ground\Models\Letter;
+use App\Ground\Models\Photo;
+use App\Ground\Models\PinBrowser;
+use App\Ground\Models\WebhookDelivery;
+use App\Ground\Support\Busy;
+use App\Ground\Support\CannotWrite;
+use App\Ground\Support\Compressed;
+use App\Ground\Support\Failures;
+use App\Ground\Support\Heartbeat;
+use App\Ground\Support\KeepsSession;
+use App\Ground\Support\KeptPictures;
+use App\Ground\Support\OwnHost;
+use App\Ground\Support\OwnToken;
+use App\Ground\Support\SafeHeaders;
+use App\Ground\Support\SentOnce;
+use App\Ground\Support\SetBackClock;
+use App\Ground\Support\SoundText;
+use App\Ground\Support\Today;
+use App\Io\Api\AnswersInJson;
+use App\Io\Webhooks\DeliverWebhook;
 use App\People\AsksForCode;
 use App\People\EndsStaleSessions;
-use App\Post\DeliverWebhook;
-use App\Support\Busy;
-use App\Support\CannotWrite;
-use App\Support\Compressed;
-use App\Support\Failures;
-use App\Support\Heartbeat;
-use App\Support\KeepsSession;
-use App\Support\KeptPictures;
-use App\Support\OwnHost;
-use App\Support\OwnToken;
-use App\Support\SafeHeaders;
-use App\Support\SentOnce;
-use App\Support\SetBackClock;
-use App\Support\SoundText;
-use App\Support\Today;
+use App\Season\Due\RenewDue;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Database\QueryException;
@@ -58,7 +58,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->web(append: [EndsStaleSessions::class, AsksForCode::class, SoundText::class, SentOnce::class], replace: [
             StartSession::class => KeepsSession::class, ValidateCsrfToken::class => OwnToken::class,
         ]);
-        $middleware->api(prepend: [SpeaksJson::class], append: [SoundText::class]);
+        $middleware->api(prepend: [AnswersInJson::class], append: [SoundText::class]);
         $middleware->alias(['scope' => CheckForAnyAbility::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo(static fn (Request $request): string => $request->user()?->home() ?? '/');

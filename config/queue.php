@@ -15,7 +15,7 @@ return [
             'table' => 'jobs',
             'queue' => 'default',
             // A job whose worker was killed is taken up again after so many seconds; longer ones say that they are
-            // alive (App\Support\StaysReserved).
+            // alive (App\Ground\Support\StaysReserved).
             'retry_after' => 60,
             'after_commit' => true,
         ],

@@ -14,6 +14,6 @@ return [
     // So that a token that slipped into a repository is found by whoever scans it.
     'token_prefix' => 'hook_',
 
-    // `App\Integrations\TokenUse` notes it once an hour: reading takes no write lock.
+    // `App\Io\Api\TokenUse` notes it once an hour: reading takes no write lock.
     'last_used_at' => false,
 ];

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use App\Integrations\Api\DueController;
-use App\Integrations\Api\GardensController;
-use App\Integrations\Api\HoursController;
-use App\Integrations\Api\LogsController;
-use App\Integrations\Api\PlantsController;
-use App\Integrations\Api\VisitsController;
+use App\Io\Api\DueController;
+use App\Io\Api\GardensController;
+use App\Io\Api\HoursController;
+use App\Io\Api\LogsController;
+use App\Io\Api\PlantsController;
+use App\Io\Api\VisitsController;
 use Illuminate\Support\Facades\Route;
 
 // What programs read with a token of a planner's: public/openapi.json describes it.

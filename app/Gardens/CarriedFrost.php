@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Bridge\CorePlants;
-use App\Models\Garden;
+use App\Ground\Bridge\CorePlants;
+use App\Ground\Models\Garden;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Hopkins;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Support\Controller;
+use App\Ground\Support\Controller;
 use Illuminate\Http\JsonResponse;
 
 /** Frost dates for a garden nobody has watched yet. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Models\Garden;
+use App\Ground\Models\Garden;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\WinterClass;
 

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Bridge\CorePlants;
-use App\History\Erase;
-use App\History\FreshForm;
-use App\History\Undo;
-use App\Models\Crew;
-use App\Models\Garden;
-use App\Support\Controller;
-use App\Support\SentOnce;
-use App\Support\Today;
+use App\Ground\Bridge\CorePlants;
+use App\Ground\History\Erase;
+use App\Ground\History\FreshForm;
+use App\Ground\History\Undo;
+use App\Ground\Models\Crew;
+use App\Ground\Models\Garden;
+use App\Ground\Support\Controller;
+use App\Ground\Support\SentOnce;
+use App\Ground\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

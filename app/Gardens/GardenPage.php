@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Models\Garden;
-use App\Models\Plant;
-use App\Models\Visit;
+use App\Ground\Models\Garden;
+use App\Ground\Models\Plant;
+use App\Ground\Models\Visit;
+use App\Ground\Support\Page;
+use App\Ground\Support\Pages;
 use App\Season\DueRow;
-use App\Support\Page;
-use App\Support\Pages;
 use Illuminate\Database\Eloquent\Collection;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Mark;

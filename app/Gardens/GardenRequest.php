@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Exchange\NormalsText;
-use App\Models\Garden;
-use App\Models\User;
-use App\Practice\PracticeRules;
-use App\Support\AskedRequest;
+use App\Ground\Bridge\NormalsText;
+use App\Ground\Models\Garden;
+use App\Ground\Models\User;
+use App\Ground\Support\AskedRequest;
+use App\Knowledge\SchoolRules;
 use Closure;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Arr;
@@ -73,7 +73,7 @@ final class GardenRequest extends AskedRequest
             'postcode' => ['nullable', 'string', 'max:12', 'regex:/^[\p{L}\p{N}][\p{L}\p{N} -]{2,}$/u'],
             'wishes' => ['nullable', 'string', 'max:2000'],
             'photos_ok' => ['nullable', 'in:1,0'],
-            ...PracticeRules::rules(),
+            ...SchoolRules::rules(),
         ];
     }
 
@@ -210,7 +210,7 @@ final class GardenRequest extends AskedRequest
             'winter' => $this->line('winter'),
             'normals' => $this->normals()?->means,
             ...$this->weekdays('closed_days'), ...$this->weekdays('wished_days'),
-            'practice' => PracticeRules::chosen($this->validated('practice', [])),
+            'practice' => SchoolRules::chosen($this->validated('practice', [])),
         ];
     }
 

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Bridge\CorePlants;
-use App\Due\Basis;
-use App\Due\DueKeeper;
-use App\Models\Garden;
-use App\Models\Plant;
-use App\Models\Visit;
+use App\Ground\Bridge\CorePlants;
+use App\Ground\Models\Garden;
+use App\Ground\Models\Plant;
+use App\Ground\Models\Visit;
+use App\Ground\Support\Pages;
+use App\Ground\Support\Reading;
+use App\Season\Due\Basis;
+use App\Season\Due\DueKeeper;
 use App\Season\KeptTasks;
-use App\Support\Pages;
-use App\Support\Reading;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Models\Garden;
-use App\Support\Page;
-use App\Support\Pages;
+use App\Ground\Models\Garden;
+use App\Ground\Support\Page;
+use App\Ground\Support\Pages;
 use Illuminate\Database\Eloquent\Collection;
 use stdClass;
 

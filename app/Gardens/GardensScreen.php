@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Due\DueKeeper;
-use App\Models\Garden;
-use App\Search\SearchTables;
+use App\Ground\Models\Garden;
+use App\Ground\Support\Asked;
+use App\Ground\Support\Pages;
+use App\Ground\Support\SearchTables;
+use App\Season\Due\DueKeeper;
 use App\Season\KeptTasks;
-use App\Support\Asked;
-use App\Support\Pages;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;

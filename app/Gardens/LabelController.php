@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Models\Garden;
-use App\Support\Controller;
-use App\Support\Pages;
+use App\Ground\Models\Garden;
+use App\Ground\Support\Controller;
+use App\Ground\Support\Pages;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use PruningHook\Core\PlantBook\PlantBook;

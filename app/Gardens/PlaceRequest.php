@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Models\User;
-use App\Support\AskedRequest;
+use App\Ground\Models\User;
+use App\Ground\Support\AskedRequest;
 
 /** Something that is asked of a place before the garden there is written down. */
 abstract class PlaceRequest extends AskedRequest

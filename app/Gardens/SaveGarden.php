@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Models\Garden;
-use App\Models\Visit;
+use App\Ground\Models\Garden;
+use App\Ground\Models\Visit;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Support\Controller;
-use App\Support\Today;
+use App\Ground\Support\Controller;
+use App\Ground\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use PruningHook\Core\Calendar\SiteYear;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
-use App\Exchange\NormalsText;
+use App\Ground\Bridge\NormalsText;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\PlantBook;

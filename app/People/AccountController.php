@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Formats\Download;
-use App\History\SecurityLog;
-use App\History\Undo;
-use App\Models\Device;
-use App\Models\Firm;
-use App\Models\SecurityEventKind;
-use App\Models\User;
-use App\Support\Controller;
+use App\Ground\History\SecurityLog;
+use App\Ground\History\Undo;
+use App\Ground\Models\Device;
+use App\Ground\Models\Firm;
+use App\Ground\Models\SecurityEventKind;
+use App\Ground\Models\User;
+use App\Ground\Policies\CurrentPassword;
+use App\Ground\Support\Controller;
+use App\Io\Download;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

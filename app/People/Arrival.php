@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\Device;
-use App\Models\Firm;
-use App\Models\User;
-use App\Support\Say;
-use App\Support\Today;
+use App\Ground\Models\Device;
+use App\Ground\Models\Firm;
+use App\Ground\Models\User;
+use App\Ground\Support\Say;
+use App\Ground\Support\Today;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;

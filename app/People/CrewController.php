@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\History\FreshForm;
-use App\History\Undo;
-use App\Models\Crew;
-use App\Models\CrewDayOff;
-use App\Models\Firm;
-use App\Support\Asked;
-use App\Support\Controller;
-use App\Support\Pages;
-use App\Support\Say;
-use App\Support\SentOnce;
-use App\Support\Today;
+use App\Ground\History\FreshForm;
+use App\Ground\History\Undo;
+use App\Ground\Models\Crew;
+use App\Ground\Models\CrewDayOff;
+use App\Ground\Models\Firm;
+use App\Ground\Support\Asked;
+use App\Ground\Support\Controller;
+use App\Ground\Support\Pages;
+use App\Ground\Support\Say;
+use App\Ground\Support\SentOnce;
+use App\Ground\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

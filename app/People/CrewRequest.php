@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\Crew;
-use App\Models\Firm;
-use App\Support\AskedRequest;
+use App\Ground\Models\Crew;
+use App\Ground\Models\Firm;
+use App\Ground\Support\AskedRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;

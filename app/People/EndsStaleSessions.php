@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\Device;
-use App\Models\User;
-use App\Support\Quietly;
+use App\Ground\Models\Device;
+use App\Ground\Models\User;
+use App\Ground\Support\Quietly;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Support\Asked;
-use App\Support\Controller;
+use App\Ground\Support\Asked;
+use App\Ground\Support\Controller;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

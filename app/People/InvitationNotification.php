@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Support\PostedLater;
+use App\Ground\Support\PostedLater;
 use Illuminate\Notifications\Messages\MailMessage;
 use SensitiveParameter;
 

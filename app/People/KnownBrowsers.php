@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\User;
+use App\Ground\Models\User;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Str;

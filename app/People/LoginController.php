@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\User;
-use App\Support\Asked;
-use App\Support\Controller;
-use App\Support\Network;
+use App\Ground\Models\User;
+use App\Ground\Policies\CurrentPassword;
+use App\Ground\Support\Asked;
+use App\Ground\Support\Controller;
+use App\Ground\Support\Network;
 use Illuminate\Contracts\View\View;
 use Illuminate\Foundation\Auth\AuthenticatesUsers;
 use Illuminate\Http\RedirectResponse;

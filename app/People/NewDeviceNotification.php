@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Support\OutsideLink;
-use App\Support\PostedLater;
+use App\Ground\Support\OutsideLink;
+use App\Ground\Support\PostedLater;
 use Illuminate\Notifications\Messages\MailMessage;
 
 /** Tells somebody that their account was used to sign in on a new device. */

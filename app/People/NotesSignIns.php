@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\History\SecurityLog;
-use App\Models\SecurityEventKind;
-use App\Models\User;
-use App\Support\Asked;
-use App\Support\Network;
+use App\Ground\History\SecurityLog;
+use App\Ground\Models\SecurityEventKind;
+use App\Ground\Models\User;
+use App\Ground\Policies\CurrentPassword;
+use App\Ground\Support\Asked;
+use App\Ground\Support\Network;
 use Illuminate\Auth\Events\Failed;
 use Illuminate\Auth\Events\Lockout;
 use Illuminate\Auth\Events\Login;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\User;
+use App\Ground\Models\User;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 

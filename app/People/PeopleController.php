@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\History\Erase;
-use App\History\FreshForm;
-use App\History\Undo;
-use App\Models\Crew;
-use App\Models\Firm;
-use App\Models\Role;
-use App\Models\User;
-use App\Support\Controller;
-use App\Support\Pages;
-use App\Support\SentOnce;
-use App\Support\Today;
+use App\Ground\History\Erase;
+use App\Ground\History\FreshForm;
+use App\Ground\History\Undo;
+use App\Ground\Models\Crew;
+use App\Ground\Models\Firm;
+use App\Ground\Models\Role;
+use App\Ground\Models\User;
+use App\Ground\Support\Controller;
+use App\Ground\Support\Pages;
+use App\Ground\Support\SentOnce;
+use App\Ground\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\Role;
-use App\Models\User;
-use App\Support\AskedRequest;
+use App\Ground\Models\Role;
+use App\Ground\Models\User;
+use App\Ground\Support\AskedRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\History\SecurityLog;
-use App\Models\PinBrowser;
-use App\Models\SecurityEventKind;
-use App\Models\User;
+use App\Ground\History\SecurityLog;
+use App\Ground\Models\PinBrowser;
+use App\Ground\Models\SecurityEventKind;
+use App\Ground\Models\User;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\User;
-use App\Support\Asked;
-use App\Support\Controller;
+use App\Ground\Models\User;
+use App\Ground\Policies\CurrentPassword;
+use App\Ground\Support\Asked;
+use App\Ground\Support\Controller;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

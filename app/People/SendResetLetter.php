@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\History\SecurityLog;
-use App\Models\SecurityEventKind;
-use App\Models\User;
+use App\Ground\History\SecurityLog;
+use App\Ground\Models\SecurityEventKind;
+use App\Ground\Models\User;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeEncrypted;
 use Illuminate\Contracts\Queue\ShouldQueue;

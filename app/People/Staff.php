@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\History\SecurityLog;
-use App\Models\Firm;
-use App\Models\Role;
-use App\Models\SecurityEventKind;
-use App\Models\User;
-use App\Support\OutsideLink;
+use App\Ground\History\SecurityLog;
+use App\Ground\Models\Firm;
+use App\Ground\Models\Role;
+use App\Ground\Models\SecurityEventKind;
+use App\Ground\Models\User;
+use App\Ground\Support\OutsideLink;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\Str;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\History\SecurityLog;
-use App\Models\Firm;
-use App\Models\SecurityEventKind;
-use App\Models\User;
-use App\Support\Controller;
+use App\Ground\History\SecurityLog;
+use App\Ground\Models\Firm;
+use App\Ground\Models\SecurityEventKind;
+use App\Ground\Models\User;
+use App\Ground\Support\Controller;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

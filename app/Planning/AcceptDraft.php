@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\DraftStatus;
-use App\Models\Garden;
-use App\Models\PlanDraft;
-use App\Models\User;
-use App\Models\Visit;
-use App\Models\VisitChanged;
-use App\Models\VisitTask;
-use App\Models\WebhookEvent;
+use App\Field\PlanVisit;
+use App\Ground\Models\DraftStatus;
+use App\Ground\Models\Garden;
+use App\Ground\Models\PlanDraft;
+use App\Ground\Models\User;
+use App\Ground\Models\Visit;
+use App\Ground\Models\VisitChanged;
+use App\Ground\Models\VisitTask;
+use App\Ground\Models\WebhookEvent;
+use App\Ground\Support\Say;
 use App\Season\TaskChoice;
-use App\Support\Say;
-use App\Visits\PlanVisit;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection as BaseCollection;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\PlanDraft;
-use App\Models\Visit as VisitRow;
+use App\Ground\Models\PlanDraft;
+use App\Ground\Models\Visit as VisitRow;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Planning\Season\Audit;
 use PruningHook\Core\Planning\Season\Brief;

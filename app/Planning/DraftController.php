@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\Crew;
-use App\Models\DraftStatus;
-use App\Models\Firm;
-use App\Models\PlanDraft;
-use App\Support\Asked;
-use App\Support\Controller;
-use App\Support\SentOnce;
-use App\Support\Today;
+use App\Ground\Models\Crew;
+use App\Ground\Models\DraftStatus;
+use App\Ground\Models\Firm;
+use App\Ground\Models\PlanDraft;
+use App\Ground\Support\Asked;
+use App\Ground\Support\Controller;
+use App\Ground\Support\SentOnce;
+use App\Ground\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\Crew;
-use App\Models\PlanDraft;
-use App\Support\Pages;
+use App\Ground\Models\Crew;
+use App\Ground\Models\PlanDraft;
+use App\Ground\Support\Pages;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\DraftStatus;
-use App\Models\Firm;
-use App\Models\PlanDraft;
+use App\Ground\Models\DraftStatus;
+use App\Ground\Models\Firm;
+use App\Ground\Models\PlanDraft;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\Crew as CrewRow;
-use App\Models\CrewDayOff;
-use App\Models\Firm;
-use App\Models\Garden as GardenRow;
-use App\Models\Visit as VisitRow;
-use App\Models\VisitTask;
-use App\Weather\Outlook;
+use App\Ground\Models\Crew as CrewRow;
+use App\Ground\Models\CrewDayOff;
+use App\Ground\Models\Firm;
+use App\Ground\Models\Garden as GardenRow;
+use App\Ground\Models\Visit as VisitRow;
+use App\Ground\Models\VisitTask;
+use App\Season\Weather\Outlook;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;

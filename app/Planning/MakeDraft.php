@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Due\DueKeeper;
-use App\Models\DraftStatus;
-use App\Models\PlanDraft;
-use App\Support\LongQueue;
-use App\Support\Reading;
-use App\Support\StaysReserved;
-use App\Support\Today;
-use App\Support\Trouble;
-use App\Weather\Outlook;
+use App\Ground\Models\DraftStatus;
+use App\Ground\Models\PlanDraft;
+use App\Ground\Support\LongQueue;
+use App\Ground\Support\Reading;
+use App\Ground\Support\StaysReserved;
+use App\Ground\Support\Today;
+use App\Ground\Support\Trouble;
+use App\Season\Due\DueKeeper;
+use App\Season\Weather\Outlook;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;

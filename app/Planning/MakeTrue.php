@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\DraftStatus;
-use App\Models\PlanDraft;
-use App\Models\User;
-use App\Support\LongQueue;
-use App\Support\Quietly;
-use App\Support\StaysReserved;
-use App\Support\Today;
-use App\Support\Trouble;
+use App\Ground\Models\DraftStatus;
+use App\Ground\Models\PlanDraft;
+use App\Ground\Models\User;
+use App\Ground\Support\LongQueue;
+use App\Ground\Support\Quietly;
+use App\Ground\Support\StaysReserved;
+use App\Ground\Support\Today;
+use App\Ground\Support\Trouble;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\Crew;
-use App\Models\Visit;
-use App\Models\VisitTask;
-use App\Support\Say;
+use App\Ground\Models\Crew;
+use App\Ground\Models\Visit;
+use App\Ground\Models\VisitTask;
+use App\Ground\Support\Say;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Planning\Season\Audit;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\DraftStatus;
-use App\Models\PlanDraft;
-use App\Support\Quietly;
+use App\Ground\Models\DraftStatus;
+use App\Ground\Models\PlanDraft;
+use App\Ground\Support\Quietly;
 use Closure;
 use Illuminate\Support\Facades\DB;
 

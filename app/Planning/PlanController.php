@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\History\Undo;
-use App\Models\Change;
-use App\Models\Crew;
-use App\Models\Visit;
-use App\Support\Asked;
-use App\Support\Controller;
-use App\Support\Say;
-use App\Support\Today;
-use App\Visits\PlanDay;
-use App\Visits\PlanVisit;
-use App\Weather\Outlook;
+use App\Field\PlanDay;
+use App\Field\PlanVisit;
+use App\Ground\History\Undo;
+use App\Ground\Models\Change;
+use App\Ground\Models\Crew;
+use App\Ground\Models\Visit;
+use App\Ground\Support\Asked;
+use App\Ground\Support\Controller;
+use App\Ground\Support\Say;
+use App\Ground\Support\Today;
+use App\Season\Weather\Outlook;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

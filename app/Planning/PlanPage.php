@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\PlanDraft;
-use App\Support\Page;
-use App\Support\Pages;
+use App\Ground\Models\PlanDraft;
+use App\Ground\Support\Page;
+use App\Ground\Support\Pages;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\LoadBar;
 use PruningHook\Core\Drawing\RoundMap;

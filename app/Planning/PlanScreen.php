@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Due\DueKeeper;
-use App\Models\Crew as CrewRow;
-use App\Models\CrewDayOff;
-use App\Models\PlanDraft;
-use App\Models\Visit;
+use App\Ground\Models\Crew as CrewRow;
+use App\Ground\Models\CrewDayOff;
+use App\Ground\Models\PlanDraft;
+use App\Ground\Models\Visit;
+use App\Ground\Support\Asked;
+use App\Ground\Support\Pages;
+use App\Ground\Support\Say;
 use App\Season\Decisions;
+use App\Season\Due\DueKeeper;
 use App\Season\TaskChoice;
 use App\Season\Unplanned;
-use App\Support\Asked;
-use App\Support\Pages;
-use App\Support\Say;
-use App\Weather\Outlook;
+use App\Season\Weather\Outlook;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\Firm;
-use App\Models\Visit as VisitRow;
-use App\Models\VisitTask;
+use App\Ground\Models\Firm;
+use App\Ground\Models\Visit as VisitRow;
+use App\Ground\Models\VisitTask;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;

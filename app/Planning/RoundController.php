@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\User;
-use App\Support\Controller;
-use App\Support\Today;
+use App\Ground\Models\User;
+use App\Ground\Support\Controller;
+use App\Ground\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 

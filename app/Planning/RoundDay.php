@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\Visit;
-use App\Models\VisitTask;
+use App\Ground\Models\Visit;
+use App\Ground\Models\VisitTask;
 use Illuminate\Database\Eloquent\Collection;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Span;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\Visit;
-use App\Support\Page;
-use App\Support\Pages;
+use App\Ground\Models\Visit;
+use App\Ground\Support\Page;
+use App\Ground\Support\Pages;
 use Illuminate\Database\Eloquent\Collection;
 use PruningHook\Core\Calendar\Day;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Models\Crew;
-use App\Models\User;
-use App\Models\Visit;
-use App\Support\Pages;
+use App\Ground\Models\Crew;
+use App\Ground\Models\User;
+use App\Ground\Models\Visit;
+use App\Ground\Support\Pages;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;

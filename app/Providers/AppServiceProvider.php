@@ -4,37 +4,42 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Bench\Exercises;
-use App\Bridge\CorePlants;
-use App\Bridge\ReadsRain;
-use App\Clients\ClientLinks;
-use App\Due\SeenRevision;
-use App\Due\SignsToWeigh;
-use App\Due\Watch;
-use App\Integrations\TokenUse;
+use App\Exercise\Exercises;
+use App\Ground\Bridge\CorePlants;
+use App\Ground\Bridge\ReadsRain;
+use App\Ground\Models\User;
+use App\Ground\Support\Asked;
+use App\Ground\Support\AtomicFileSessionHandler;
+use App\Ground\Support\BrokenDatabase;
+use App\Ground\Support\Heartbeat;
+use App\Ground\Support\KeptPictures;
+use App\Ground\Support\PostgresConnection;
+use App\Ground\Support\Say;
+use App\Ground\Support\SqliteConnection;
+use App\Ground\Support\Today;
+use App\Io\Api\TokenUse;
+use App\Io\Webhooks\CallsOut;
+use App\Io\Webhooks\HttpCalls;
+use App\Io\Webhooks\WebhookEvents;
+use App\Knowledge\OwnKinds;
+use App\Knowledge\PlantBookFiles;
+use App\Office\Clients\ClientLinks;
+use App\Office\Messages\SimulatedMail;
+use App\Office\Messages\SimulatedTexts;
+use App\Office\Messages\TextMessages;
 use App\People\NotesSignIns;
-use App\PlantBook\OwnKinds;
-use App\PlantBook\PlantBookFiles;
-use App\Post\CallsOut;
-use App\Post\HttpCalls;
-use App\Post\SimulatedMail;
-use App\Post\SimulatedTexts;
-use App\Post\TextMessages;
-use App\Post\WebhookEvents;
-use App\Support\AtomicFileSessionHandler;
-use App\Support\BrokenDatabase;
-use App\Support\Heartbeat;
-use App\Support\KeptPictures;
-use App\Support\PostgresConnection;
-use App\Support\SqliteConnection;
-use App\Support\Today;
-use App\Weather\RainRead;
-use App\Weather\SimulatedStation;
-use App\Weather\WeatherStation;
+use App\Season\Due\SeenRevision;
+use App\Season\Due\SignsToWeigh;
+use App\Season\Due\Watch;
+use App\Season\Weather\RainRead;
+use App\Season\Weather\SimulatedStation;
+use App\Season\Weather\WeatherStation;
 use Illuminate\Contracts\Database\LostConnectionDetector;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
+use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Filesystem\Filesystem;
+use Illuminate\Foundation\AliasLoader;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Mail\MailManager;
 use Illuminate\Queue\Events\Looping;
@@ -51,6 +56,8 @@ final class AppServiceProvider extends ServiceProvider
     {
         // A firm whose days begin at no known hour does not start: every window would be off by one.
         Today::zone();
+        // Rows name what they belong to by a word, never by a class that may move.
+        Relation::enforceMorphMap(['user' => User::class]);
         Watch::start();
         $this->optimizes('plant-book:compile', key: 'plant book');
         Event::listen(Looping::class, static fn () => Heartbeat::beat(Heartbeat::WORKER));
@@ -71,6 +78,10 @@ final class AppServiceProvider extends ServiceProvider
 
     public function register(): void
     {
+        // What most views speak with. Never a model: a policy goes by the whole name of a class.
+        AliasLoader::getInstance([
+            'Asked' => Asked::class, 'Say' => Say::class, 'Today' => Today::class,
+        ]);
         Connection::resolverFor('sqlite', static fn (mixed ...$of): SqliteConnection => new SqliteConnection(...$of));
         Connection::resolverFor(
             'pgsql', static fn (mixed ...$of): PostgresConnection => new PostgresConnection(...$of),

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Models\ClientWord;
-use App\Models\DraftStatus;
-use App\Models\Entry;
-use App\Models\PlanDraft;
-use App\Models\User;
-use App\Models\Visit;
-use App\Weather\Outlook;
+use App\Ground\Models\ClientWord;
+use App\Ground\Models\DraftStatus;
+use App\Ground\Models\Entry;
+use App\Ground\Models\PlanDraft;
+use App\Ground\Models\User;
+use App\Ground\Models\Visit;
+use App\Season\Weather\Outlook;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Planning\DueTask;

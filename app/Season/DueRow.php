@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Models\Plant;
-use App\Models\Visit;
+use App\Ground\Models\Plant;
+use App\Ground\Models\Visit;
 use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\Weather\Hold;
 

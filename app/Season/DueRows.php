@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Bridge\CorePlants;
-use App\Models\Plant;
-use App\Models\Visit;
-use App\Models\VisitTask;
-use App\Weather\Outlook;
+use App\Ground\Bridge\CorePlants;
+use App\Ground\Models\Plant;
+use App\Ground\Models\Visit;
+use App\Ground\Models\VisitTask;
+use App\Season\Weather\Outlook;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Planning\Agenda;

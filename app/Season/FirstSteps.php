@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Models\User;
+use App\Ground\Models\User;
 use Illuminate\Support\Facades\DB;
 
 /** What a firm that has just begun does first, until a visit is planned: its crew, a garden, a plant, a visit. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Models\Plant;
-use App\Support\Page;
-use App\Support\Pages;
+use App\Ground\Models\Plant;
+use App\Ground\Support\Page;
+use App\Ground\Support\Pages;
 use PruningHook\Core\Drawing\Mark;
 use PruningHook\Core\Drawing\Strip;
 

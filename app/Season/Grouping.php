@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Models\Plant;
+use App\Ground\Models\Plant;
 use PruningHook\Core\Planning\PlantYear;
 use PruningHook\Core\Planning\Urgency;
 use PruningHook\Core\PlantBook\PlantBook;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Due\Readiness;
-use App\Models\Plant;
-use App\Models\Visit;
-use App\Weather\Outlook;
+use App\Ground\Models\Plant;
+use App\Ground\Models\Visit;
+use App\Season\Due\Readiness;
+use App\Season\Weather\Outlook;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

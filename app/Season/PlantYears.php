@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Bridge\CorePlants;
-use App\Models\Plant;
-use App\Models\VisitTask;
+use App\Ground\Bridge\CorePlants;
+use App\Ground\Models\Plant;
+use App\Ground\Models\VisitTask;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Planning\PlantYear;

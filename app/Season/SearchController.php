@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Models\Garden;
-use App\Models\Plant;
-use App\Search\SearchTables;
-use App\Support\Asked;
-use App\Support\Controller;
+use App\Ground\Models\Garden;
+use App\Ground\Models\Plant;
+use App\Ground\Support\Asked;
+use App\Ground\Support\Controller;
+use App\Ground\Support\SearchTables;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Models\Crew;
-use App\Models\User;
-use App\Support\Controller;
-use App\Support\Today;
+use App\Ground\Models\Crew;
+use App\Ground\Models\User;
+use App\Ground\Support\Controller;
+use App\Ground\Support\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use PruningHook\Core\PlantBook\PlantBook;

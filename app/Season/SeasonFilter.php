@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Models\Garden;
-use App\Search\SearchTables;
-use App\Support\Asked;
+use App\Ground\Models\Garden;
+use App\Ground\Support\Asked;
+use App\Ground\Support\SearchTables;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Due\Readiness;
-use App\Support\Page;
-use App\Support\Pages;
+use App\Ground\Support\Page;
+use App\Ground\Support\Pages;
+use App\Season\Due\Readiness;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Drawing\Mark;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Due\DueKeeper;
-use App\Support\Pages;
-use App\Support\Reading;
+use App\Ground\Support\Pages;
+use App\Ground\Support\Reading;
+use App\Season\Due\DueKeeper;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Models\Visit;
+use App\Ground\Models\Visit;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Due\Readiness;
-use App\Models\Plant;
-use App\Support\Pages;
+use App\Ground\Models\Plant;
+use App\Ground\Support\Pages;
+use App\Season\Due\Readiness;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Support\Page;
-use App\Support\Pages;
+use App\Ground\Support\Page;
+use App\Ground\Support\Pages;
 
 /** The wall: the year of all that is asked for, folded into groups where that is much. */
 final readonly class WallPage extends Page

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Due\Readiness;
+use App\Season\Due\Readiness;
 use Closure;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -98,7 +98,7 @@ final readonly class Weight
     {
         $span = $filter->zoom->span($today);
         $step = Pressure::step($span);
-        $steps = new Steps(($step === 1 ? $span->from : $span->from->monday())->number, $span->to->number, $step);
+        $steps = new TimeSteps(($step === 1 ? $span->from : $span->from->monday())->number, $span->to->number, $step);
         $days = ['opens', 'closes', 'best_from', 'best_to'];
         // Written as sums where gardens or kinds are asked for, so that their index is gone by and not that of all
         // days.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Due\Basis;
+use App\Season\Due\Basis;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Planning\DueTask;

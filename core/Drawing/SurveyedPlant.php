@@ -7,7 +7,7 @@ namespace PruningHook\Core\Drawing;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Growth\Axis;
 use PruningHook\Core\Growth\Cut;
-use PruningHook\Core\Growth\Laid;
+use PruningHook\Core\Growth\FittedSurvey;
 use PruningHook\Core\Growth\LivingPlant;
 use PruningHook\Core\Structure\Judgement;
 use PruningHook\Core\Structure\Stem;
@@ -15,7 +15,7 @@ use PruningHook\Core\Structure\Stem;
 /**
  * A survey laid into a plant of its kind, and which of its axes each surveyed stem is.
  *
- * @phpstan-import-type Seen from Laid
+ * @phpstan-import-type Seen from FittedSurvey
  */
 final readonly class SurveyedPlant
 {
@@ -32,7 +32,7 @@ final readonly class SurveyedPlant
      */
     public static function of(LivingPlant $grown, array $stems): self
     {
-        $living = Laid::of($grown, array_map(self::seen(...), $stems));
+        $living = FittedSurvey::of($grown, array_map(self::seen(...), $stems));
         $axes = [];
         // They are laid in the order they were surveyed in.
         foreach ($living->fromTheBase() as $index => $id) {

@@ -35,7 +35,7 @@ final readonly class LivingPlant
      * @param  string  $seed  what chance is drawn from
      * @param  float  $facesDeg  which way its first stem went
      * @param  bool  $mirrored  true where its spirals wind the other way
-     * @param  array<int, float>  $stout  how many times as thick as the model has it a stem was measured, by its axis
+     * @param  array<int, float>  $thicknessFactors  measured thickness over the model's, by the stem's axis
      */
     public function __construct(
         public GrowthKind $kind,
@@ -47,7 +47,7 @@ final readonly class LivingPlant
         public string $seed,
         public float $facesDeg = 0.0,
         public bool $mirrored = false,
-        public array $stout = [],
+        public array $thicknessFactors = [],
     ) {
         /** @var ArrayObject<int, Place> $places */
         $places = new ArrayObject;
@@ -65,7 +65,7 @@ final readonly class LivingPlant
     {
         return new self(
             $this->kind, $this->season, $axes, $this->next, $this->roots, $this->stood,
-            $this->seed, $this->facesDeg, $this->mirrored, $this->stout,
+            $this->seed, $this->facesDeg, $this->mirrored, $this->thicknessFactors,
         );
     }
 
@@ -75,7 +75,8 @@ final readonly class LivingPlant
 
         return new self(
             $this->kind->onTrunk((int) round($by * $habit->trunkMm), $habit->bend / $by), $this->season, $this->axes,
-            $this->next, $this->roots, $this->stood, $this->seed, $this->facesDeg, $this->mirrored, $this->stout,
+            $this->next, $this->roots, $this->stood, $this->seed, $this->facesDeg, $this->mirrored,
+            $this->thicknessFactors,
         );
     }
 
@@ -138,7 +139,7 @@ final readonly class LivingPlant
             $this->kind, $this->season,
             array_map(static fn (Axis $axis): Axis => $axis->turned($byDeg, $mirrored), $this->axes), $this->next,
             $this->roots, $this->stood, $this->seed,
-            ($mirrored ? -1 : 1) * $this->facesDeg + $byDeg, $this->mirrored !== $mirrored, $this->stout,
+            ($mirrored ? -1 : 1) * $this->facesDeg + $byDeg, $this->mirrored !== $mirrored, $this->thicknessFactors,
         );
     }
 
@@ -251,7 +252,7 @@ final readonly class LivingPlant
     public function thickAt(Axis $axis, int $pipes): float
     {
         return self::thickness($pipes) * min(1.0, $axis->internodeMm / self::FULL_LEAF_MM)
-            * ($this->stout === [] ? 1.0 : $this->stout[$this->stemOf($axis)] ?? 1.0);
+            * ($this->thicknessFactors === [] ? 1.0 : $this->thicknessFactors[$this->stemOf($axis)] ?? 1.0);
     }
 
     /** Nodes that live, and feed the roots. */

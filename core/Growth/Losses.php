@@ -23,7 +23,7 @@ final readonly class Losses
 
         return new LivingPlant(
             $left->kind, $left->season, $axes, $left->next, $left->roots, $left->living(),
-            $left->seed, $left->facesDeg, $left->mirrored, $left->stout,
+            $left->seed, $left->facesDeg, $left->mirrored, $left->thicknessFactors,
         );
     }
 

@@ -74,7 +74,7 @@ final readonly class Season
 
         $grown = new LivingPlant(
             $this->plant->kind, $this->year, $axes, $next, max(0.1, min(1.0, $roots)), 0,
-            $this->plant->seed, $this->plant->facesDeg, $this->plant->mirrored, $this->plant->stout,
+            $this->plant->seed, $this->plant->facesDeg, $this->plant->mirrored, $this->plant->thicknessFactors,
         );
 
         return $this->plant->kind->habit->hangs() ? $this->offTheGround($grown) : $grown;

@@ -10,9 +10,9 @@ use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Task;
+use PruningHook\Core\Schools\ChosenSchools;
 
 /** What a plant is due for round about a day: every task of the seasons whose windows reach into the time looked at. */
 final readonly class Agenda
@@ -33,8 +33,14 @@ final readonly class Agenda
      *
      * @throws Fault when the kind is unknown
      */
-    public function between(Plant $plant, SiteYears $years, Practice $practice, Day $today, Day $from, Day $to): array
-    {
+    public function between(
+        Plant $plant,
+        SiteYears $years,
+        ChosenSchools $practice,
+        Day $today,
+        Day $from,
+        Day $to,
+    ): array {
         $due = [];
         foreach ($years->reaching($from, $to) as $year) {
             if ($plant->planted !== null && $plant->planted->isAfter($year->end())) {
@@ -68,7 +74,7 @@ final readonly class Agenda
      *
      * @return list<DueTask>
      */
-    public function around(Plant $plant, SiteYears $years, Practice $practice, Day $today): array
+    public function around(Plant $plant, SiteYears $years, ChosenSchools $practice, Day $today): array
     {
         return $this->between(
             $plant, $years, $practice, $today, $today->minus(DueTask::MISSED_DAYS),

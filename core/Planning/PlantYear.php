@@ -14,8 +14,8 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
+use PruningHook\Core\Schools\ChosenSchools;
 
 /** A stretch of one plant's time, gathered for drawing: tasks, closures, bloom, visits and today. */
 final readonly class PlantYear
@@ -47,7 +47,7 @@ final readonly class PlantYear
         PlantBook $book,
         Plant $plant,
         SiteYears $years,
-        Practice $practice,
+        ChosenSchools $practice,
         Day $today,
         Span $span,
         array $visits,

@@ -6,8 +6,8 @@ namespace PruningHook\Core\Plant;
 
 use PruningHook\Core\Calendar\Region;
 use PruningHook\Core\Calendar\WinterClass;
-use PruningHook\Core\Practice\Choice;
-use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Schools\Choice;
+use PruningHook\Core\Schools\ChosenSchools;
 
 /** What a condition of the plant book may ask about one plant in one season. */
 final readonly class Circumstances
@@ -18,7 +18,7 @@ final readonly class Circumstances
     /** @param  list<string>  $traits  of its kind: `opposite-buds`, `tied` */
     public function __construct(
         WinterClass $winter,
-        private Practice $practice,
+        private ChosenSchools $practice,
         /** 1 in the plant's first season in the ground; null where the planting date is not known */
         public ?int $yearInGround = null,
         ?string $form = null,

@@ -8,7 +8,7 @@ use ArrayObject;
 use PruningHook\Core\Calendar\Stations;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Plant\Keeping;
-use PruningHook\Core\Practice\SchoolQuestion;
+use PruningHook\Core\Schools\SchoolQuestion;
 
 /** All kinds the product knows, found by id, botanical or common name in any writing of case, spaces and hyphens. */
 final readonly class PlantBook

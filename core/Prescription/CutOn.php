@@ -18,7 +18,6 @@ use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\OutsideWindow;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\TaskRule;
-use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Days\Consequence;
 use PruningHook\Core\Prescription\Days\DayCase;
 use PruningHook\Core\Prescription\Days\DayRule;
@@ -31,6 +30,7 @@ use PruningHook\Core\Prescription\Days\SwollenBuds;
 use PruningHook\Core\Prescription\Days\TenderRegrowth;
 use PruningHook\Core\Prescription\Days\WeatherAhead;
 use PruningHook\Core\Reason;
+use PruningHook\Core\Schools\ChosenSchools;
 use PruningHook\Core\Weather\Forecast;
 
 /**
@@ -67,7 +67,7 @@ final readonly class CutOn
         Plant $plant,
         SiteYears $years,
         Day $day,
-        Practice $practice,
+        ChosenSchools $practice,
         ?Forecast $forecast = null,
     ): CutVerdict {
         return $this->day(
@@ -87,7 +87,7 @@ final readonly class CutOn
         Plant $plant,
         SiteYears $years,
         Span $span,
-        Practice $practice,
+        ChosenSchools $practice,
         ?Forecast $forecast = null,
     ): array {
         $tasks = $this->tasks($plant, $years, $span, $practice);
@@ -114,7 +114,7 @@ final readonly class CutOn
      *
      * @return iterable<array{SeasonCase, Span}>
      */
-    private function seasons(Plant $plant, SiteYears $years, Span $span, Practice $practice): iterable
+    private function seasons(Plant $plant, SiteYears $years, Span $span, ChosenSchools $practice): iterable
     {
         for ($from = $span->from; ! $from->isAfter($span->to); $from = $to->plus(1)) {
             $year = $years->holding($from);
@@ -165,7 +165,7 @@ final readonly class CutOn
         return $stretches;
     }
 
-    private function season(Plant $plant, SiteYear $season, Practice $practice): SeasonCase
+    private function season(Plant $plant, SiteYear $season, ChosenSchools $practice): SeasonCase
     {
         $kind = $this->book->kind($plant->kind);
         $circumstances = Prescriber::circumstances($plant, $kind, $season, $practice, $this->book->keeping);
@@ -244,7 +244,7 @@ final readonly class CutOn
      *
      * @return list<Task>
      */
-    private function tasks(Plant $plant, SiteYears $years, Span $span, Practice $practice): array
+    private function tasks(Plant $plant, SiteYears $years, Span $span, ChosenSchools $practice): array
     {
         $tasks = [];
         foreach (range($years->holding($span->from)->season - 1, $years->holding($span->to)->season + 1) as $season) {

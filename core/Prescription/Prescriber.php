@@ -28,11 +28,11 @@ use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\TaskRule;
 use PruningHook\Core\PlantBook\TaskWindow;
-use PruningHook\Core\Practice\Choice;
-use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Safety\Cautions;
 use PruningHook\Core\Safety\HandsOff;
+use PruningHook\Core\Schools\Choice;
+use PruningHook\Core\Schools\ChosenSchools;
 use PruningHook\Core\Working;
 
 /** The way in: a plant, its site's season and the practice in force give its prescription with reasons. */
@@ -51,12 +51,12 @@ final readonly class Prescriber
     }
 
     /**
-     * @param  Practice  $practice  of firm and garden; the plant's own choices are laid on top here
+     * @param  ChosenSchools  $practice  of firm and garden; the plant's own choices are laid on top here
      * @param  ?Span  $within  only the tasks whose windows touch these days; all of them where left out
      *
      * @throws Fault when the kind is unknown or the plant not in the ground in this season
      */
-    public function prescribe(Plant $plant, SiteYear $year, Practice $practice, ?Span $within = null): Prescription
+    public function prescribe(Plant $plant, SiteYear $year, ChosenSchools $practice, ?Span $within = null): Prescription
     {
         $kind = $this->book->kind($plant->kind);
         $kindYear = KindYear::of($year, $kind->phenology);
@@ -80,13 +80,13 @@ final readonly class Prescriber
      * The cheap way in: when each task falls, how long it takes and who can do it. The same tasks as `prescribe` gives,
      * with the same windows and minutes, without steps, amounts and reasons: most of a season's cost lies there.
      *
-     * @param  Practice  $practice  of firm and garden
+     * @param  ChosenSchools  $practice  of firm and garden
      * @param  ?Span  $within  only the tasks whose windows touch these days; all of them where left out
      * @return list<SeasonTask> by opening
      *
      * @throws Fault when the kind is unknown or the plant not in the ground in this season
      */
-    public function windows(Plant $plant, SiteYear $year, Practice $practice, ?Span $within = null): array
+    public function windows(Plant $plant, SiteYear $year, ChosenSchools $practice, ?Span $within = null): array
     {
         $kind = $this->book->kind($plant->kind);
         $circumstances = self::circumstances($plant, $kind, $year, $practice, $this->book->keeping);
@@ -129,7 +129,7 @@ final readonly class Prescriber
      *
      * @return list<SeasonTask> by opening
      */
-    public function followUps(Plant $plant, SiteYear $year, Practice $practice): array
+    public function followUps(Plant $plant, SiteYear $year, ChosenSchools $practice): array
     {
         if ($plant->history === []) {
             return [];
@@ -178,7 +178,7 @@ final readonly class Prescriber
         Plant $plant,
         Kind $kind,
         SiteYear $year,
-        Practice $practice,
+        ChosenSchools $practice,
         Keeping $keeping,
     ): Circumstances {
         return new Circumstances(
@@ -232,7 +232,7 @@ final readonly class Prescriber
     ): Task {
         $recipe = $this->book->recipes->get($rule->method($circumstances));
         $season = $year->site->season;
-        $standing = Standing::of($plant, $kind, $rule, $season, $this->book);
+        $standing = StateEffects::of($plant, $kind, $rule, $season, $this->book);
         $budget = $standing->budget($kind, $recipe, $this->book, $season);
         $case = new AmountCase($plant, $kind, $season, $recipe->key, $budget);
         [$amounts, $because, $workings] = self::amounts($rule, $case, $circumstances);
@@ -305,7 +305,7 @@ final readonly class Prescriber
         // Most plants of a season's list: nothing was seen of them, and nothing is on record.
         return $plant->history === [] && $plant->state->isPlain ? 1.0 : max(
             self::missedPass($rule, $plant, $kind, $season)->factor ?? 1.0,
-            Standing::of($plant, $kind, $rule, $season, $this->book)->factor(),
+            StateEffects::of($plant, $kind, $rule, $season, $this->book)->factor(),
         );
     }
 

@@ -21,7 +21,7 @@ use PruningHook\Core\PlantBook\Conditional;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\TaskRule;
-use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Schools\ChosenSchools;
 
 /**
  * Reads every task of a kind as a crew would hear it, in every circumstance its pieces look at, for a plant nobody has
@@ -116,7 +116,7 @@ final readonly class ReadAloud
         $tasks = [];
         foreach ($kind->tasks as $task) {
             $circumstances = new Circumstances(
-                WinterClass::Cool, Practice::of($this->book->questions), null, $form, null, $kind->has('grafted'),
+                WinterClass::Cool, ChosenSchools::of($this->book->questions), null, $form, null, $kind->has('grafted'),
                 $kind->traits,
             );
             if ($task->when->holds($circumstances)) {
@@ -230,7 +230,7 @@ final readonly class ReadAloud
         foreach ($this->choices($task) as $one) {
             yield new Circumstances(
                 WinterClass::from($one['winter'] ?? WinterClass::Cool->value),
-                Practice::of(
+                ChosenSchools::of(
                     $this->book->questions,
                     array_filter(array_intersect_key($one, $this->book->questions), is_string(...)),
                 ),

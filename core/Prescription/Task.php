@@ -12,8 +12,8 @@ use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\Window;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Method\Kit;
-use PruningHook\Core\Practice\Choice;
 use PruningHook\Core\Reason;
+use PruningHook\Core\Schools\Choice;
 use PruningHook\Core\Working;
 
 /**

@@ -7,8 +7,8 @@ namespace PruningHook\Core\Regrowth;
 use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Growth\Cut;
 use PruningHook\Core\Growth\Cutting;
+use PruningHook\Core\Growth\FittedSurvey;
 use PruningHook\Core\Growth\GrowthKind;
-use PruningHook\Core\Growth\Laid;
 use PruningHook\Core\Growth\LivingPlant;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Plant;
@@ -19,7 +19,7 @@ use PruningHook\Core\Prescription\Task;
  * A plant of the record as a living plant: raised for as long as it has stood, cut in the seasons it was cut in, its
  * stems laid where they were surveyed or as many as were counted, as tall as it was measured; and what that rests on.
  *
- * @phpstan-import-type Seen from Laid
+ * @phpstan-import-type Seen from FittedSurvey
  */
 final readonly class Likeness
 {
@@ -55,7 +55,7 @@ final readonly class Likeness
             // One that is neglected or lopped was not cut as it should be.
             $plant->state->upkeep === null ? $task : null, $time, self::cutIn($plant, $season),
         );
-        $living = $surveyed === [] ? self::counted($living, $plant) : Laid::of($living, $surveyed);
+        $living = $surveyed === [] ? self::counted($living, $plant) : FittedSurvey::of($living, $surveyed);
 
         // Where its stems were surveyed they say how tall it is, and where it is cut to a height each year its growth
         // does, unless somebody measured that as well.

@@ -18,7 +18,7 @@ namespace PruningHook\Core\Structure;
 final readonly class Judgement
 {
     /**
-     * @param  list<Cut>  $cuts  in order
+     * @param  list<StemCut>  $cuts  in order
      * @param  list<Kept>  $kept
      * @param  list<Rub>  $rubs  as the plant stands now
      * @param  list<string>  $told  what the lead should know before the first cut
@@ -48,7 +48,7 @@ final readonly class Judgement
         $cuts = $kept = [];
         foreach ($written['remove'] as $cut) {
             if (isset($stems[$cut['ref']])) {
-                $cuts[] = new Cut(
+                $cuts[] = new StemCut(
                     $cut['order'], $stems[$cut['ref']], $cut['rule'], $cut['because'], $cut['cut'], $cut['free'],
                     (float) $cut['share_percent'],
                 );
@@ -81,7 +81,7 @@ final readonly class Judgement
         );
     }
 
-    public function cut(string $ref): ?Cut
+    public function cut(string $ref): ?StemCut
     {
         foreach ($this->cuts as $cut) {
             if ($cut->stem->ref === $ref) {
@@ -99,7 +99,7 @@ final readonly class Judgement
             'plan' => $this->aim->plan->value,
             'school' => $this->aim->school,
             'budget_percent' => $this->aim->budgetPercent,
-            'remove' => array_map(static fn (Cut $cut): array => $cut->toArray(), $this->cuts),
+            'remove' => array_map(static fn (StemCut $cut): array => $cut->toArray(), $this->cuts),
             'keep' => array_map(static fn (Kept $kept): array => $kept->toArray(), $this->kept),
             'share_removed_percent' => round($this->sharePercent, 1),
             'rubs' => array_map(static fn (Rub $rub): array => $rub->toArray(), $this->rubs),

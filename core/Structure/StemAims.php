@@ -17,7 +17,7 @@ use PruningHook\Core\PlantBook\HardCutting;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\TaskRule;
-use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Schools\ChosenSchools;
 
 /** Finds the aim a kind's stems are judged by: from its methods, the number its tasks keep, the school and the caps. */
 final readonly class StemAims
@@ -41,7 +41,7 @@ final readonly class StemAims
     }
 
     /**
-     * @param  Practice  $practice  in force for the plant
+     * @param  ChosenSchools  $practice  in force for the plant
      * @param  ?int  $keep  stems wanted, where somebody says otherwise than the book
      * @param  ?int  $budgetPercent  what may go, where somebody says otherwise than the caps
      *
@@ -49,7 +49,7 @@ final readonly class StemAims
      */
     public function for(
         Kind $kind,
-        Practice $practice,
+        ChosenSchools $practice,
         ?string $aim = null,
         ?bool $grafted = null,
         ?int $keep = null,

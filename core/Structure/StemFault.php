@@ -26,7 +26,7 @@ enum StemFault: string
     case Forked = 'forked';
     /** A fork too narrow to hold. */
     case NarrowFork = 'narrow-fork';
-    /** Cut at one height year after year, until it is a knuckle. */
+    /** StemCut at one height year after year, until it is a knuckle. */
     case Lopped = 'lopped';
 
     public function inWords(): string

@@ -89,7 +89,7 @@ final readonly class StemJudge
             // again.
             $from = min($index, $this->again);
             $free = $aim->isCleaning($candidate->stem);
-            $cuts[] = new Cut(
+            $cuts[] = new StemCut(
                 count($cuts) + 1, $candidate->stem, $rule, $candidate->because, $candidate->cut, $free,
                 $share($candidate->stem),
             );
@@ -285,7 +285,7 @@ final readonly class StemJudge
                 ($blocked[$stem->ref] ??
                     ($after->isKept($stem) ? self::LED : self::worthKeeping($stem, $aim))).
                     self::turn($rank[$stem->ref] ?? null),
-                Treatment::of($stem),
+                StemRepair::of($stem),
                 array_key_exists($stem->ref, $replaced),
                 $replaced[$stem->ref] ?? null,
             ),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Factories;
 
-use App\Models\Garden;
+use App\Ground\Models\Garden;
 use Illuminate\Database\Eloquent\Factories\Factory;
 
 /** @extends Factory<Garden> */

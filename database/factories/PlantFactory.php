@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Factories;
 
-use App\Models\Garden;
-use App\Models\Plant;
+use App\Ground\Models\Garden;
+use App\Ground\Models\Plant;
 use Illuminate\Database\Eloquent\Factories\Factory;
 
 /** @extends Factory<Plant> */

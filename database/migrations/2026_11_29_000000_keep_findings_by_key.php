@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Models\Finding;
-use App\Models\Hindrance;
+use App\Ground\Models\Finding;
+use App\Ground\Models\Hindrance;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 

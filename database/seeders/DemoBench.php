@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Bench\Exercises;
-use App\Bench\HandIn;
-use App\Models\SignOff;
-use App\Models\User;
-use App\Support\Today;
-use PruningHook\Core\Bench\CutCode;
-use PruningHook\Core\Bench\Judge;
+use App\Exercise\Exercises;
+use App\Exercise\HandIn;
+use App\Ground\Models\SignOff;
+use App\Ground\Models\User;
+use App\Ground\Support\Today;
+use PruningHook\Core\Exercise\CutCode;
+use PruningHook\Core\Exercise\Judge;
 
 /** What the demo's hands have practised, well and less well, and what one of them is signed off for. */
 final readonly class DemoBench

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Models\Change;
-use App\Models\Crew;
-use App\Models\Firm;
-use App\Models\Garden;
-use App\Models\Role;
-use App\Models\User;
-use App\Support\Today;
+use App\Ground\Models\Change;
+use App\Ground\Models\Crew;
+use App\Ground\Models\Firm;
+use App\Ground\Models\Garden;
+use App\Ground\Models\Role;
+use App\Ground\Models\User;
+use App\Ground\Support\Today;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;

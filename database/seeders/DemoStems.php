@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Models\Plant;
-use App\Models\StemSurvey;
-use App\Stems\StemBoard;
-use App\Stems\SurveyTaps;
-use App\Support\Today;
+use App\Gardens\Stems\StemBoard;
+use App\Gardens\Stems\SurveyTaps;
+use App\Ground\Models\Plant;
+use App\Ground\Models\StemSurvey;
+use App\Ground\Support\Today;
 
 /** Two surveys somebody has already made, so that there is something to judge. All invented. */
 final readonly class DemoStems

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Models\Role;
-use App\Support\Dialect;
-use App\Support\Today;
+use App\Ground\Models\Role;
+use App\Ground\Support\Dialect;
+use App\Ground\Support\Today;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use PruningHook\Core\Calendar\Day;
@@ -20,9 +20,9 @@ use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\SeasonReader;
-use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\SeasonTask;
+use PruningHook\Core\Schools\ChosenSchools;
 
 /**
  * An invented firm, to measure with: gardens in two counties with what gardens have most of, six years of visits, logs,
@@ -293,7 +293,7 @@ final class FirmSeeder
             heightMm: $height,
             stems: $stems[0] === null ? null : StemCount::of($stems[0], (int) $stems[1]),
         );
-        $practice = Practice::of($this->book->questions);
+        $practice = ChosenSchools::of($this->book->questions);
         $seasons = [];
         $due = [];
         foreach (

@@ -24,22 +24,22 @@ final class LayersTest
     private const FLOORS = [
         'Units' => [],
         'Calendar' => [],
-        'Practice' => [],
-        'Plant' => ['Units', 'Calendar', 'Practice'],
-        'PlantBook' => ['Calendar', 'Practice', 'Plant'],
+        'Schools' => [],
+        'Plant' => ['Units', 'Calendar', 'Schools'],
+        'PlantBook' => ['Calendar', 'Schools', 'Plant'],
         'Amount' => ['Units', 'Calendar', 'Plant', 'PlantBook'],
         'Effort' => ['Plant', 'PlantBook'],
         'Weather' => ['Calendar', 'PlantBook'],
         'Safety' => ['Calendar', 'Plant', 'PlantBook', 'Amount'],
         'Method' => ['Plant', 'PlantBook', 'Amount'],
         'Growth' => ['PlantBook'],
-        'Structure' => ['Calendar', 'Practice', 'Plant', 'PlantBook', 'Amount'],
+        'Structure' => ['Calendar', 'Schools', 'Plant', 'PlantBook', 'Amount'],
         'Prescription' => [
-            'Calendar', 'Practice', 'Plant', 'PlantBook', 'Amount', 'Effort', 'Weather', 'Safety', 'Method',
+            'Calendar', 'Schools', 'Plant', 'PlantBook', 'Amount', 'Effort', 'Weather', 'Safety', 'Method',
         ],
-        'Planning' => ['Calendar', 'Practice', 'Plant', 'PlantBook', 'Prescription'],
+        'Planning' => ['Calendar', 'Schools', 'Plant', 'PlantBook', 'Prescription'],
         'Regrowth' => ['Calendar', 'Plant', 'PlantBook', 'Growth', 'Amount', 'Prescription'],
-        'Bench' => ['Calendar', 'Plant', 'PlantBook', 'Growth', 'Amount', 'Prescription', 'Regrowth'],
+        'Exercise' => ['Calendar', 'Plant', 'PlantBook', 'Growth', 'Amount', 'Prescription', 'Regrowth'],
         'Drawing' => [
             'Units', 'Calendar', 'Plant', 'PlantBook', 'Growth', 'Amount', 'Structure', 'Prescription', 'Planning',
             'Regrowth',
@@ -47,38 +47,16 @@ final class LayersTest
     ];
 
     /**
-     * The folders of the application that anything else may stand on, lowest first; none imports what comes after it.
+     * The rooms of the application, lowest first; none imports what comes after it. A garden's page shows what is due
+     * in it, so gardens stand on the season. `Console` and `Providers` start everything and are imported by nothing.
      */
     private const ROOMS = [
-        'Support',
-        'Exchange',
-        'Search',
-        'Models',
-        'History',
-        'Post',
-        'Bridge',
-        'Practice',
-        'PlantBook',
-        'Due',
-        'Weather',
-        'Stems',
-        'Season',
-        'Record',
-        'Plants',
-        'Bench',
-        'Gardens',
-        'Visits',
-        'Planning',
-        'Formats',
-        'Reports',
-        'Clients',
-        'People',
-        'Integrations',
-        'Policies',
-        'Upkeep',
-        'Console',
-        'Providers',
+        'Ground', 'Knowledge', 'Season', 'Gardens', 'Exercise', 'Field', 'Planning', 'Io', 'Office', 'People',
+        'Console', 'Providers',
     ];
+
+    /** What lies within the ground, lowest first. */
+    private const GROUND = ['Support', 'Models', 'History', 'Bridge', 'Policies', 'Upkeep'];
 
     public function testCoreDependsOnPhpAlone(): Rule
     {
@@ -118,19 +96,29 @@ final class LayersTest
     #[TestRule]
     public function roomsStandInOrder(): iterable
     {
-        foreach (self::ROOMS as $index => $room) {
-            $after = array_slice(self::ROOMS, $index + 1);
+        yield from self::inOrder('App', self::ROOMS);
+        yield from self::inOrder('App\Ground', self::GROUND);
+    }
+
+    /**
+     * @param  list<string>  $rooms  lowest first
+     * @return iterable<string, BuildStep>
+     */
+    private static function inOrder(string $house, array $rooms): iterable
+    {
+        foreach ($rooms as $index => $room) {
+            $after = array_slice($rooms, $index + 1);
             if ($after !== []) {
-                yield $room => PHPat::rule()
-                    ->classes(Selector::inNamespace("App\\$room"))
+                yield "$house\\$room" => PHPat::rule()
+                    ->classes(Selector::inNamespace("$house\\$room"))
                     ->shouldNotDependOn()
                     ->classes(
                         ...array_map(
-                            static fn (string $other): SelectorInterface => Selector::inNamespace("App\\$other"),
+                            static fn (string $other): SelectorInterface => Selector::inNamespace("$house\\$other"),
                             $after,
                         ),
                     )
-                    ->because('the folders of the application stand in one order: no circles');
+                    ->because('the rooms of the application stand in one order: no circles');
             }
         }
     }

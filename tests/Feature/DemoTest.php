@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Garden;
-use App\Models\Plant;
-use App\Models\Visit;
-use App\Models\WorkLog;
+use App\Ground\Models\Garden;
+use App\Ground\Models\Plant;
+use App\Ground\Models\Visit;
+use App\Ground\Models\WorkLog;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;

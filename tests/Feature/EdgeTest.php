@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Exchange\JsonSchema;
-use App\Models\Garden;
-use App\Models\Plant;
-use App\Support\LengthField;
-use App\Support\Say;
-use App\Support\Today;
+use App\Ground\Bridge\JsonSchema;
+use App\Ground\Models\Garden;
+use App\Ground\Models\Plant;
+use App\Ground\Support\LengthField;
+use App\Ground\Support\Say;
+use App\Ground\Support\Today;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\Fault;

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Change;
-use App\Models\Did;
-use App\Models\PlanDraft;
-use App\Models\Plant;
+use App\Field\PlanDay;
+use App\Field\Record\LogRules;
+use App\Gardens\Plants\RenewSheets;
+use App\Gardens\Stems\StemBoard;
+use App\Ground\Models\Change;
+use App\Ground\Models\Did;
+use App\Ground\Models\PlanDraft;
+use App\Ground\Models\Plant;
+use App\Ground\Support\Today;
 use App\Planning\DraftController;
-use App\Plants\RenewSheets;
-use App\Record\LogRules;
 use App\Season\SeasonFilter;
-use App\Stems\StemBoard;
-use App\Support\Today;
-use App\Visits\PlanDay;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Queue;

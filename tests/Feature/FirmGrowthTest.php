@@ -110,7 +110,7 @@ final class FirmGrowthTest extends TestCase
     private static function counts(int $gardens): array
     {
         $process = new Process(
-            ['php', 'tests/bench', 'bench:firm', (string) $gardens, '--json'],
+            ['php', 'tests/benchmark', 'bench:firm', (string) $gardens, '--json'],
             dirname(__DIR__, 2),
             ['HOOK_TODAY' => '2027-03-01'],
             timeout: 300,

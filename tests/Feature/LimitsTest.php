@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Due\DueKeeper;
-use App\Models\Garden;
-use App\Models\Plant;
-use App\Models\Visit;
+use App\Field\Record\LogWork;
+use App\Ground\Models\Garden;
+use App\Ground\Models\Plant;
+use App\Ground\Models\Visit;
 use App\People\GoodPassword;
 use App\Planning\Drafts;
-use App\Record\LogWork;
+use App\Season\Due\DueKeeper;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;

@@ -8,8 +8,8 @@ use Database\Seeders\DemoSeeder;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PruningHook\Core\Calendar\Day;
-use Tests\Bench\Door;
-use Tests\Bench\LivedYear;
+use Tests\Benchmark\Door;
+use Tests\Benchmark\LivedYear;
 
 /**
  * A year of the demo's firm over the product's own doors, as `./hook bench year` carries it: nothing is refused that

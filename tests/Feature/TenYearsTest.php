@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Bridge\CorePlants;
-use App\Models\Plant;
-use App\Record\LogWork;
+use App\Field\Record\LogWork;
+use App\Ground\Bridge\CorePlants;
+use App\Ground\Models\Plant;
+use App\Ground\Support\Today;
 use App\Season\TaskChoice;
-use App\Support\Today;
 use PruningHook\Core\Amount\Amount;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Prescriber;

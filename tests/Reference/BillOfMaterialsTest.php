@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
-use App\Upkeep\BillOfMaterials;
+use App\Ground\Upkeep\BillOfMaterials;
 use Composer\InstalledVersions;
 use PHPUnit\Framework\TestCase;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
-use App\Exchange\JsonSchema;
-use App\Exchange\PlanInput;
+use App\Ground\Bridge\JsonSchema;
+use App\Io\Json\PlanInput;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Planning\Season\Audit;
 use PruningHook\Core\Planning\Season\Planner;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
-use App\Post\WebhookSignature;
+use App\Io\Webhooks\WebhookSignature;
 use PHPUnit\Framework\TestCase;
 
 /** Signed messages against the package standardwebhooks, from the npm registry, which receivers use. */

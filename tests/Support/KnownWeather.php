@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use App\Weather\WeatherStation;
+use App\Season\Weather\WeatherStation;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Weather\DayWeather;

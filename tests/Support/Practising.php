@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use App\PlantBook\PlantBookFiles;
-use PruningHook\Core\Bench\BenchCases;
-use PruningHook\Core\Bench\Exercise;
+use App\Knowledge\PlantBookFiles;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Exercise\Exercise;
+use PruningHook\Core\Exercise\ExerciseCases;
 use PruningHook\Core\Plant\Plant;
 
 /** Cases of the practice bench from the real library, in southern England. */
@@ -17,9 +17,9 @@ trait Practising
     use Growing;
     use Prescribing;
 
-    private static ?BenchCases $cases = null;
+    private static ?ExerciseCases $cases = null;
 
-    private static function cases(): BenchCases
+    private static function cases(): ExerciseCases
     {
         return self::$cases ??= (new PlantBookFiles(dirname(__DIR__, 2).'/plant-book', sys_get_temp_dir()))
             ->readBench();

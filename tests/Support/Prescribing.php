@@ -9,10 +9,10 @@ use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Plant\Plant;
-use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Prescription;
 use PruningHook\Core\Prescription\Task;
+use PruningHook\Core\Schools\ChosenSchools;
 
 /** Short words for what most tests of the core do. */
 trait Prescribing
@@ -47,9 +47,9 @@ trait Prescribing
     }
 
     /** @param  array<string, string>  $firm */
-    private function practice(array $firm = []): Practice
+    private function practice(array $firm = []): ChosenSchools
     {
-        return Practice::of(TestBook::read()->questions, $firm);
+        return ChosenSchools::of(TestBook::read()->questions, $firm);
     }
 
     private function day(string $text): Day

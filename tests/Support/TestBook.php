@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use App\PlantBook\PlantBookFiles;
+use App\Knowledge\PlantBookFiles;
 use PruningHook\Core\Plant\Keeping;
 use PruningHook\Core\PlantBook\PlantBook;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Support\Today;
-use App\Support\Trouble;
-use App\Upkeep\Backup;
-use App\Upkeep\EncryptedFile;
+use App\Ground\Support\Today;
+use App\Ground\Support\Trouble;
+use App\Ground\Upkeep\Backup;
+use App\Ground\Upkeep\EncryptedFile;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
 use RuntimeException;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Upkeep\BillOfMaterials;
+use App\Ground\Upkeep\BillOfMaterials;
 use Illuminate\Console\Command;
 use RuntimeException;
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Bridge\CorePlants;
-use App\Exchange\JsonSchema;
-use App\Models\Garden;
-use App\Models\Plant;
-use App\PlantBook\PlantBookFiles;
-use App\PlantBook\ReferenceSites;
+use App\Ground\Bridge\CorePlants;
+use App\Ground\Bridge\JsonSchema;
+use App\Ground\Models\Garden;
+use App\Ground\Models\Plant;
+use App\Knowledge\PlantBookFiles;
+use App\Knowledge\ReferenceSites;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\KindYear;

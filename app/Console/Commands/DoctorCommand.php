@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Upkeep\Doctor;
+use App\Ground\Upkeep\Doctor;
 use Illuminate\Console\Command;
 
 /** `./hook doctor`: a line for each thing the office rests on; 1 where one is wrong. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\PlantBook\PlantBookFiles;
+use App\Knowledge\PlantBookFiles;
 use Illuminate\Console\Command;
 use PruningHook\Core\PlantBook\NameMatch;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Formats\FirmDocument;
-use App\Models\Role;
-use App\Models\User;
+use App\Ground\Models\Role;
+use App\Ground\Models\User;
+use App\Ground\Support\Trouble;
+use App\Io\Firm\FirmDocument;
 use App\People\Staff;
-use App\Support\Trouble;
 use Illuminate\Console\Command;
 use PruningHook\Core\Fault;
 use Throwable;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Exchange\GrowInput;
-use App\Exchange\InputFaults;
-use App\Exchange\JsonSchema;
-use App\PlantBook\PlantBookFiles;
+use App\Ground\Bridge\InputFaults;
+use App\Ground\Bridge\JsonSchema;
+use App\Io\Json\GrowInput;
+use App\Knowledge\PlantBookFiles;
 use Illuminate\Console\Command;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Growth\Axis;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Exchange\InputFaults;
-use App\Exchange\JsonSchema;
-use App\Exchange\JudgeInput;
-use App\PlantBook\PlantBookFiles;
-use App\PlantBook\ReferenceSites;
+use App\Ground\Bridge\InputFaults;
+use App\Ground\Bridge\JsonSchema;
+use App\Io\Json\JudgeInput;
+use App\Knowledge\PlantBookFiles;
+use App\Knowledge\ReferenceSites;
 use Illuminate\Console\Command;
 use PruningHook\Core\Structure\StemAims;
 use PruningHook\Core\Structure\StemJudge;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Models\User;
+use App\Ground\Models\User;
 use App\People\SecondStep;
 use Illuminate\Console\Command;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Support\Trouble;
-use App\Upkeep\MoveFirm;
+use App\Ground\Support\Trouble;
+use App\Ground\Upkeep\MoveFirm;
 use Illuminate\Console\Command;
 use PruningHook\Core\Fault;
 use Throwable;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Models\Firm;
-use App\Models\Role;
-use App\Models\User;
+use App\Ground\Models\Firm;
+use App\Ground\Models\Role;
+use App\Ground\Models\User;
 use App\People\Staff;
 use Closure;
 use DateTimeZone;

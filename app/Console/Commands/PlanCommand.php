@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Exchange\InputFaults;
-use App\Exchange\JsonSchema;
-use App\Exchange\PlanInput;
+use App\Ground\Bridge\InputFaults;
+use App\Ground\Bridge\JsonSchema;
+use App\Io\Json\PlanInput;
 use Closure;
 use Illuminate\Console\Command;
 use PruningHook\Core\Planning\Season\LeftOut;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Exchange\InputFaults;
-use App\Exchange\JsonSchema;
-use App\Exchange\PrescribeInput;
-use App\Models\Plant as Row;
-use App\PlantBook\PlantBookFiles;
-use App\Plants\Likenesses;
+use App\Gardens\Plants\Likenesses;
+use App\Ground\Bridge\InputFaults;
+use App\Ground\Bridge\JsonSchema;
+use App\Ground\Models\Plant as Row;
+use App\Io\Json\PrescribeInput;
+use App\Knowledge\PlantBookFiles;
 use Illuminate\Console\Command;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Plant\Plant;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\History\SecurityLog;
-use App\Models\SecurityEventKind;
-use App\Support\Trouble;
-use App\Upkeep\Restore;
+use App\Ground\History\SecurityLog;
+use App\Ground\Models\SecurityEventKind;
+use App\Ground\Support\Trouble;
+use App\Ground\Upkeep\Restore;
 use Illuminate\Console\Command;
 use RuntimeException;
 use Throwable;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Upkeep\Retention;
+use App\Ground\Upkeep\Retention;
 use Illuminate\Console\Command;
 
 /** `php artisan retention`: each night, what the firm keeps no longer. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Exchange\InputFaults;
-use App\Exchange\JsonSchema;
-use App\Exchange\PrescribeInput;
-use App\PlantBook\PlantBookFiles;
+use App\Ground\Bridge\InputFaults;
+use App\Ground\Bridge\JsonSchema;
+use App\Io\Json\PrescribeInput;
+use App\Knowledge\PlantBookFiles;
 use Illuminate\Console\Command;
 use Illuminate\Support\Arr;
 use PruningHook\Core\Calendar\Day;
@@ -16,11 +16,11 @@ use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\PlantBook;
-use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\CutOn;
 use PruningHook\Core\Prescription\CutVerdict;
 use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Reason;
+use PruningHook\Core\Schools\ChosenSchools;
 
 /** `./hook window KIND --site FILE --day DAY`: what that day is to a plant of that kind there, and why. */
 final class WindowCommand extends Command
@@ -70,7 +70,7 @@ final class WindowCommand extends Command
     /**
      * @param  array<string, mixed>  $given
      * @param  list<array<string, mixed>>  $plants
-     * @return array{SiteYear, Practice, list<Plant>}
+     * @return array{SiteYear, ChosenSchools, list<Plant>}
      *
      * @throws InputFaults
      */

@@ -12,45 +12,45 @@ final readonly class Builder
 {
     private const WEDGES = 32;
 
-    public static function fill(Board $board): void
+    public static function fill(Solution $solution): void
     {
-        self::stay($board);
-        $ground = $board->ground;
+        self::stay($solution);
+        $problem = $solution->problem;
         $byGarden = $free = [];
-        foreach ($board->leftOut() as $index) {
-            $byGarden[$ground->lots[$index]->garden][] = $index;
+        foreach ($solution->leftOut() as $index) {
+            $byGarden[$problem->groups[$index]->garden][] = $index;
         }
         $visits = [];
-        foreach ($byGarden as $garden => $lots) {
+        foreach ($byGarden as $garden => $groups) {
             $free = [];
-            foreach ($board->crewDays[$garden] ?? [] as $crewDay => $true) {
-                $free[$crewDay % $ground->days] = true;
+            foreach ($solution->crewDays[$garden] ?? [] as $crewDay => $true) {
+                $free[$crewDay % $problem->days] = true;
             }
             // Among neighbours a visit adds about as much way as it is from the depot, shared by three.
-            $aVisit = $ground->setUp[$garden] + $ground->travel[0][$garden + 1] * 2 / 3;
-            array_push($visits, ...array_values(IdealDays::of($ground, $lots, $aVisit, 0.0, $free)->visits));
+            $aVisit = $problem->setUp[$garden] + $problem->travel[0][$garden + 1] * 2 / 3;
+            array_push($visits, ...array_values(IdealDays::of($problem, $groups, $aVisit, 0.0, $free)->visits));
         }
-        foreach (self::inTurn($ground, $visits) as $lots) {
-            Refill::with($board, [$lots]);
+        foreach (self::inTurn($problem, $visits) as $groups) {
+            Refill::with($solution, [$groups]);
         }
-        Refill::with($board, array_map(static fn (int $lot): array => [$lot], $board->leftOut()));
-        foreach (array_keys($board->round) as $crewDay) {
-            $board->order($crewDay);
+        Refill::with($solution, array_map(static fn (int $group): array => [$group], $solution->leftOut()));
+        foreach (array_keys($solution->round) as $crewDay) {
+            $solution->order($crewDay);
         }
-        $board->keep();
+        $solution->keep();
     }
 
-    private static function stay(Board $board): void
+    private static function stay(Solution $solution): void
     {
         $homes = [];
-        foreach ($board->ground->home as $lot => $crewDay) {
-            if ($board->at[$lot] === null) {
-                $homes[$crewDay][$board->ground->lots[$lot]->garden][] = $lot;
+        foreach ($solution->problem->home as $group => $crewDay) {
+            if ($solution->at[$group] === null) {
+                $homes[$crewDay][$solution->problem->groups[$group]->garden][] = $group;
             }
         }
         foreach ($homes as $crewDay => $gardens) {
-            foreach ($gardens as $lots) {
-                self::back($board, $lots, $crewDay);
+            foreach ($gardens as $groups) {
+                self::back($solution, $groups, $crewDay);
             }
         }
     }
@@ -58,18 +58,18 @@ final readonly class Builder
     /**
      * A visit goes back to where it stood, or as much of it as has room.
      *
-     * @param  non-empty-list<int>  $lots
+     * @param  non-empty-list<int>  $groups
      */
-    private static function back(Board $board, array $lots, int $crewDay): void
+    private static function back(Solution $solution, array $groups, int $crewDay): void
     {
-        if ($board->fits(Wanted::of($board->ground, $lots), $crewDay)) {
-            $board->put($lots, $crewDay);
+        if ($solution->fits(Wanted::of($solution->problem, $groups), $crewDay)) {
+            $solution->put($groups, $crewDay);
 
             return;
         }
-        foreach ($lots as $lot) {
-            if ($board->fits(Wanted::of($board->ground, [$lot]), $crewDay)) {
-                $board->put([$lot], $crewDay);
+        foreach ($groups as $group) {
+            if ($solution->fits(Wanted::of($solution->problem, [$group]), $crewDay)) {
+                $solution->put([$group], $crewDay);
             }
         }
     }
@@ -81,20 +81,20 @@ final readonly class Builder
      * @param  list<list<int>>  $visits
      * @return list<list<int>>
      */
-    private static function inTurn(Ground $ground, array $visits): array
+    private static function inTurn(PlanningProblem $problem, array $visits): array
     {
         $turns = [];
-        foreach ($visits as $index => $lots) {
-            if ($lots === []) {
+        foreach ($visits as $index => $groups) {
+            if ($groups === []) {
                 continue;
             }
             $opens = $closes = [];
-            foreach ($lots as $lot) {
-                $opens[] = $ground->lots[$lot]->opens;
-                $closes[] = $ground->lots[$lot]->closes;
+            foreach ($groups as $group) {
+                $opens[] = $problem->groups[$group]->opens;
+                $closes[] = $problem->groups[$group]->closes;
             }
             $turns[] = [
-                self::wedge($ground->brief, $ground->lots[$lots[0]]->garden), min($closes) - max($opens), $index,
+                self::wedge($problem->brief, $problem->groups[$groups[0]]->garden), min($closes) - max($opens), $index,
             ];
         }
         sort($turns);

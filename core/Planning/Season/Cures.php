@@ -12,61 +12,61 @@ final readonly class Cures
     /** A window is not thought wider than by so many days. */
     private const WIDER = 60;
 
-    private function __construct(private Board $board)
+    private function __construct(private Solution $solution)
     {
     }
 
     /** @return list<LeftOut> in the order of the brief */
-    public static function of(Board $board): array
+    public static function of(Solution $solution): array
     {
         $left = [];
-        foreach ($board->leftOut() as $lot) {
-            foreach ($board->ground->lots[$lot]->tasks as $task) {
-                $left[$task] = $lot;
+        foreach ($solution->leftOut() as $group) {
+            foreach ($solution->problem->groups[$group]->tasks as $task) {
+                $left[$task] = $group;
             }
         }
         ksort($left);
-        $cures = new self($board);
+        $cures = new self($solution);
         $told = [];
-        foreach ($left as $task => $lot) {
-            [$because, $cure] = $cures->cure($board->ground->lots[$lot]);
-            $told[] = new LeftOut($board->ground->brief->tasks[$task]->ref, $because, $cure);
+        foreach ($left as $task => $group) {
+            [$because, $cure] = $cures->cure($solution->problem->groups[$group]);
+            $told[] = new LeftOut($solution->problem->brief->tasks[$task]->ref, $because, $cure);
         }
 
         return $told;
     }
 
     /** @return array{string, string} */
-    private function cure(Lot $lot): array
+    private function cure(TaskGroup $group): array
     {
-        $ground = $this->board->ground;
-        $work = $ground->brief->tasks[$lot->tasks[0]];
-        if ($lot->crews === []) {
+        $problem = $this->solution->problem;
+        $work = $problem->brief->tasks[$group->tasks[0]];
+        if ($group->crews === []) {
             $needs = [...$work->skills, ...($work->people > 1 ? ["$work->people people"] : [])];
 
             return ['no crew has '.implode(' and ', $needs), 'a crew with '.implode(' and ', $needs)];
         }
-        $open = $lot->opens <= $lot->closes;
+        $open = $group->opens <= $group->closes;
         $because = match (true) {
-            $work->window->closes->isBefore($ground->brief->horizon->from)
-                || $work->window->opens->isAfter($ground->brief->horizon->to) => 'its window lies outside the horizon',
+            $work->window->closes->isBefore($problem->brief->horizon->from)
+                || $work->window->opens->isAfter($problem->brief->horizon->to) => 'its window lies outside the horizon',
             ! $open => sprintf(
                 'no open day: no crew works while the garden may be visited between %s and %s',
                 $work->window->opens, $work->window->closes,
             ),
-            ! $ground->fitsAlone($lot) => 'no crew day is long enough for it, way and set-up included',
+            ! $problem->fitsAlone($group) => 'no crew day is long enough for it, way and set-up included',
             default => sprintf(
                 'capacity: the crews that can do it are full between %s and %s',
                 $work->window->opens, $work->window->closes,
             ),
         };
-        if ($open && ! $ground->fitsAlone($lot)) {
+        if ($open && ! $problem->fitsAlone($group)) {
             return [$because, sprintf(
                 'in parts: at most %d person-minutes fit into a day there',
-                max(0, $ground->mostPersonMinutes($lot->garden, $ground->travel[0][$lot->garden + 1])),
+                max(0, $problem->mostPersonMinutes($group->garden, $problem->travel[0][$group->garden + 1])),
             )];
         }
-        $options = array_filter([$this->anotherDay($lot, $work), $this->wider($lot, $work)]);
+        $options = array_filter([$this->anotherDay($group, $work), $this->wider($group, $work)]);
         usort($options, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return [$because, $options[0][1] ?? 'none within '.self::WIDER.' days: more hours or another crew'];
@@ -77,23 +77,23 @@ final readonly class Cures
      *
      * @return ?array{float, string} what it adds to the price, and in words
      */
-    private function anotherDay(Lot $lot, Work $work): ?array
+    private function anotherDay(TaskGroup $group, Work $work): ?array
     {
-        $ground = $this->board->ground;
+        $problem = $this->solution->problem;
         $best = null;
-        $from = Day::latest($work->window->opens, $ground->brief->horizon->from);
-        $to = Day::earliest($work->window->closes, $ground->brief->horizon->to);
-        foreach ($lot->crews as $crew) {
+        $from = Day::latest($work->window->opens, $problem->brief->horizon->from);
+        $to = Day::earliest($work->window->closes, $problem->brief->horizon->to);
+        foreach ($group->crews as $crew) {
             for ($on = $from; ! $on->isAfter($to); $on = $on->plus(1)) {
-                $day = $ground->brief->horizon->from->daysUntil($on);
-                if ($ground->length[$crew * $ground->days + $day] > 0 || $ground->isShut($lot->garden, $day)) {
+                $day = $problem->brief->horizon->from->daysUntil($on);
+                if ($problem->length[$crew * $problem->days + $day] > 0 || $problem->isShut($group->garden, $day)) {
                     continue;
                 }
-                $price = $ground->price($lot, $day) + $ground->setUp[$lot->garden]
-                    + 2 * $ground->travel[0][$lot->garden + 1];
+                $price = $problem->price($group, $day) + $problem->setUp[$group->garden]
+                    + 2 * $problem->travel[0][$group->garden + 1];
                 if ($best === null || $price < $best[0]) {
                     $best = [$price, sprintf(
-                        'another crew day on %s for %s, %d min more', $on, $ground->brief->crews[$crew]->ref,
+                        'another crew day on %s for %s, %d min more', $on, $problem->brief->crews[$crew]->ref,
                         (int) round($price),
                     )];
                 }
@@ -108,26 +108,26 @@ final readonly class Cures
      *
      * @return ?array{float, string}
      */
-    private function wider(Lot $lot, Work $work): ?array
+    private function wider(TaskGroup $group, Work $work): ?array
     {
-        $ground = $this->board->ground;
-        $from = $ground->brief->horizon->from;
+        $problem = $this->solution->problem;
+        $from = $problem->brief->horizon->from;
         for ($days = 1; $days <= self::WIDER; $days++) {
             foreach ([$work->window->opens->minus($days), $work->window->closes->plus($days)] as $on) {
                 $day = $from->daysUntil($on);
-                if ($day < 0 || $day >= $ground->days || $ground->isShut($lot->garden, $day)) {
+                if ($day < 0 || $day >= $problem->days || $problem->isShut($group->garden, $day)) {
                     continue;
                 }
-                foreach ($lot->crews as $crew) {
-                    $crewDay = $crew * $ground->days + $day;
-                    $more = isset($this->board->load[$crewDay][$lot->garden])
+                foreach ($group->crews as $crew) {
+                    $crewDay = $crew * $problem->days + $day;
+                    $more = isset($this->solution->load[$crewDay][$group->garden])
                         ? 0
-                        : $ground->setUp[$lot->garden] + $this->board->detour($crewDay, $lot->garden);
-                    $minutes = $more + Price::visit($lot->minutes, $ground->peopleOn($crewDay), 0);
-                    if ($ground->length[$crewDay] > 0 && $this->board->room($crewDay) >= $minutes) {
-                        return [$ground->price($lot, $day) + $more, sprintf(
+                        : $problem->setUp[$group->garden] + $this->solution->detour($crewDay, $group->garden);
+                    $minutes = $more + Price::visit($group->minutes, $problem->peopleOn($crewDay), 0);
+                    if ($problem->length[$crewDay] > 0 && $this->solution->room($crewDay) >= $minutes) {
+                        return [$problem->price($group, $day) + $more, sprintf(
                             'a window wider by %d %s, to %s, %d min more', $days, $days === 1 ? 'day' : 'days', $on,
-                            (int) round($ground->price($lot, $day) + $more),
+                            (int) round($problem->price($group, $day) + $more),
                         )];
                     }
                 }

@@ -13,35 +13,35 @@ final readonly class IdealDays
 {
     /**
      * @param  float  $cost  the least there is
-     * @param  array<int, list<int>>  $visits  lots by day
+     * @param  array<int, list<int>>  $visits  task groups by day
      */
     private function __construct(public float $cost, public array $visits)
     {
     }
 
     /**
-     * @param  list<int>  $lots  of one garden
+     * @param  list<int>  $groups  of one garden
      * @param  float  $aVisit  what each visit costs
      * @param  float  $aMinute  what each person-minute done costs besides
      * @param  array<int, true>  $free  days on which it is visited anyway
      * @param  float  $share  of the price of what is left out
      */
     public static function of(
-        Ground $ground,
-        array $lots,
+        PlanningProblem $problem,
+        array $groups,
         float $aVisit,
         float $aMinute = 0.0,
         array $free = [],
         float $share = 1.0,
     ): self {
-        $days = self::days($ground, $lots, $free);
-        // Each lot at the place of its first best day among the days, with its price on each day it can lie on.
+        $days = self::days($problem, $groups, $free);
+        // Each task group at the place of its first best day among the days, with its price on each day it can lie on.
         $price = $before = $leftOut = [];
-        foreach ($lots as $index) {
-            $lot = $ground->lots[$index];
-            $leftOut[$index] = $share * $lot->leftOut();
-            $price[$index] = self::prices($lot, $days, $aMinute);
-            $before[self::first($lot, $days)][] = $index;
+        foreach ($groups as $index) {
+            $group = $problem->groups[$index];
+            $leftOut[$index] = $share * $group->leftOut();
+            $price[$index] = self::prices($group, $days, $aMinute);
+            $before[self::first($group, $days)][] = $index;
         }
         $visit = array_map(static fn (int $day): float => isset($free[$day]) ? 0.0 : $aVisit, $days);
         // The least up to each day that is visited, and the day visited before it; the last place is the end.
@@ -68,7 +68,7 @@ final readonly class IdealDays
     }
 
     /**
-     * What lots cost whose first best day lies after one visit and not after the next.
+     * What task groups cost whose first best day lies after one visit and not after the next.
      *
      * @param  list<int>  $between
      * @param  array<int, array<int, float>>  $price
@@ -78,15 +78,15 @@ final readonly class IdealDays
     private static function between(array $between, array $price, array $leftOut, int $since, int $to): array
     {
         $cost = $lost = 0.0;
-        foreach ($between as $lot) {
-            $a = $price[$lot][$since] ?? INF;
-            $b = $price[$lot][$to] ?? INF;
+        foreach ($between as $group) {
+            $a = $price[$group][$since] ?? INF;
+            $b = $price[$group][$to] ?? INF;
             $cheaper = $a < $b ? $a : $b;
-            if ($cheaper < $leftOut[$lot]) {
+            if ($cheaper < $leftOut[$group]) {
                 $cost += $cheaper;
             } else {
-                $cost += $leftOut[$lot];
-                $lost += $leftOut[$lot];
+                $cost += $leftOut[$group];
+                $lost += $leftOut[$group];
             }
         }
 
@@ -97,12 +97,12 @@ final readonly class IdealDays
      * @param  list<int>  $days
      * @return array<int, float> by place, of those on which it can be done
      */
-    private static function prices(Lot $lot, array $days, float $aMinute): array
+    private static function prices(TaskGroup $group, array $days, float $aMinute): array
     {
         $prices = [];
         foreach ($days as $at => $day) {
-            if ($day >= $lot->opens && $day <= $lot->closes && $lot->crews !== []) {
-                $prices[$at] = $lot->outside($day) + $aMinute * $lot->minutes;
+            if ($day >= $group->opens && $day <= $group->closes && $group->crews !== []) {
+                $prices[$at] = $group->outside($day) + $aMinute * $group->minutes;
             }
         }
 
@@ -114,10 +114,10 @@ final readonly class IdealDays
      *
      * @param  list<int>  $days
      */
-    private static function first(Lot $lot, array $days): int
+    private static function first(TaskGroup $group, array $days): int
     {
         $place = 0;
-        while ($place < count($days) && $days[$place] < $lot->bestFrom) {
+        while ($place < count($days) && $days[$place] < $group->bestFrom) {
             $place++;
         }
 
@@ -127,30 +127,30 @@ final readonly class IdealDays
     /**
      * The days one visit can be best on: those open next before and after each edge of a window.
      *
-     * @param  list<int>  $lots
+     * @param  list<int>  $groups
      * @param  array<int, true>  $free
      * @return list<int>
      */
-    private static function days(Ground $ground, array $lots, array $free): array
+    private static function days(PlanningProblem $problem, array $groups, array $free): array
     {
         $edges = [];
-        foreach ($lots as $index) {
-            $lot = $ground->lots[$index];
-            foreach ([$lot->opens, $lot->bestFrom, $lot->bestTo, $lot->closes] as $edge) {
-                $edges[max(0, min($ground->days - 1, $edge))] = true;
+        foreach ($groups as $index) {
+            $group = $problem->groups[$index];
+            foreach ([$group->opens, $group->bestFrom, $group->bestTo, $group->closes] as $edge) {
+                $edges[max(0, min($problem->days - 1, $edge))] = true;
             }
         }
         $open = $free;
-        $garden = $lots === [] ? 0 : $ground->lots[$lots[0]]->garden;
+        $garden = $groups === [] ? 0 : $problem->groups[$groups[0]]->garden;
         foreach (array_keys($edges) as $edge) {
-            for ($day = $edge; $day < $ground->days; $day++) {
-                if (! $ground->isShut($garden, $day) && $ground->anyoneWorks[$day]) {
+            for ($day = $edge; $day < $problem->days; $day++) {
+                if (! $problem->isShut($garden, $day) && $problem->anyoneWorks[$day]) {
                     $open[$day] = true;
                     break;
                 }
             }
             for ($day = $edge; $day >= 0; $day--) {
-                if (! $ground->isShut($garden, $day) && $ground->anyoneWorks[$day]) {
+                if (! $problem->isShut($garden, $day) && $problem->anyoneWorks[$day]) {
                     $open[$day] = true;
                     break;
                 }
@@ -175,15 +175,15 @@ final readonly class IdealDays
             $visited[] = $at;
         }
         $visits = [];
-        foreach ($leftOut as $lot => $best) {
+        foreach ($leftOut as $group => $best) {
             $on = null;
             foreach ($visited as $at) {
-                if (($price[$lot][$at] ?? INF) < $best) {
-                    [$best, $on] = [$price[$lot][$at], $at];
+                if (($price[$group][$at] ?? INF) < $best) {
+                    [$best, $on] = [$price[$group][$at], $at];
                 }
             }
             if ($on !== null) {
-                $visits[$days[$on]][] = $lot;
+                $visits[$days[$on]][] = $group;
             }
         }
 

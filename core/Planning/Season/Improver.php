@@ -24,7 +24,7 @@ final readonly class Improver
 
     private const COLD = 0.2;
 
-    /** With so few lots there is time to begin warm again so many times, and warmer. */
+    /** With so few task groups there is time to begin warm again so many times, and warmer. */
     private const FEW = 400;
 
     private const TIMES = 6;
@@ -37,41 +37,41 @@ final readonly class Improver
      * @param  Closure(float, float): void  $tell  hears now and then the share of the time and what the best plan costs
      * @return int how many tries
      */
-    public static function improve(Board $board, Closure $spent, float $enough, Closure $tell): int
+    public static function improve(Solution $solution, Closure $spent, float $enough, Closure $tell): int
     {
         $moves = [
             new MoveVisit, new MoveVisit, new ScatterVisits(6), new ClearCrewDay, new ClearNeighbours(6, 10),
             new ClearGarden(3), new ClearGarden(2),
         ];
-        [$times, $warm] = count($board->at) <= self::FEW ? [self::TIMES, self::WARMER] : [1, self::WARM];
-        $best = $board->copy();
-        $bestCost = $board->cost;
+        [$times, $warm] = count($solution->at) <= self::FEW ? [self::TIMES, self::WARMER] : [1, self::WARM];
+        $best = $solution->copy();
+        $bestCost = $solution->cost;
         $try = 0;
         for (; ($share = $spent($try)) < 1.0 && $bestCost > $enough + 1e-6; $try++) {
             $warmth = $warm * (self::COLD / $warm) ** fmod($times * $share, 1.0);
-            $move = $board->chance->getInt(0, 9) === 0 && $board->isLeftOut()
+            $move = $solution->chance->getInt(0, 9) === 0 && $solution->isLeftOut()
                 ? new FitLeftOut
-                : $moves[$board->chance->getInt(0, count($moves) - 1)];
-            $move->try($board);
-            foreach ($board->touched() as $crewDay) {
-                $board->order($crewDay);
+                : $moves[$solution->chance->getInt(0, count($moves) - 1)];
+            $move->try($solution);
+            foreach ($solution->touched() as $crewDay) {
+                $solution->order($crewDay);
             }
-            $dearer = $board->dearer();
-            if ($dearer > 0 && $board->chance->getInt(0, 1_000_000) > 1_000_000 * exp(-$dearer / $warmth)) {
-                $board->takeBack();
+            $dearer = $solution->dearer();
+            if ($dearer > 0 && $solution->chance->getInt(0, 1_000_000) > 1_000_000 * exp(-$dearer / $warmth)) {
+                $solution->takeBack();
             } else {
-                $board->keep();
-                if ($board->cost < $bestCost - 1e-6) {
-                    $bestCost = $board->cost;
-                    [$times, $warm] = count($board->at) <= self::FEW ? [self::TIMES, self::WARMER] : [1, self::WARM];
-                    $best = $board->copy();
+                $solution->keep();
+                if ($solution->cost < $bestCost - 1e-6) {
+                    $bestCost = $solution->cost;
+                    [$times, $warm] = count($solution->at) <= self::FEW ? [self::TIMES, self::WARMER] : [1, self::WARM];
+                    $best = $solution->copy();
                 }
             }
             if ($try % 64 === 0) {
                 $tell($share, $bestCost);
             }
         }
-        $board->be($best);
+        $solution->be($best);
 
         return $try;
     }

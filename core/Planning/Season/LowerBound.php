@@ -31,7 +31,7 @@ final readonly class LowerBound
     private const SHARE_WITH_GARDENS = 0.05;
 
     /**
-     * @param  array<int, list<int>>  $lots  by garden, those that are not pinned
+     * @param  array<int, list<int>>  $groups  by garden, those that are not pinned
      * @param  array<int, array<int, true>>  $free  days on which a garden is visited anyway
      * @param  array<int, int>  $standing  fixed visits, by garden
      * @param  array<int, int>  $ways  the shortest way from the depot by whatever stops, by garden that is worked in
@@ -39,8 +39,8 @@ final readonly class LowerBound
      * @param  int  $nearest  the least of the ways, and `$farthest` the greatest
      */
     private function __construct(
-        private Ground $ground,
-        private array $lots,
+        private PlanningProblem $problem,
+        private array $groups,
         private array $free,
         private array $standing,
         private array $ways,
@@ -50,36 +50,36 @@ final readonly class LowerBound
     ) {
     }
 
-    public static function of(Ground $ground): float
+    public static function of(PlanningProblem $problem): float
     {
-        $lots = $free = $standing = [];
-        foreach ($ground->lots as $index => $lot) {
-            if ($lot->pinned === null) {
-                $lots[$lot->garden][] = $index;
+        $groups = $free = $standing = [];
+        foreach ($problem->groups as $index => $group) {
+            if ($group->pinned === null) {
+                $groups[$group->garden][] = $index;
             }
         }
-        foreach ($ground->fixed as [$crewDay, $garden]) {
-            $free[$garden][$crewDay % $ground->days] = true;
+        foreach ($problem->fixed as [$crewDay, $garden]) {
+            $free[$garden][$crewDay % $problem->days] = true;
             $standing[$garden][$crewDay] = true;
         }
-        $gardens = array_keys($lots + $free);
+        $gardens = array_keys($groups + $free);
         if ($gardens === []) {
             return 0.0;
         }
-        $ways = $ground->ways();
+        $ways = $problem->ways();
         $byGarden = array_combine(
             $gardens, array_map(static fn (int $garden): int => $ways[$garden + 1], $gardens),
         );
         $bound = new self(
-            $ground, $lots, $free, array_map(count(...), $standing), $byGarden,
+            $problem, $groups, $free, array_map(count(...), $standing), $byGarden,
             array_combine($gardens, array_map(
-                static fn (int $garden): float => self::halfWays($ground, $garden, $gardens), $gardens,
+                static fn (int $garden): float => self::halfWays($problem, $garden, $gardens), $gardens,
             )),
             min($byGarden), max($byGarden),
         );
-        $leftOut = Overfull::of($ground, $bound->nearest);
+        $leftOut = Overfull::of($problem, $bound->nearest);
         $best = 0.0;
-        foreach (count($ground->brief->tasks) > self::MANY ? [0.0, 1.0] : self::MIXTURES as $edges) {
+        foreach (count($problem->brief->tasks) > self::MANY ? [0.0, 1.0] : self::MIXTURES as $edges) {
             $share = $leftOut > 0 ? self::SHARE_WITH_GARDENS : 1.0;
             $best = max($best, $bound->mixed($edges, $share) + ($leftOut > 0 ? (1 - $share) * $leftOut : 0.0));
         }
@@ -90,22 +90,22 @@ final readonly class LowerBound
     /** @param  float  $share of what is left out that is charged here */
     private function mixed(float $edges, float $share): float
     {
-        $people = max([1, ...$this->ground->people]);
+        $people = max([1, ...$this->problem->people]);
         // Work and set-up of a round fill a day less its way.
-        $longest = max([1, ...$this->ground->most]);
+        $longest = max([1, ...$this->problem->most]);
         $filled = max(1, $longest - 2 * min([$longest, ...$this->ways]));
         $bound = 0.0;
         foreach ($this->ways as $garden => $way) {
             $aMinute = (1 - $edges) * 2 * $way / $filled;
-            $setUp = $this->ground->setUp[$garden];
+            $setUp = $this->problem->setUp[$garden];
             $aVisit = $edges * $this->halfWays[$garden] + $setUp * (1 + $aMinute);
             $bound += $aVisit * ($this->standing[$garden] ?? 0);
-            if (isset($this->lots[$garden])) {
+            if (isset($this->groups[$garden])) {
                 $bound += $this->alone($garden, $aVisit, $aMinute / $people, $share);
             }
         }
-        foreach ($this->ground->lots as $lot) {
-            $bound += $lot->pinned === null ? 0.0 : $lot->outside($lot->pinned % $this->ground->days);
+        foreach ($this->problem->groups as $group) {
+            $bound += $group->pinned === null ? 0.0 : $group->outside($group->pinned % $this->problem->days);
         }
 
         return $bound + $edges * $this->nearest * $this->crewDays($share);
@@ -115,22 +115,22 @@ final readonly class LowerBound
     private function alone(int $garden, float $aVisit, float $aMinute, float $share): float
     {
         $free = $this->free[$garden] ?? [];
-        $cost = IdealDays::of($this->ground, $this->lots[$garden], $aVisit, $aMinute, $free, $share)->cost;
+        $cost = IdealDays::of($this->problem, $this->groups[$garden], $aVisit, $aMinute, $free, $share)->cost;
         if ($free !== []) {
             return $cost;
         }
         $minutes = 0;
         $leftOut = INF;
-        foreach ($this->lots[$garden] as $index) {
-            $lot = $this->ground->lots[$index];
-            if ($lot->opens <= $lot->closes && $lot->crews !== []) {
-                $minutes += $lot->minutes;
+        foreach ($this->groups[$garden] as $index) {
+            $group = $this->problem->groups[$index];
+            if ($group->opens <= $group->closes && $group->crews !== []) {
+                $minutes += $group->minutes;
             }
-            foreach ($lot->tasks as $task) {
-                $leftOut = min($leftOut, $share * Price::LEFT_OUT * $this->ground->brief->tasks[$task]->weight);
+            foreach ($group->tasks as $task) {
+                $leftOut = min($leftOut, $share * Price::LEFT_OUT * $this->problem->brief->tasks[$task]->weight);
             }
         }
-        $holds = max(1, $this->ground->mostPersonMinutes($garden, $this->ways[$garden]));
+        $holds = max(1, $this->problem->mostPersonMinutes($garden, $this->ways[$garden]));
 
         return max($cost, min((int) ceil($minutes / $holds) * $aVisit, $leftOut));
     }
@@ -140,9 +140,9 @@ final readonly class LowerBound
      *
      * @param  list<int>  $gardens  that are worked in
      */
-    private static function halfWays(Ground $ground, int $garden, array $gardens): float
+    private static function halfWays(PlanningProblem $problem, int $garden, array $gardens): float
     {
-        $row = $ground->travel[$garden + 1];
+        $row = $problem->travel[$garden + 1];
         // From the depot and back to it is a round too.
         $ways = [$row[0], $row[0]];
         foreach ($gardens as $other) {
@@ -161,26 +161,26 @@ final readonly class LowerBound
      */
     private function crewDays(float $share): int
     {
-        $lots = array_filter(
-            $this->ground->lots,
-            fn (Lot $lot): bool => $lot->pinned === null && $this->ground->fitsAlone($lot),
+        $groups = array_filter(
+            $this->problem->groups,
+            fn (TaskGroup $group): bool => $group->pinned === null && $this->problem->fitsAlone($group),
         );
-        usort($lots, static fn (Lot $a, Lot $b): int => $a->closes <=> $b->closes);
+        usort($groups, static fn (TaskGroup $a, TaskGroup $b): int => $a->closes <=> $b->closes);
         $count = $minutes = 0;
         $last = -1;
         $leftOut = INF;
-        foreach ($lots as $lot) {
-            $leftOut = min($leftOut, $share * $lot->leftOut() / count($lot->tasks));
-            $minutes += $lot->minutes;
-            if ($lot->opens > $last) {
+        foreach ($groups as $group) {
+            $leftOut = min($leftOut, $share * $group->leftOut() / count($group->tasks));
+            $minutes += $group->minutes;
+            if ($group->opens > $last) {
                 $count++;
-                $last = $lot->closes;
+                $last = $group->closes;
             }
         }
-        $most = max([1, ...$this->ground->most]);
-        $filled = (int) ceil($minutes / max([1, ...$this->ground->people]) / max(1, $most - 2 * $this->nearest));
+        $most = max([1, ...$this->problem->most]);
+        $filled = (int) ceil($minutes / max([1, ...$this->problem->people]) / max(1, $most - 2 * $this->nearest));
 
         // Leaving something out may save a crew day or two, though never so much as it costs.
-        return $leftOut > 4 * $this->farthest + max([0, ...$this->ground->setUp]) ? max($count, $filled) : 0;
+        return $leftOut > 4 * $this->farthest + max([0, ...$this->problem->setUp]) ? max($count, $filled) : 0;
     }
 }

@@ -11,15 +11,15 @@ namespace PruningHook\Core\Planning\Season;
 final readonly class Overfull
 {
     /** @param  int  $way  minutes from the depot to the nearest garden, by whatever stops */
-    public static function of(Ground $ground, int $way): float
+    public static function of(PlanningProblem $problem, int $way): float
     {
         $sets = [];
-        foreach ($ground->lots as $lot) {
-            $sets[implode(' ', $lot->crews)] = $lot->crews;
+        foreach ($problem->groups as $group) {
+            $sets[implode(' ', $group->crews)] = $group->crews;
         }
         $found = [];
         foreach ($sets as $crews) {
-            $found = [...$found, ...self::among($ground, $crews, $way)];
+            $found = [...$found, ...self::among($problem, $crews, $way)];
         }
         usort($found, static fn (array $a, array $b): int => $b[2] <=> $a[2]);
         $sum = 0.0;
@@ -42,24 +42,24 @@ final readonly class Overfull
      * @param  list<int>  $crews
      * @return list<array{int, int, float}> first day, last day, what is left out
      */
-    private static function among(Ground $ground, array $crews, int $way): array
+    private static function among(PlanningProblem $problem, array $crews, int $way): array
     {
         if ($crews === []) {
             return [];
         }
-        $lots = array_filter(
-            $ground->lots,
-            static fn (Lot $lot): bool => array_diff($lot->crews, $crews) === [] && $lot->crews !== []
-                && $lot->pinned === null && $lot->opens <= $lot->closes,
+        $groups = array_filter(
+            $problem->groups,
+            static fn (TaskGroup $group): bool => array_diff($group->crews, $crews) === [] && $group->crews !== []
+                && $group->pinned === null && $group->opens <= $group->closes,
         );
         $asked = $opens = $closes = [];
-        foreach ($lots as $lot) {
-            $asked[$lot->opens][$lot->closes] = ($asked[$lot->opens][$lot->closes] ?? 0) + $lot->minutes;
-            $opens[$lot->opens] = $closes[$lot->closes] = true;
+        foreach ($groups as $group) {
+            $asked[$group->opens][$group->closes] = ($asked[$group->opens][$group->closes] ?? 0) + $group->minutes;
+            $opens[$group->opens] = $closes[$group->closes] = true;
         }
         ksort($closes);
         krsort($opens);
-        $can = self::upTo($ground, $crews, $way);
+        $can = self::upTo($problem, $crews, $way);
         $found = [];
         // From the last opening backwards, what closes by each day adds up.
         $by = array_fill_keys(array_keys($closes), 0);
@@ -79,7 +79,7 @@ final readonly class Overfull
         usort($found, static fn (array $a, array $b): int => $b[2] <=> $a[2]);
 
         return array_map(
-            static fn (array $each): array => [$each[0], $each[1], self::cheapest($ground, $lots, ...$each)],
+            static fn (array $each): array => [$each[0], $each[1], self::cheapest($problem, $groups, ...$each)],
             array_slice($found, 0, 20),
         );
     }
@@ -90,15 +90,15 @@ final readonly class Overfull
      * @param  list<int>  $crews
      * @return list<int>
      */
-    private static function upTo(Ground $ground, array $crews, int $way): array
+    private static function upTo(PlanningProblem $problem, array $crews, int $way): array
     {
-        $setUp = $ground->setUp === [] ? 0 : min($ground->setUp);
+        $setUp = $problem->setUp === [] ? 0 : min($problem->setUp);
         $can = [0];
-        for ($day = 0; $day < $ground->days; $day++) {
+        for ($day = 0; $day < $problem->days; $day++) {
             $minutes = 0;
             foreach ($crews as $crew) {
-                $minutes += max(0, $ground->most[$crew * $ground->days + $day] - 2 * $way - $setUp)
-                    * $ground->people[$crew];
+                $minutes += max(0, $problem->most[$crew * $problem->days + $day] - 2 * $way - $setUp)
+                    * $problem->people[$crew];
             }
             $can[] = $can[$day] + $minutes;
         }
@@ -109,15 +109,15 @@ final readonly class Overfull
     /**
      * The least that leaving out so many minutes of work costs: by minutes for their price, and by the number of tasks.
      *
-     * @param  array<int, Lot>  $lots
+     * @param  array<int, TaskGroup>  $groups
      */
-    private static function cheapest(Ground $ground, array $lots, int $from, int $to, int $over): float
+    private static function cheapest(PlanningProblem $problem, array $groups, int $from, int $to, int $over): float
     {
         $tasks = [];
-        foreach ($lots as $lot) {
-            if ($lot->opens >= $from && $lot->closes <= $to) {
-                foreach ($lot->tasks as $task) {
-                    $tasks[] = $ground->brief->tasks[$task];
+        foreach ($groups as $group) {
+            if ($group->opens >= $from && $group->closes <= $to) {
+                foreach ($group->tasks as $task) {
+                    $tasks[] = $problem->brief->tasks[$task];
                 }
             }
         }

@@ -20,44 +20,44 @@ final readonly class Planner
      */
     public static function plan(Brief $brief, int $seed, Closure $spent, ?Closure $tell = null): Plan
     {
-        $ground = new Ground($brief);
-        $bound = LowerBound::of($ground);
-        $board = new Board($ground, new Rounds($ground->travel), new Randomizer(new Mt19937($seed)));
-        Builder::fill($board);
-        $tries = Improver::improve($board, $spent, $bound, $tell ?? static function (): void {
+        $problem = new PlanningProblem($brief);
+        $bound = LowerBound::of($problem);
+        $solution = new Solution($problem, new Rounds($problem->travel), new Randomizer(new Mt19937($seed)));
+        Builder::fill($solution);
+        $tries = Improver::improve($solution, $spent, $bound, $tell ?? static function (): void {
         });
-        foreach (array_keys($board->round) as $crewDay) {
-            $board->order($crewDay);
+        foreach (array_keys($solution->round) as $crewDay) {
+            $solution->order($crewDay);
         }
-        $audit = Audit::of($brief, self::visits($board));
+        $audit = Audit::of($brief, self::visits($solution));
 
         return new Plan(
-            $audit->timed(), Cures::of($board), $audit->cost, min($bound, $audit->cost->total()), $tries,
-            $ground->placeless,
+            $audit->timed(), Cures::of($solution), $audit->cost, min($bound, $audit->cost->total()), $tries,
+            $problem->placeless,
         );
     }
 
     /** @return list<Visit> by day, crew and the order of the round */
-    private static function visits(Board $board): array
+    private static function visits(Solution $solution): array
     {
-        $ground = $board->ground;
-        $visits = $board->visits();
-        usort($visits, static fn (array $a, array $b): int => [$a[0] % $ground->days, $a[0]]
-            <=> [$b[0] % $ground->days, $b[0]]);
+        $problem = $solution->problem;
+        $visits = $solution->visits();
+        usort($visits, static fn (array $a, array $b): int => [$a[0] % $problem->days, $a[0]]
+            <=> [$b[0] % $problem->days, $b[0]]);
 
-        return array_map(static function (array $visit) use ($board, $ground): Visit {
+        return array_map(static function (array $visit) use ($solution, $problem): Visit {
             [$crewDay, $garden] = $visit;
             $tasks = [];
-            foreach ($board->lots[$crewDay][$garden] as $lot) {
-                foreach ($ground->lots[$lot]->tasks as $task) {
-                    $tasks[] = $ground->brief->tasks[$task]->ref;
+            foreach ($solution->groups[$crewDay][$garden] as $group) {
+                foreach ($problem->groups[$group]->tasks as $task) {
+                    $tasks[] = $problem->brief->tasks[$task]->ref;
                 }
             }
 
             return new Visit(
-                $ground->brief->gardens[$garden]->ref,
-                $ground->brief->crews[intdiv($crewDay, $ground->days)]->ref,
-                $ground->day($crewDay % $ground->days),
+                $problem->brief->gardens[$garden]->ref,
+                $problem->brief->crews[intdiv($crewDay, $problem->days)]->ref,
+                $problem->day($crewDay % $problem->days),
                 $tasks,
             );
         }, $visits);

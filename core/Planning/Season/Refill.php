@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Planning\Season;
 
-/** Lots without a day find the cheapest one, in the order they come: together while they can, one by one otherwise. */
+/** Gives task groups without a day the cheapest one, in their order: together while they can, one by one otherwise. */
 final readonly class Refill
 {
     /**
-     * @param  list<list<int>>  $visits  lots of one garden each
+     * @param  list<list<int>>  $visits  task groups of one garden each
      * @param  float  $noise  minutes by which prices are blurred
      */
-    public static function with(Board $board, array $visits, float $noise = 0.0, ?int $not = null): void
+    public static function with(Solution $solution, array $visits, float $noise = 0.0, ?int $not = null): void
     {
-        foreach ($visits as $lots) {
-            if ($lots === []) {
+        foreach ($visits as $groups) {
+            if ($groups === []) {
                 continue;
             }
-            $place = $board->place(Wanted::of($board->ground, $lots, $not, $noise));
+            $place = $solution->place(Wanted::of($solution->problem, $groups, $not, $noise));
             if ($place !== null) {
-                $board->put($lots, $place[0]);
-            } elseif (count($lots) > 1) {
-                self::apart($board, $lots, $noise);
+                $solution->put($groups, $place[0]);
+            } elseif (count($groups) > 1) {
+                self::apart($solution, $groups, $noise);
             }
         }
     }
@@ -29,16 +29,16 @@ final readonly class Refill
     /**
      * Those whose window closes first look first.
      *
-     * @param  list<int>  $lots
+     * @param  list<int>  $groups
      */
-    private static function apart(Board $board, array $lots, float $noise): void
+    private static function apart(Solution $solution, array $groups, float $noise): void
     {
-        usort($lots, static fn (int $a, int $b): int => [$board->ground->lots[$a]->closes, $a]
-            <=> [$board->ground->lots[$b]->closes, $b]);
-        foreach ($lots as $lot) {
-            $place = $board->place(Wanted::of($board->ground, [$lot], null, $noise));
+        usort($groups, static fn (int $a, int $b): int => [$solution->problem->groups[$a]->closes, $a]
+            <=> [$solution->problem->groups[$b]->closes, $b]);
+        foreach ($groups as $group) {
+            $place = $solution->place(Wanted::of($solution->problem, [$group], null, $noise));
             if ($place !== null) {
-                $board->put([$lot], $place[0]);
+                $solution->put([$group], $place[0]);
             }
         }
     }

@@ -1,4 +1,3 @@
-@use('App\Support\Say')
 <x-layout :title="'Marked: '.$practised->title">
     <p class="crumbs"><a href="{{ route('bench') }}">Practice bench</a> / <a href="{{ route('bench.show',
         [$answer->case_key, 'seed' => $answer->seed]) }}">{{ $practised->title }}</a></p>

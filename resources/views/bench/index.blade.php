@@ -1,6 +1,5 @@
-@use('App\Bench\SignOffController')
-@use('App\Support\Say')
-@use('PruningHook\Core\Bench\BenchCase')
+@use('App\Exercise\SignOffController')
+@use('PruningHook\Core\Exercise\ExerciseCase')
 <x-layout title="Practice bench">
     <h1>Practice bench</h1>
     <p>Practise on plants that can't be harmed: mark the cuts in their order, step back, hand in. You are marked against
@@ -9,14 +8,14 @@
         <section class="task" aria-labelledby="today-title">
             <h2 class="mt-0" id="today-title">Today's case</h2>
             <p class="mb-2">{{ $kinds[$today->kind] }}: {{ $today->fault }}.
-                {{ ucfirst(BenchCase::LEVELS[$today->level]) }}{{ isset($best[$today->key])
+                {{ ucfirst(ExerciseCase::LEVELS[$today->level]) }}{{ isset($best[$today->key])
                 ? ', your best '.$best[$today->key].' of 100' : '' }}.</p>
             <a class="btn btn-primary" href="{{ route('bench.show', $today->key) }}">Take it on</a>
         </section>
         <section class="task" aria-labelledby="next-title">
             <h2 class="mt-0" id="next-title">What to practise next</h2>
             @if ($next)<p class="mb-2">{{ $kinds[$next->kind] }}: {{ $next->fault }}.
-                {{ ucfirst(BenchCase::LEVELS[$next->level]) }}{{ isset($best[$next->key])
+                {{ ucfirst(ExerciseCase::LEVELS[$next->level]) }}{{ isset($best[$next->key])
                 ? ', your best '.$best[$next->key].' of 100' : ', not tried yet' }}.</p>
                 <a class="btn btn-primary" href="{{ route('bench.show', $next->key) }}">Practise it</a>
             @else<p class="mb-0">Every case is done well. A case with another number is another plant; any plant of
@@ -38,7 +37,7 @@
     @endif
     <h2>All cases</h2>
     <form class="filters" action="{{ route('bench') }}">
-        @foreach (['kind' => ['Kind', $kinds], 'level' => ['Level', BenchCase::LEVELS],
+        @foreach (['kind' => ['Kind', $kinds], 'level' => ['Level', ExerciseCase::LEVELS],
             'method' => ['Method', $methodNames]] as $field => [$label, $options])
             <div><label for="f-{{ $field }}">{{ $label }}</label><select class="form-select" id="f-{{ $field }}"
                 name="{{ $field }}"><option value="">all</option>@foreach ($options as $value => $words)<option
@@ -52,9 +51,10 @@
         @foreach ($cases as $case)
             <li><a href="{{ route('bench.show', $case->key) }}"><b>{{ $kinds[$case->kind] }}</b>
                 <span>{{ ucfirst($case->fault) }}</span>
-                <span class="soft">{{ BenchCase::LEVELS[$case->level] }}, {{ lcfirst($methodNames[$methods[$case->key]])
-                }}{{ isset($best[$case->key]) ? ', best '.$best[$case->key].($best[$case->key] >= $marking->well
-                ? ': done well' : '') : '' }}</span></a></li>
+                <span class="soft">{{ ExerciseCase::LEVELS[$case->level] }},
+                {{ lcfirst($methodNames[$methods[$case->key]]) }}{{ isset($best[$case->key])
+                ? ', best '.$best[$case->key].($best[$case->key] >= $marking->well ? ': done well' : '') : ''
+                }}</span></a></li>
         @endforeach
     </ul>
     @if ($answers->isNotEmpty())
@@ -86,7 +86,7 @@
                         aria-describedby="w-{{ $person->id }}" @enderror>
                         @foreach ($methodNames as $method => $words)@if (! isset($signed[$method]))
                             @php($needs = SignOffController::inWords($far->needs($method)))
-                            <option value="{{ $method }}" @selected(App\Support\Asked::before('method')
+                            <option value="{{ $method }}" @selected(Asked::before('method')
                                 === $method)>{{ $words }}{{ $needs === '' ? '' : ': needs '.$needs }}</option>
                         @endif @endforeach</select></div>
                     <button class="btn btn-quiet">Sign off</button>

@@ -1,4 +1,3 @@
-@use('App\Support\Say')
 @use('PruningHook\Core\Drawing\View')
 @php($exercise = $practised->exercise)
 @php($here = fn (array $with = []): string => route('bench.show', $page->link($with)))
@@ -40,7 +39,7 @@
                 <div class="measures">
                     <div><label class="soft" for="n">Buds that stay, or cm</label><input class="form-control"
                         type="number" id="n" name="n" min="1" max="3000" inputmode="numeric"
-                        value="{{ App\Support\Asked::text(request(), 'n') }}"></div>
+                        value="{{ Asked::text(request(), 'n') }}"></div>
                     @if ($hand)
                         <button class="btn btn-quiet" name="do" value="h">Cut it above that bud</button>
                         @if ($hand->laterals > 0)<button class="btn btn-quiet" name="do" value="s">Its laterals to so
@@ -71,7 +70,7 @@
                     name="seed" value="{{ $practised->seed }}">
                 <fieldset class="bench-days"><legend>On which day?</legend>
                     @foreach ($exercise->days as $day)<label><input type="radio" name="day"
-                        value="{{ $day }}" @checked((string) $day === App\Support\Asked::before('day'))>
+                        value="{{ $day }}" @checked((string) $day === Asked::before('day'))>
                         {{ Say::date($day) }}</label>@endforeach</fieldset>
                 @foreach (['day', 'cuts', 'seed'] as $field)@error($field)<p
                     class="invalid-feedback d-block">{{ $message }}</p>@enderror @endforeach

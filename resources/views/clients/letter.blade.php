@@ -1,6 +1,4 @@
-@use('App\Models\ClientWord')
-@use('App\Support\Say')
-@use('App\Support\Today')
+@use('App\Ground\Models\ClientWord')
 <x-layout :title="'Letter for '.$garden->name">
     <div class="no-print">
         <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a> / <a href="{{ route('gardens.show',

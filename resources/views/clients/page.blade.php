@@ -1,5 +1,4 @@
-@use('App\Models\ClientWord')
-@use('App\Support\Say')
+@use('App\Ground\Models\ClientWord')
 <x-layout :title="$garden->name" quiet>
     <article class="to-56">
         <p class="soft">{{ $firm->name }}</p>

@@ -1,4 +1,3 @@
-@use('App\Support\Say')
 @php($token ??= null)
 <x-layout :title="'Visit of '.Say::longDate($visit->on)" :quiet="$token !== null">
     <p class="crumbs no-print">@if ($token)<a href="{{ route('client', $token) }}">{{ $visit->garden->name }}</a>

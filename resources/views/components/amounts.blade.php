@@ -1,5 +1,4 @@
 @props(['amounts'])
-@use('App\Support\Say')
 @if ($amounts !== [])
     <ul class="amounts">
         @foreach ($amounts as $amount)

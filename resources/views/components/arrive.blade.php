@@ -1,5 +1,4 @@
 @props(['visit', 'hazards', 'tools', 'word'])
-@use('App\Support\Say')
 @php($checks = ['hazards' => $hazards === [] ? 'Walked round: nothing in the way' : 'Hazards seen and kept clear of',
     'nests' => 'Looked for nests: none in use', 'tools' => 'Blades sharp, clean and disinfected',
     'wishes' => 'The client\'s wishes read'])
@@ -16,5 +15,5 @@
         <div data-here="arrive"></div>
     </form>
 @endcan
-<div data-said>@if ($word)<p class="here-note">Arrived {{ App\Support\Say::time($word->said_at) }},
+<div data-said>@if ($word)<p class="here-note">Arrived {{ Say::time($word->said_at) }},
     {{ $word->saidBy?->name ?? 'somebody' }}.</p>@endif</div>

@@ -1,7 +1,6 @@
 @props(['plant'])
-@use('App\Support\Asked')
-@use('App\Models\BloomNote')
-@use('App\Models\Regrowth')
+@use('App\Ground\Models\BloomNote')
+@use('App\Ground\Models\Regrowth')
 @php
     $bag = $errors->bloom;
     $was = fn (string $field): mixed => $bag->any() ? Asked::before($field) : null;

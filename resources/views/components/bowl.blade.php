@@ -1,5 +1,4 @@
 @props(['bowl', 'plant' => null, 'hand' => null, 'taps' => false])
-@use('App\Support\Say')
 @php($r = $bowl->reach)
 @php($path = static fn (array $points, string $end = 'Z') => 'M'.implode('L', array_map(static fn ($s): string =>
     round($s->x).' '.round(-$s->y), $points)).$end)

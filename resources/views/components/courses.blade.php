@@ -1,5 +1,4 @@
 @props(['courses', 'left', 'at'])
-@use('App\Support\Say')
 @use('PruningHook\Core\Regrowth\Stage')
 <div class="futures">
     @foreach ($courses as [$course, $portrait])

@@ -1,5 +1,4 @@
 @props(['cuts', 'plant' => null])
-@use('App\Support\Say')
 <ol class="cuts">
     @foreach ($cuts as $cut)
         <li><span class="number" aria-hidden="true">{{ $cut->order }}</span><span>@if ($plant)<a

@@ -5,9 +5,9 @@
         @foreach ($days as $run)
             <li class="is-{{ $run->state->value }}">
                 <span class="from-to">@if ($plant)<a href="{{ route('plants.show', [$plant, 'cut' => (string)
-                    $run->from]) }}#cut">{{ \App\Support\Say::date($run->from) }} to
-                    {{ \App\Support\Say::date($run->to) }}</a>@else{{ \App\Support\Say::date($run->from) }} to
-                    {{ \App\Support\Say::date($run->to) }}@endif</span>
+                    $run->from]) }}#cut">{{ Say::date($run->from) }} to
+                    {{ Say::date($run->to) }}</a>@else{{ Say::date($run->from) }} to
+                    {{ Say::date($run->to) }}@endif</span>
                 <span><b>{{ ucfirst($run->state->inWords()) }}</b>: {{ $run->why() }}</span>
             </li>
         @endforeach

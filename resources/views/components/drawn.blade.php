@@ -1,5 +1,4 @@
 @props(['drawn', 'name'])
-@use('App\Support\Say')
 <x-portrait :p="$drawn->portrait" :name="$name" :cut-mm="$drawn->cutMm" :flowers-mm="$drawn->flowersMm" />
 <p class="soft mb-1">{{
     Say::prose(ucfirst($drawn->says)) }}. To scale, from the south; green is the last season's wood, brown

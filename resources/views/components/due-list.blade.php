@@ -8,7 +8,7 @@
             <span class="act">
                 @if ($row->visit)
                     <a href="{{ route('visits.show', $row->visit) }}">visit
-                        {{ \App\Support\Say::date($row->visit->on) }}</a>
+                        {{ Say::date($row->visit->on) }}</a>
                 @else
                     @if ($row->due->task->handsOff)<span class="soft">an arborist's</span>@else
                         @can('plan', $row->plant->garden)<a href="{{ route('visits.create', [$row->plant->garden,
@@ -18,7 +18,7 @@
                 @endif
             </span>
             @if ($row->hold && ! $row->visit)<span class="held"><b>{{ $row->hold->reason->rule }}</b>{{ $row->hold->next
-                ? ', can go on from '.\App\Support\Say::date($row->hold->next) : ' all week' }}</span>@endif
+                ? ', can go on from '.Say::date($row->hold->next) : ' all week' }}</span>@endif
         </li>
     @endforeach
 </ul>

@@ -1,6 +1,5 @@
 @props(['name', 'label', 'value' => null, 'type' => 'text', 'help' => null, 'required' => false, 'options' => null,
     'empty' => null, 'width' => null, 'bag' => 'default'])
-@use('App\Support\Asked')
 @php
     $key = str_replace(['[', ']'], ['.', ''], $name);
     $id = 'f-'.str_replace('.', '-', $key);

@@ -1,6 +1,5 @@
 @props(['sheet', 'number'])
-@use('App\Support\Say')
-@use('App\Support\ShapesApart')
+@use('App\Ground\Support\ShapesApart')
 @php($task = $sheet->task)
 @php($log = $task->log)
 @php($bag = $errors->getBag('task'.$task->id))

@@ -1,5 +1,4 @@
 @props(['kit'])
-@use('App\Support\Say')
 <dl class="kit">
     <dt>Bring</dt><dd>{{ Say::list([...$kit->tools, ...$kit->materials]) }}</dd>
     <dt>Wear</dt><dd>{{ Say::list($kit->gear) }}</dd>

@@ -28,10 +28,10 @@
             class="btn btn-quiet w-100">Sign the visit off</button><div data-here="sign-off"></div></form>
     @endcan
     <div data-said>
-        @if ($word)<p class="here-note">Left {{ App\Support\Say::time($word->said_at) }},
+        @if ($word)<p class="here-note">Left {{ Say::time($word->said_at) }},
             {{ $word->saidBy?->name ?? 'somebody' }}.{{ isset($word->body['note']) ? ' '.$word->body['note'] : ''
             }}</p>@endif
         @if ($signed)<p class="here-note">Signed off by {{ $signed->saidBy?->name ?? 'somebody' }},
-            {{ App\Support\Say::time($signed->said_at) }}.</p>@endif
+            {{ Say::time($signed->said_at) }}.</p>@endif
     </div>
 </section>

@@ -1,5 +1,4 @@
 @props(['logs', 'plants' => false, 'garden' => true])
-@use('App\Support\Say')
 {{-- Lines of the record: of one plant with what was counted, or of many, each with its plant and garden. --}}
 <table class="ledger">
     <thead><tr><th scope="col">Day</th>@if ($plants)<th scope="col">Plant</th>@endif<th scope="col">Task</th><th

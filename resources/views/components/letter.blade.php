@@ -1,5 +1,4 @@
 @props(['months', 'asks'])
-@use('App\Support\Say')
 @forelse ($months as $month => $lines)
     <section aria-labelledby="month-{{ $loop->index }}" class="letter-month">
         <h2 id="month-{{ $loop->index }}">{{ $month }}</h2>

@@ -1,8 +1,6 @@
 @props(['sheet', 'bag'])
-@use('App\Support\Asked')
-@use('App\Models\Hindrance')
-@use('App\Support\LengthField')
-@use('App\Support\Say')
+@use('App\Ground\Models\Hindrance')
+@use('App\Ground\Support\LengthField')
 @php
     $task = $sheet->task;
     $log = $task->log;
@@ -72,7 +70,7 @@
             @endforeach
         </div>
         <fieldset class="log-field"><legend>Found</legend>
-            <div class="taps">@foreach (App\Models\Finding::cases() as $finding)<label><input type="checkbox"
+            <div class="taps">@foreach (App\Ground\Models\Finding::cases() as $finding)<label><input type="checkbox"
                 name="findings[]" value="{{ $finding->value }}" @checked(in_array($finding->value,
                 $mine ? Asked::listBefore('findings') : $log?->findings ?? [], true))><span>{{
                 $finding->inWords() }}</span></label>@endforeach</div>
@@ -80,10 +78,10 @@
         <details class="more" @if ($bag->has('on')) open @endif><summary>Another day, heights, stems, next year, a
             note</summary>
             <div class="log-field"><label class="form-label" for="on-{{ $task->id }}">Done on</label><input
-                class="form-control" type="date" id="on-{{ $task->id }}" name="on" max="{{ App\Support\Today::day() }}"
+                class="form-control" type="date" id="on-{{ $task->id }}" name="on" max="{{ Today::day() }}"
                 value="{{ $said('on', $log?->on) }}"><p class="soft mb-0">Empty: today.</p>
                 <x-wrong field="on" :bag="$bag" :task="$task->id" /></div>
-            @foreach (App\Record\LogRules::MORE as $field => [$what, $unit, $effect])
+            @foreach (App\Field\Record\LogRules::MORE as $field => [$what, $unit, $effect])
                 <x-stepper :task="$task->id" :id="$field.'-'.$task->id" :name="'more['.$field.']'" :bag="$bag"
                     :by="$unit === 'cm' ? 5 : 1" :label="ucfirst($what).($unit === '' ? '' : ', '.$unit)"
                     :value="$said('more.'.$field,

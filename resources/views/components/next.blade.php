@@ -1,5 +1,4 @@
 @props(['row', 'task'])
-@use('App\Support\Say')
 @use('PruningHook\Core\Planning\Urgency')
 {{-- What comes next, in one glance: its day, how much, why, and what to mind. --}}
 <div class="top">

@@ -1,5 +1,4 @@
 @props(['p', 'name', 'pick' => null, 'picked' => null, 'cutMm' => null, 'flowersMm' => null])
-@use('App\Support\Say')
 @use('PruningHook\Core\Drawing\PathData')
 @use('PruningHook\Core\Drawing\Portrait')
 @use('PruningHook\Core\Drawing\View')

@@ -1,5 +1,4 @@
 @props(['day', 'work'])
-@use('App\Support\Say')
 @use('PruningHook\Core\Planning\Season\Visit')
 {{-- The day as the crew drives off: in order, with times; what to load; what to look out for; who does what. --}}
 <h2>Today</h2>

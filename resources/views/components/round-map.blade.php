@@ -1,5 +1,4 @@
 @props(['map', 'crews', 'names'])
-@use('App\Support\Say')
 @php($dashes = ['loop', 'loop dash-1', 'loop dash-2', 'loop dash-3'])
 @php($dash = fn (string $crew) => $dashes[(int) array_search((int) $crew, array_keys($crews), true) % 4])
 {{-- The week's rounds as loops from the depot; each crew has its own dash, each day its own words below. --}}

@@ -11,7 +11,7 @@
 @endif
 @if (count($sheet->standing) > 1)
     <ul class="plain">@foreach ($sheet->standing as $word)<li>{{ $word->saidBy?->name ?? 'Somebody' }},
-        {{ App\Support\Say::time($word->said_at) }}: {{ implode(', ', array_filter([
+        {{ Say::time($word->said_at) }}: {{ implode(', ', array_filter([
             PruningHook\Core\Plant\Outcome::from($word->body['outcome'])->inWords(),
             isset($word->body['minutes']) ? $word->body['minutes'].' min' : '', $word->body['note'] ?? '',
         ])) }}</li>@endforeach</ul>

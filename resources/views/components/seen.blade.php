@@ -1,5 +1,4 @@
 @props(['plant', 'says', 'at' => 'seen'])
-@use('App\Support\Asked')
 @php($wrong = Asked::before('at', 'seen') === $at ? $errors->first('seen') : '')
 @can('survey', $plant)
     <details class="seen no-print" id="{{ $at }}" @if ($wrong !== '') open

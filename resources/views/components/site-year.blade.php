@@ -1,5 +1,4 @@
 @props(['chart', 'winter'])
-@use('App\Support\Say')
 {{-- How warm a site's year is, from midwinter to midwinter, and when its anchors fall. --}}
 <figure class="site-year">
     <svg class="drawing" viewBox="-26 -12 {{ $chart::WIDTH + 30 }} {{ $chart::HEIGHT + 30 }}" role="img"

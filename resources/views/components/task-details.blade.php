@@ -1,5 +1,4 @@
 @props(['task'])
-@use('App\Support\Say')
 <details @if ($task->handsOff) open @endif><summary>{{ $task->handsOff ? 'What to ask for' : 'Steps' }}</summary>
     <ol class="steps">@foreach ($task->steps as $step)<li>{{ Say::prose($step) }}</li>@endforeach</ol></details>
 <details><summary>Why</summary>

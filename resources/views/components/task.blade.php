@@ -1,5 +1,4 @@
 @props(['row', 'task'])
-@use('App\Support\Say')
 @use('PruningHook\Core\Planning\Urgency')
 {{-- A task that is not the next, as a row that unfolds. --}}
 <details class="task">

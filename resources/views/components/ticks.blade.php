@@ -1,6 +1,5 @@
 @props(['name', 'legend', 'options'])
 {{-- A list of boxes to tick; ticked again where the form came back. --}}
-@use('App\Support\Asked')
 @php
     $ticked = Asked::listBefore($name);
     $wrong = $errors->first($name) ?: $errors->first("$name.*");

@@ -1,5 +1,4 @@
 @props(['row', 'visit', 'held', 'today', 'timed' => true])
-@use('App\Support\Say')
 @use('PruningHook\Core\Planning\Season\Visit')
 {{-- One visit on the plan: what it is, what holds it, and the ways to move it. --}}
 <article @class(['card-visit', 'stands' => $row->stands(), 'held' => $held !== null]) id="visit-{{ $row->id }}"

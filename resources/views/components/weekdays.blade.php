@@ -1,6 +1,4 @@
 @props(['name', 'label', 'value'])
-@use('App\Support\Asked')
-@use('App\Support\Say')
 @php($ticked = array_map(intval(...), Asked::listBefore($name, $value)))
 <p class="form-label mb-1" id="{{ $name }}">{{ $label }}</p>
 <div class="mb-3" role="group" aria-labelledby="{{ $name }}" @error($name) aria-describedby="{{ $name }}-wrong"

@@ -1,4 +1,3 @@
-@use('App\Support\Asked')
 @php($title = $crew->exists ? 'Edit '.$crew->name : 'Add a crew')
 @php($clock = fn (?int $minutes) => $minutes === null ? '' : PruningHook\Core\Planning\Season\Visit::clock($minutes))
 <x-layout :title="$title">
@@ -14,7 +13,7 @@
                 inputmode="numeric" /></div>
         </div>
         <fieldset><legend>What they can handle</legend>
-            @foreach (App\Models\Crew::SKILLS as $skill)
+            @foreach (App\Ground\Models\Crew::SKILLS as $skill)
                 <div class="form-check form-check-inline"><input class="form-check-input" type="checkbox"
                     id="skill-{{ $skill }}" name="skills[]" value="{{ $skill }}" @checked(in_array($skill, (array)
                     Asked::listBefore('skills', session()->hasOldInput() ? [] : $crew->skills), true))><label
@@ -44,7 +43,7 @@
         <h2>Days off</h2>
         <ul class="due to-48">
             @foreach ($off as $day)
-                <li><span class="what">{{ \App\Support\Say::longDate($day->on) }}</span><span
+                <li><span class="what">{{ Say::longDate($day->on) }}</span><span
                     class="where">{{ $day->why }}{{ $day->people === null ? ''
                     : "; $day->people working" }}</span><form class="act" method="post"
                     action="{{ route('crews.on', $day) }}">@csrf @method('delete')<button

@@ -1,6 +1,5 @@
-@use('App\Models\Crew')
-@use('App\Models\Import')
-@use('App\Support\Say')
+@use('App\Ground\Models\Crew')
+@use('App\Ground\Models\Import')
 <x-layout title="Files">
     <p class="crumbs"><a href="{{ route('plan') }}">Plan</a> / <a href="{{ route('crews.index') }}">Crews</a></p>
     <div class="head"><h1>Files in and out</h1><a class="btn btn-quiet"
@@ -54,7 +53,7 @@
                 <li>
                     <span class="what">{{ $feed->crew->name ?? 'All crews' }}{{ $feed->garden ? ', '.$feed->garden->name
                         : '' }}</span>
-                    <span class="where">since {{ Say::date(App\Support\Today::of($feed->created_at)) }}</span>
+                    <span class="where">since {{ Say::date(Today::of($feed->created_at)) }}</span>
                     <form class="act" method="post" action="{{ route('feeds.destroy', $feed) }}">@csrf
                         @method('delete')<button class="btn btn-quiet">Shut it</button></form>
                 </li>

@@ -1,5 +1,5 @@
-@use('App\Formats\RowSort')
-@use('App\Models\Import')
+@use('App\Io\Import\RowSort')
+@use('App\Ground\Models\Import')
 @php($thing = ['plants' => 'Plant', 'gardens' => 'Garden', 'visits' => 'Visit', 'logs' => 'Plant'][$import->of])
 <x-layout :title="$import->name">
     <p class="crumbs"><a href="{{ route('files') }}">Files</a></p>

@@ -1,3 +1,4 @@
+@use('App\Ground\Bridge\NormalsText')
 @php($title = $garden->exists ? 'Edit '.$garden->name : 'Add a garden')
 <x-layout :title="$title">
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a></p>
@@ -34,7 +35,7 @@
                     :options="['cold' => 'Cold: roses die back', 'cool' => 'Cool: plants rest, little dies back', 'warm'
                     => 'Warm: no real rest']" empty="as its coldest month says" /></div>
                 <div class="col-md-8"><x-field name="normals" label="Mean of each month, °C" :value="$garden->normals
-                    === null ? '' : App\Exchange\NormalsText::write($garden->normals)" help="Twelve figures, January to
+                    === null ? '' : NormalsText::write($garden->normals)" help="Twelve figures, January to
                     December, where somebody has measured them. Left empty, the year is carried from the nearest
                     station." /></div>
                 <div class="col-md-4"><x-field name="normals_file" type="file" label="or from a CSV file"

@@ -1,7 +1,7 @@
 <x-layout title="Gardens">
     <div class="head">
         <h1>Gardens</h1>
-        @can('create', App\Models\Garden::class)<div class="d-flex gap-2"><a class="btn btn-quiet"
+        @can('create', App\Ground\Models\Garden::class)<div class="d-flex gap-2"><a class="btn btn-quiet"
             href="{{ route('files') }}">Files in and out</a><a class="btn btn-primary"
             href="{{ route('gardens.create') }}">Add a garden</a></div>@endcan
     </div>

@@ -11,7 +11,7 @@
     <x-part name="labels" />
     <ul class="labels" x-data="labels">
         @foreach ($plants as $plant)
-            <li data-code="{{ App\Support\OutsideLink::to(route('plants.show',
+            <li data-code="{{ App\Ground\Support\OutsideLink::to(route('plants.show',
                 $plant, false)) }}"><span><b>{{ $plant->label
                 }}</b><br>{{ $book->nameOf($plant->kind) }}{{ $plant->bed ? ', '.$plant->bed : '' }}<br><span
                 class="number">{{ $plant->id }}</span></span></li>

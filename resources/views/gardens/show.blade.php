@@ -18,7 +18,7 @@
     </div>
     @error('archive')<div class="said wrong" role="alert">{{ $message }}</div>@enderror
     @if ($garden->archived_on)
-        <div class="said"><span>Archived on {{ \App\Support\Say::date($garden->archived_on) }}: nothing is due here,
+        <div class="said"><span>Archived on {{ Say::date($garden->archived_on) }}: nothing is due here,
             and what was done stays in the record.</span>@can('archive', $garden)<form method="post"
             action="{{ route('gardens.back', $garden) }}">@csrf<button class="btn btn-quiet">Bring it
             back</button></form>
@@ -31,11 +31,11 @@
                 @if ($garden->address)<dt>Address</dt><dd>{{ $garden->address }}</dd>@endif
                 <dt>Crew</dt><dd>{{ $garden->crew?->name ?? 'none yet' }}</dd>
                 <dt>Last frost</dt><dd>{{ $garden->last_frost ?
-                    \App\Support\Say::date(
+                    Say::date(
                         \PruningHook\Core\Calendar\MonthDay::parse($garden->last_frost)->in($today->year())
                     ) : 'no frost' }}</dd>
                 <dt>First frost</dt><dd>{{ $garden->first_frost ?
-                    \App\Support\Say::date(
+                    Say::date(
                         \PruningHook\Core\Calendar\MonthDay::parse($garden->first_frost)->in($today->year())
                     ) : 'no frost' }}</dd>
                 <dt>Winter</dt><dd>{{ $garden->winter }}</dd>
@@ -68,9 +68,9 @@
             <h2>Visits</h2>
             @forelse ($coming as $visit)
                 <p class="mb-1"><a href="{{ route('visits.show',
-                    $visit) }}">{{ \App\Support\Say::date($visit->on) }}</a>, {{ $visit->tasks->count() }}
+                    $visit) }}">{{ Say::date($visit->on) }}</a>, {{ $visit->tasks->count() }}
                     {{ $visit->tasks->count() === 1 ? 'task' : 'tasks' }}, {{ $visit->crew?->name }}, about
-                    {{ \App\Support\Say::minutes($visit->minutes()) }}{{ $visit->unlogged
+                    {{ Say::minutes($visit->minutes()) }}{{ $visit->unlogged
                     < $visit->tasks->count() ? ', partly logged' : '' }}</p>
             @empty
                 <p>No visit is planned.</p>
@@ -79,7 +79,7 @@
                 <details @if (request()->has('visits')) open @endif><summary>{{ $pages->total }} past
                     {{ $pages->total === 1 ? 'visit' : 'visits' }}</summary>
                     @foreach ($past as $visit)<p class="mb-1"><a href="{{ route('visits.show',
-                        $visit) }}">{{ \App\Support\Say::date($visit->on) }}</a>, {{ $visit->tasks->count() }}
+                        $visit) }}">{{ Say::date($visit->on) }}</a>, {{ $visit->tasks->count() }}
                         tasks</p>@endforeach
                     @if ($pages->last > 1)<x-pages :pages="$pages" what="visits" />@endif
                 </details>

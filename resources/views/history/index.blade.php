@@ -1,9 +1,7 @@
-@use('App\History\Fields')
-@use('App\History\Undo')
-@use('App\Models\Change')
-@use('App\Models\Did')
-@use('App\Support\Say')
-@use('App\Support\Today')
+@use('App\Ground\History\Fields')
+@use('App\Ground\History\Undo')
+@use('App\Ground\Models\Change')
+@use('App\Ground\Models\Did')
 <x-layout title="Who changed what" quiet>
     <h1>Who changed what</h1>
     @error('undo')<div class="said wrong" role="alert">{{ $message }}</div>@enderror

@@ -1,6 +1,4 @@
-@use('App\Models\SecurityEventKind')
-@use('App\Support\Say')
-@use('App\Support\Today')
+@use('App\Ground\Models\SecurityEventKind')
 <x-layout title="Security log" quiet>
     <p class="crumbs"><a href="{{ route('people.index') }}">People</a></p>
     <h1>Security log</h1>

@@ -1,9 +1,7 @@
-@use('App\Integrations\Scope')
-@use('App\Integrations\TokenController')
-@use('App\Integrations\TokenUse')
-@use('App\Models\WebhookEvent')
-@use('App\Support\Say')
-@use('App\Support\Today')
+@use('App\Ground\Models\TokenScope')
+@use('App\Io\Api\TokenController')
+@use('App\Io\Api\TokenUse')
+@use('App\Ground\Models\WebhookEvent')
 <x-layout title="Integrations" quiet>
     <p class="crumbs"><a href="{{ route('files') }}">Files</a></p>
     <h1>Integrations</h1>
@@ -32,7 +30,7 @@
             <form class="to-40" method="post" action="{{ route('tokens.store') }}" novalidate>
                 @csrf<x-once />
                 <x-field name="name" label="Program" required maxlength="80" help="What will use it." />
-                <x-ticks name="scopes" legend="It may read" :options="Scope::named()" />
+                <x-ticks name="scopes" legend="It may read" :options="TokenScope::named()" />
                 <x-field name="days" label="Expires after" :options="TokenController::DAYS" :value="90" />
                 <x-field name="current" label="Current password" type="password" autocomplete="current-password"
                     required />

@@ -1,4 +1,3 @@
-@use('App\Support\Asked')
 <!doctype html>
 <html lang="en">
 <head>

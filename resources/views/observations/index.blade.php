@@ -15,12 +15,12 @@
             <p class="soft">Recent signs are still being applied to gardens within 30 km; their windows may still move
                 by a few days.</p>
         @endif
-        @can('create', [App\Models\Observation::class, $garden])
+        @can('create', [App\Ground\Models\Observation::class, $garden])
             <form method="post" action="{{ route('observations.store', $garden) }}" novalidate>
                 @csrf<x-once />
                 <fieldset class="log-field"><legend>What was seen?</legend>
                     <div class="taps">
-                        @foreach (App\Models\Observation::inHalf($half) as $event => $name)
+                        @foreach (App\Ground\Models\Observation::inHalf($half) as $event => $name)
                             <label><input type="radio" name="event" value="{{ $event }}"
                                 @checked(old('event') === $event)><span>{{ $name }}</span></label>
                         @endforeach
@@ -39,8 +39,8 @@
             <ul class="due">
                 @foreach ($warmth as $each)
                     <li><span class="what">{{ $each->kind->name }} in flower</span><span
-                        class="when">{{ $each->reached ? 'reached '.\App\Support\Say::date($each->reached)
-                        : 'about '.\App\Support\Say::date($each->foretold) }}</span><span class="where">at about
+                        class="when">{{ $each->reached ? 'reached '.Say::date($each->reached)
+                        : 'about '.Say::date($each->foretold) }}</span><span class="where">at about
                         {{ $each->needed }} degree days</span></li>
                 @endforeach
             </ul>
@@ -49,12 +49,12 @@
         @if ($seen->isEmpty())<p>Nothing yet in this garden.</p>@endif
         <ul class="due">
             @foreach ($seen as $each)
-                <li><span class="what">{{ App\Models\Observation::SIGNS[$each->event] }}</span><span
-                    class="when">{{ \App\Support\Say::date($each->on) }}</span>
+                <li><span class="what">{{ App\Ground\Models\Observation::SIGNS[$each->event] }}</span><span
+                    class="when">{{ Say::date($each->on) }}</span>
                     <span class="where">{{ $each->seenBy?->name }}</span>
                     <span class="act">@can('delete', $each)<form method="post" action="{{ route('observations.destroy',
                         $each) }}">@csrf @method('delete')<button class="btn btn-link"
-                        aria-label="Take back: {{ App\Models\Observation::SIGNS[$each->event] }}">Take
+                        aria-label="Take back: {{ App\Ground\Models\Observation::SIGNS[$each->event] }}">Take
                         back</button></form>@endcan</span></li>
             @endforeach
         </ul>

@@ -1,6 +1,4 @@
 @use('App\People\Pin')
-@use('App\Support\Say')
-@use('App\Support\Today')
 <x-layout title="Your account">
     <h1>{{ $person->name }}</h1>
     <p class="soft">{{ $person->email }}, {{ $person->role->value }}{{ $person->crew ? ' of '.$person->crew->name

@@ -1,8 +1,9 @@
+@use('App\Ground\Models\User')
 <x-layout title="People">
     <div class="head">
         <div><p class="crumbs"><a href="{{ route('plan') }}">Plan</a> / <a
             href="{{ route('crews.index') }}">Crews</a></p><h1>People</h1></div>
-        @can('create', App\Models\User::class)<div class="d-flex gap-2 flex-wrap no-print"><a class="btn btn-quiet"
+        @can('create', User::class)<div class="d-flex gap-2 flex-wrap no-print"><a class="btn btn-quiet"
             href="{{ route('retention') }}">Retention</a><a class="btn btn-quiet"
             href="{{ route('security') }}">Security log</a><a class="btn btn-quiet"
             href="{{ route('people.create') }}">Invite somebody</a></div>@endcan
@@ -21,7 +22,7 @@
         @endforeach
     </ul>
     @if ($pages->last > 1)<x-pages :pages="$pages" what="people" />@endif
-    @can('create', App\Models\User::class)
+    @can('create', User::class)
         @error('wants')<div class="said wrong" role="alert">{{ $message }} <a href="{{ route('account')
             }}#code">Your account</a></div>@enderror
         <form class="no-print mt-3" method="post" action="{{ route('people.code') }}">@csrf @method('put')<input
@@ -38,7 +39,7 @@
                 <li>
                     <span class="what">{{ $person->name }}</span>
                     <span class="when">{{ $person->role->value }}</span>
-                    <span class="where">left on {{ App\Support\Say::date($person->left_on) }}; what they did stays in
+                    <span class="where">left on {{ Say::date($person->left_on) }}; what they did stays in
                         the record</span>
                     <span class="act">@can('bringBack', $person)<form method="post" action="{{ route('people.back',
                         $person) }}">@csrf<button class="btn btn-quiet">Bring back</button></form>@endcan</span>

@@ -1,4 +1,3 @@
-@use('App\Support\Say')
 @php($price = abs($moved->dearer) < 0.5 ? 'costs the same' : number_format(abs($moved->dearer)).' min '
     .($moved->dearer > 0 ? 'dearer' : 'cheaper'))
 {{ $moved->visit->garden->name }} to {{ Say::weekday($moved->on) }}, {{ $moved->crew->name }}: {{ $price }}.

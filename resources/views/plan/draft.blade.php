@@ -1,5 +1,5 @@
-@use('App\Models\DraftStatus')
-@use('App\Support\Say')
+@use('App\Ground\Models\Firm')
+@use('App\Ground\Models\DraftStatus')
 @php($result = $draft->result)
 <x-layout title="A plan">
     <p class="crumbs"><a href="{{ route('plan') }}">Plan</a></p>
@@ -18,7 +18,7 @@
         @if ($draft->status === DraftStatus::Accepted)
             <div class="said" role="status"><span>This plan was accepted. <a href="{{ route('plan') }}">See the
                 plan</a></span>
-                @can('update', App\Models\Firm::class)
+                @can('update', Firm::class)
                     <form method="post" action="{{ route('drafts.undo', $draft) }}">@csrf<button
                         class="btn btn-quiet">Take it back</button></form>
                 @endcan
@@ -74,7 +74,7 @@
                 @endforeach
             </ul>
             @if ($draft->status === DraftStatus::Ready && $changes !== [])
-                @can('update', App\Models\Firm::class)
+                @can('update', Firm::class)
                     <div class="d-flex gap-2 mt-3 flex-wrap">
                         @if ($pages->last > 1)<button class="btn btn-primary" name="all" value="1">Accept all
                             {{ $pages->total }}</button><button class="btn btn-quiet">Accept those ticked here</button>
@@ -85,7 +85,7 @@
         </form>
         @if ($pages->last > 1)<x-pages :pages="$pages" what="changes" />@endif
         @if ($draft->status === DraftStatus::Ready)
-            @can('update', App\Models\Firm::class)<form class="mt-2" method="post" action="{{ route('drafts.destroy',
+            @can('update', Firm::class)<form class="mt-2" method="post" action="{{ route('drafts.destroy',
                 $draft) }}">@csrf @method('delete')<button class="btn btn-quiet">Leave the plan as it
                     is</button></form>@endcan
         @endif

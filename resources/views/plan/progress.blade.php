@@ -1,4 +1,4 @@
-@use('App\Models\DraftStatus')
+@use('App\Ground\Models\DraftStatus')
 <div data-under-way="{{ $draft->status->isUnderWay() ? 1 : 0 }}">
     <p class="mb-1">{{ ucfirst($draft->says ?? 'waiting for its turn') }}</p>
     @if ($draft->status === DraftStatus::Accepting)

@@ -1,4 +1,4 @@
-@use('App\Support\Say')
+@use('App\Ground\Models\Firm')
 @use('PruningHook\Core\Planning\Season\Visit')
 <x-layout title="Plan">
     <div class="head">
@@ -12,13 +12,13 @@
         <div class="said" role="status"><span>A plan is being made, or made true.</span>
             <a href="{{ route('drafts.show',
             $draft) }}">See how far it is</a></div>
-    @elseif ($draft?->status === App\Models\DraftStatus::Ready)
+    @elseif ($draft?->status === App\Ground\Models\DraftStatus::Ready)
         <div class="said" role="status"><span>A plan is ready: {{ count($draft->result['changes'] ?? []) }}
             changes.</span> <a href="{{ route('drafts.show', $draft) }}">Look at the difference</a></div>
     @endif
     @if ($counts['lost'] > 0)<p class="held-note">{{ $counts['lost'] }} {{ $counts['lost'] === 1 ? 'visit stands'
         : 'visits stand' }} on a day that is lost. Make a plan, and little else moves.</p>@endif
-    @can('update', App\Models\Firm::class)
+    @can('update', Firm::class)
         <form class="filters no-print" method="post" action="{{ route('drafts.store') }}">
             @csrf<x-once />
             <div><label for="weeks">Plan</label><select class="form-select" id="weeks" name="weeks">
@@ -97,7 +97,7 @@
                                     @if ($row)<x-visit-card :row="$row" :visit="$visit" :held="$held[$row->id] ?? null"
                                         :today="$today" :timed="$round->length > 0" />@endif
                                 @endforeach
-                                @can('update', App\Models\Firm::class)
+                                @can('update', Firm::class)
                                     @if ($why === null && ! $day->isBefore($today))
                                         <details class="rota-lose"><summary>Day lost, one ill</summary>
                                             <form method="post" action="{{ route('crews.off', $id) }}">@csrf
@@ -144,7 +144,7 @@
         ? 'more than '.count($waiting) : $counts['unplanned'] }}</h2>
     @if ($waiting === [])<p>All that closes soon is planned.</p>@endif
     <ul class="due to-56">
-        @foreach ($waiting as $task)<li><span class="what"><a href="{{ Gate::allows('update', App\Models\Firm::class)
+        @foreach ($waiting as $task)<li><span class="what"><a href="{{ Gate::allows('update', Firm::class)
             ? route('visits.create', [$task['id'], 'tasks' => [$task['choice']]])
             : route('plants.show', $task['plant']) }}">{{ $task['label'] }}</a></span><span
             class="when">closes {{ Say::date($task['closes']) }}</span><span

@@ -9,6 +9,6 @@
         <thead><tr><th scope="col">Anchor</th><th scope="col">What it is</th><th scope="col">Day</th></tr></thead>
         <tbody>@foreach ($anchors as $each)<tr><td
             class="figure">{{ $each['anchor']->value }}</td><td>{{ $each['anchor']->inWords() }}</td><td>{{ $each['day']
-            ? \App\Support\Say::date($each['day']) : 'by kind' }}</td></tr>@endforeach</tbody>
+            ? Say::date($each['day']) : 'by kind' }}</td></tr>@endforeach</tbody>
     </table>
 </x-layout>

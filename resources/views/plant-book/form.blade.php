@@ -1,4 +1,3 @@
-@use('App\Support\Asked')
 @php($title = $kind ? 'Correct '.lcfirst($kind->name) : 'Add a kind of our own')
 @php($at = static fn (string $path) => data_get($entry, $path))
 @php($cm = static fn (string $path) => is_numeric($at($path)) ? $at($path) / 10 : null)
@@ -44,7 +43,7 @@
                     <div class="col-md-8"><x-field name="also" label="Also called"
                         :value="implode(', ', $at('also') ?? [])" help="Names with commas between them." /></div>
                     <div class="col-md-4"><x-field name="habit" label="Use" :value="$at('habit')"
-                        :options="array_combine(App\PlantBook\KindForm::HABITS, App\PlantBook\KindForm::HABITS)"
+                        :options="array_combine(App\Knowledge\KindForm::HABITS, App\Knowledge\KindForm::HABITS)"
                         /></div>
                     <div class="col-12"><x-field name="about" label="In a sentence" :value="$at('about')" /></div>
                     <div class="col-md-4"><x-field name="wood" label="Flowers on" :value="$at('wood')"
@@ -55,7 +54,7 @@
                     <div class="col-md-4"><x-field name="hard_cutting" label="Hard cutting" :value="$at('hard_cutting')"
                         :options="['well' => 'it answers well', 'slowly' => 'it answers slowly', 'badly' =>
                         'it answers badly']" /></div>
-                    @foreach (App\PlantBook\KindForm::LENGTHS as $path => $label)
+                    @foreach (App\Knowledge\KindForm::LENGTHS as $path => $label)
                         <div class="col-md-4 col-lg"><x-field :name="$name($path)" :label="$label.', cm'"
                             :value="$cm($path)" inputmode="decimal" /></div>
                     @endforeach
@@ -66,7 +65,7 @@
             </fieldset>
             <fieldset><legend>Its year</legend>
                 <div class="row">
-                    @foreach (App\PlantBook\KindForm::EVENTS as $event => $label)<div class="col-md-4 col-lg"><x-field
+                    @foreach (App\Knowledge\KindForm::EVENTS as $event => $label)<div class="col-md-4 col-lg"><x-field
                         :name="'phenology['.$event.']'" :label="$label" :value="$at('phenology.'.$event)"
                         /></div>@endforeach
                 </div>
@@ -99,11 +98,11 @@
                             label="Minutes, for a plant of no size" :value="data_get($task, 'minutes.base')"
                             inputmode="numeric" /></div>
                     </div>
-                    @foreach (App\PlantBook\KindForm::windows($entry) as [$path, $of, $when])
+                    @foreach (App\Knowledge\KindForm::windows($entry) as [$path, $of, $when])
                         @continue($of !== 'tasks.'.$index)
                         @if ($when !== '')<p class="mb-1"><b>Where {{ $when }}</b></p>@endif
                         <div class="row">
-                            @foreach (App\PlantBook\KindForm::EDGES as $edge => $label)<div
+                            @foreach (App\Knowledge\KindForm::EDGES as $edge => $label)<div
                                 class="col-md-6 col-xl-3"><x-field :name="$name($path.'.'.$edge)" :label="$label"
                                 :value="$at($path.'.'.$edge)" required /></div>@endforeach
                             <div class="col-12"><x-field :name="$name($path.'.because')" label="Because"

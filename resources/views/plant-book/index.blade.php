@@ -1,8 +1,9 @@
+@use('App\Ground\Models\Firm')
 @php($months = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October',
     'November', 'December'])
 <x-layout title="Plant book">
     <div class="head"><h1>Plant book</h1><p class="mb-0">{{ $pages->total }} of {{ count($book->names) }} kinds
-        @can('update', App\Models\Firm::class)<a class="btn btn-quiet ms-3 no-print"
+        @can('update', Firm::class)<a class="btn btn-quiet ms-3 no-print"
         href="{{ route('own-kinds.create') }}">Add a kind of our own</a>@endcan</p></div>
     <form class="filters" action="{{ route('plant-book.index') }}">
         <div><label for="q">Any name, or family</label><input class="form-control" id="q" name="q" type="search"

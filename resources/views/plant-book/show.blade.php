@@ -1,9 +1,9 @@
-@use('App\Support\Say')
+@use('App\Ground\Models\Firm')
 <x-layout :title="$kind->name">
     <p class="crumbs"><a href="{{ route('plant-book.index') }}">Plant book</a></p>
     <div class="head"><h1>{{ $kind->name }}@if ($own->isNotEmpty()) <span class="tag press">the firm's
         own</span>@endif</h1>
-        @can('update', App\Models\Firm::class)<a class="btn btn-quiet no-print" data-key="e"
+        @can('update', Firm::class)<a class="btn btn-quiet no-print" data-key="e"
             href="{{ route('own-kinds.edit', $kind->id) }}">Correct it</a>@endcan</div>
     <p><em>{{ $kind->botanical }}</em>, {{ $kind->family }}.@if ($kind->alsoCalled !== []) Also:
         {{ implode(', ', $kind->alsoCalled) }}.@endif<br>{{ $kind->about }}</p>
@@ -14,7 +14,7 @@
             <h2 id="own-title" class="mt-0 border-0 mb-1">{{ $latest->like ?
                 'A kind of our own, like '.lcfirst($book->nameOf($latest->like)) : 'Corrected by the firm' }}</h2>
             <p class="mb-1">{{ $latest->note }} <span class="soft">{{ $latest->writtenBy?->name }},
-                {{ \App\Support\Say::date($latest->created_at->format('Y-m-d')) }}@if ($own->count() > 1); version
+                {{ Say::date($latest->created_at->format('Y-m-d')) }}@if ($own->count() > 1); version
                 {{ $own->count() }}@endif</span></p>
             <details><summary>What differs from {{ $latest->like ? lcfirst($book->nameOf($latest->like))
                 : 'the book' }}</summary>
@@ -24,7 +24,7 @@
                         'nothing' : $each['was'] }}</td><td><b>{{ $each['is'] === '' ? 'nothing'
                         : $each['is'] }}</b></td></tr>@endforeach</tbody></table>
             </details>
-            @can('update', App\Models\Firm::class)<form method="post" action="{{ route('own-kinds.destroy',
+            @can('update', Firm::class)<form method="post" action="{{ route('own-kinds.destroy',
                 $kind->id) }}" class="no-print mt-1">@csrf @method('delete')<button
                 class="btn btn-quiet">{{ $latest->like ? 'Take this kind out of the book'
                 : 'Back to what the book says' }}</button></form>@endcan
@@ -47,15 +47,15 @@
             <dl class="facts">
                 <dt>Wood</dt><dd>{{ $kind->wood->inWords() }}</dd>
                 <dt>Habit</dt>
-                <dd>{{ $kind->habit->value }}, about {{ \App\Support\Say::length($kind->typicalHeightMm) }}</dd>
+                <dd>{{ $kind->habit->value }}, about {{ Say::length($kind->typicalHeightMm) }}</dd>
                 <dt>Forms</dt><dd>{{ implode(', ', $kind->forms) }}</dd>
                 <dt>Vigour</dt><dd>{{ $kind->vigour->value }}</dd>
                 <dt>Hard pruning</dt><dd>it responds {{ $kind->hardCutting->inWords() }}</dd>
                 @if ($kind->growthMm)<dt>Growth before
-                    flowers</dt><dd>{{ \App\Support\Say::length($kind->growthMm[0]) }} to
-                    {{ \App\Support\Say::length($kind->growthMm[1]) }}</dd>@endif
+                    flowers</dt><dd>{{ Say::length($kind->growthMm[0]) }} to
+                    {{ Say::length($kind->growthMm[1]) }}</dd>@endif
                 @if ($kind->lowestFrameworkMm)<dt>Lowest
-                    framework</dt><dd>{{ \App\Support\Say::length($kind->lowestFrameworkMm) }}</dd>@endif
+                    framework</dt><dd>{{ Say::length($kind->lowestFrameworkMm) }}</dd>@endif
             </dl>
             @if ($questions !== [])
                 <h2>Schools</h2>
@@ -76,10 +76,10 @@
             @foreach ($tasks as $task)
                 <article class="task">
                     <h3>{{ $task->name }}</h3>
-                    <p class="mb-0">Best {{ \App\Support\Say::date($task->window->bestFrom) }} to
-                        {{ \App\Support\Say::date($task->window->bestTo) }}; open
-                        {{ \App\Support\Say::date($task->window->opens) }} to
-                        {{ \App\Support\Say::date($task->window->closes) }}. {{ $task->method }}.</p>
+                    <p class="mb-0">Best {{ Say::date($task->window->bestFrom) }} to
+                        {{ Say::date($task->window->bestTo) }}; open
+                        {{ Say::date($task->window->opens) }} to
+                        {{ Say::date($task->window->closes) }}. {{ $task->method }}.</p>
                     <x-amounts :amounts="$task->amounts" />
                     <ul class="cautions">@foreach ($task->cautions as $caution)<li>{{
                         Say::prose($caution) }}</li>@endforeach</ul>

@@ -1,4 +1,3 @@
-@use('App\Support\Say')
 @if ($task === null)
     <p>There is nothing to draw: no task is open to it this season.</p>
 @else

@@ -1,4 +1,4 @@
-@use('App\Support\Asked')
+@use('App\Gardens\Plants\PlantRequest')
 @php($title = $plant->exists ? 'Edit '.$plant->label : 'Add a plant')
 <x-layout :title="$title">
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a> /
@@ -24,7 +24,7 @@
                     @error('kind')<div class="mb-3" role="group" aria-label="Keep it for now as"><p class="mb-1">Nobody
                         can name it yet? Keep it for now as one of these: only dead wood is taken off until it has a
                         name.</p>
-                        @foreach (App\PlantBook\Unnamed::all($book) as $id => $sort)<button class="btn btn-quiet"
+                        @foreach (App\Knowledge\Unnamed::all($book) as $id => $sort)<button class="btn btn-quiet"
                             name="keep_as" value="{{ $id }}">a {{ $sort }}</button>
                         @endforeach
                     </div>@enderror</div>
@@ -42,9 +42,9 @@
         <fieldset><legend>Its measures</legend>
             <div class="row">
                 <div class="col-6 col-md-3"><x-field name="height_cm" label="Height, cm" type="number"
-                    :value="\App\Support\LengthField::cm($plant->height_mm)" min="1" /></div>
+                    :value="\App\Ground\Support\LengthField::cm($plant->height_mm)" min="1" /></div>
                 <div class="col-6 col-md-3"><x-field name="spread_cm" label="Spread, cm" type="number"
-                    :value="\App\Support\LengthField::cm($plant->spread_mm)" min="1" /></div>
+                    :value="\App\Ground\Support\LengthField::cm($plant->spread_mm)" min="1" /></div>
                 @foreach ($fields['shown'] as $field)<div class="col-6 col-md-3"><x-asked
                     :field="$field" /></div>@endforeach
                 @error('sure')<div class="col-12"><label class="form-check"><input class="form-check-input"
@@ -62,10 +62,10 @@
         <fieldset><legend>How it is grown</legend>
             <div class="row">
                 <div class="col-md-4"><x-field name="form" label="Form" :value="$plant->form"
-                    :options="array_combine(App\Plants\PlantRequest::FORMS,
-                    App\Plants\PlantRequest::FORMS)" empty="not said" /></div>
+                    :options="array_combine(PlantRequest::FORMS,
+                    PlantRequest::FORMS)" empty="not said" /></div>
                 <div class="col-md-4"><x-field name="aim" label="Aim" :value="$plant->aim"
-                    :options="array_combine(App\Plants\PlantRequest::AIMS, App\Plants\PlantRequest::AIMS)"
+                    :options="array_combine(PlantRequest::AIMS, PlantRequest::AIMS)"
                     empty="as usual for the kind" /></div>
                 <div class="col-md-4"><x-field name="grafted" label="Grafted" :value="$plant->grafted === null ? null
                     : (int) $plant->grafted" :options="['1' => 'grafted', '0' => 'on its own roots']" empty="not known"
@@ -73,7 +73,7 @@
             </div>
             <div class="log-field"><span class="form-label" id="hazards-label">Hazards beside it</span>
                 <div class="taps" role="group" aria-labelledby="hazards-label">
-                    @foreach (App\Plants\PlantRequest::HAZARDS as $hazard => $name)
+                    @foreach (PlantRequest::HAZARDS as $hazard => $name)
                         <label><input type="checkbox" name="hazards[]" value="{{ $hazard }}"
                             @checked(in_array($hazard, Asked::listBefore('hazards', $plant->hazards),
                             true))><span>{{ $name }}</span></label>
@@ -82,13 +82,13 @@
             </div>
             <div class="log-field"><span class="form-label" id="ticks-label">What is so</span>
                 <div class="taps" role="group" aria-labelledby="ticks-label">
-                    @foreach (App\Plants\PlantForm::TICKS as $tick => $name)
+                    @foreach (App\Gardens\Plants\PlantForm::TICKS as $tick => $name)
                         <label><input type="checkbox" name="{{ $tick }}" value="1"
                             @checked(Asked::before($tick, old('label') === null ? ($plant->state[$tick] ?? false)
                             : false))><span>{{ $name }}</span></label>
                     @endforeach
                 </div>
-                @foreach (array_keys(App\Plants\PlantForm::TICKS) as $tick)@error($tick)<div
+                @foreach (array_keys(App\Gardens\Plants\PlantForm::TICKS) as $tick)@error($tick)<div
                     class="invalid-feedback d-block">{{ $message }}</div>@enderror @endforeach
             </div>
             <x-field name="notes" label="Notes and the client's wishes" type="textarea" :value="$plant->notes" />

@@ -1,4 +1,3 @@
-@use('App\Support\Asked')
 @php($sent = Asked::rowsBefore('rows') !== [])
 <x-layout :title="'Plants of '.$garden->name.' from a list'">
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a> /
@@ -39,7 +38,7 @@
                                 <label for="kind-{{ $index }}"><b>nothing in the plant book</b></label>
                                 <select class="form-select" id="kind-{{ $index }}" name="rows[{{ $index }}][kind]">
                                     <option value="">leave it out</option>
-                                    @foreach (App\PlantBook\Unnamed::all($book) as $id => $sort)<option
+                                    @foreach (App\Knowledge\Unnamed::all($book) as $id => $sort)<option
                                         value="{{ $id }}" @selected(Asked::before("rows.$index.kind") === $id)>a {{
                                         $sort }} not yet named: dead wood only</option>@endforeach
                                 </select>

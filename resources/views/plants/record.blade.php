@@ -3,7 +3,7 @@
         <a href="{{ route('plants.show', $plant) }}">{{ $plant->label }}</a></p>
     <h1>Record of {{ $plant->label }}</h1>
     <p>{{ $kind->name }}, <em>{{ $kind->botanical }}</em>@if ($plant->planted_on), planted
-        {{ \App\Support\Say::date($plant->planted_on) }}@endif.</p>
+        {{ Say::date($plant->planted_on) }}@endif.</p>
     @if ($seasons !== [] && $shares !== [])<x-budget :years="$shares" :season="$season" />@endif
     @forelse ($seasons as $each)
         <h2>Season {{ $each->season }}</h2>

@@ -1,4 +1,3 @@
-@use('App\Support\Say')
 @use('PruningHook\Core\Calendar\Anchor')
 <x-layout :title="$plant->label">
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a> /

@@ -18,10 +18,10 @@
     </p>
     <dl class="facts">
         <dt>Kind</dt><dd>{{ $name }}</dd>
-        <dt>Planted</dt><dd>{{ $plant->planted_on ? \App\Support\Say::date($plant->planted_on) : 'not known' }}</dd>
+        <dt>Planted</dt><dd>{{ $plant->planted_on ? Say::date($plant->planted_on) : 'not known' }}</dd>
         @foreach (['Height' => $plant->height_mm, 'Spread' => $plant->spread_mm, 'Run' => $plant->run_mm] as $fact =>
             $mm)
-            @if ($mm !== null)<dt>{{ $fact }}</dt><dd>{{ \App\Support\Say::length($mm) }}</dd>@endif
+            @if ($mm !== null)<dt>{{ $fact }}</dt><dd>{{ Say::length($mm) }}</dd>@endif
         @endforeach
     </dl>
     @if ($plant->notes)<p class="mt-2"><em>{{ $plant->notes }}</em></p>@endif

@@ -1,5 +1,3 @@
-@use('App\Support\Say')
-@use('App\Support\Today')
 <x-layout title="Post office">
     <p class="crumbs"><a href="{{ route('plan') }}">Plan</a></p>
     <h1>Post office</h1>

@@ -1,3 +1,4 @@
+@use('App\Ground\Models\Firm')
 <x-layout title="House practice">
     <h1>House practice</h1>
     <p>Where good practitioners disagree, this is how {{ $firm->name }} does it. A garden may choose otherwise, and a
@@ -13,7 +14,7 @@
                         <input class="form-check-input" type="radio" name="practice[{{ $question->key }}]"
                             id="p-{{ $question->key }}-{{ $option }}" value="{{ $option }}"
                             @checked(($firm->practice[$question->key] ?? $question->default) === $option)
-                            @cannot('update', App\Models\Firm::class) disabled @endcannot>
+                            @cannot('update', Firm::class) disabled @endcannot>
                         <label class="form-check-label"
                             for="p-{{ $question->key }}-{{ $option }}">{{ ucfirst($text) }}@if ($option ===
                             $question->default) <span class="soft">(the plant book's default)</span>@endif</label>
@@ -21,7 +22,7 @@
                 @endforeach
             </fieldset>
         @endforeach
-        @can('update', App\Models\Firm::class)<button class="btn btn-primary mt-3">Save</button>@else<p
+        @can('update', Firm::class)<button class="btn btn-primary mt-3">Save</button>@else<p
             class="soft mt-3">Only the planner changes it.</p>@endcan
     </form>
     <h2>Where it is done otherwise</h2>

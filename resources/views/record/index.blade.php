@@ -1,7 +1,8 @@
+@use('App\Ground\Models\Firm')
 <x-layout title="Record">
     <p class="crumbs">@if ($filter->garden)<a href="{{ route('gardens.show', $filter->garden) }}">{{
         $filter->garden->name }}</a> / @endif Record</p>
-    <div class="head"><h1>What was done</h1>@can('update', App\Models\Firm::class)<a class="btn btn-quiet no-print"
+    <div class="head"><h1>What was done</h1>@can('update', Firm::class)<a class="btn btn-quiet no-print"
         href="{{ route('reports') }}">Season report</a>@endcan</div>
     <form class="filters no-print" action="{{ route('record') }}">
         <div><label for="q">Plant, place or client</label><input class="form-control" id="q" name="q" type="search"
@@ -14,7 +15,7 @@
             $outcome->value }}" @selected($filter->outcome === $outcome)>{{ $outcome->inWords()
             }}</option>@endforeach</select></div>
         <div><label for="found">Found</label><select class="form-select" id="found" name="found"><option
-            value="">anything</option>@foreach (App\Models\Finding::cases() as $finding)<option value="{{
+            value="">anything</option>@foreach (App\Ground\Models\Finding::cases() as $finding)<option value="{{
             $finding->value }}" @selected($filter->found === $finding)>{{ $finding->inWords()
             }}</option>@endforeach</select></div>
         <div><label for="left">Left for later</label><select class="form-select" id="left" name="left"><option

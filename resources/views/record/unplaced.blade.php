@@ -1,6 +1,4 @@
-@use('App\Models\Finding')
-@use('App\Support\Say')
-@use('App\Support\Today')
+@use('App\Ground\Models\Finding')
 <x-layout title="Entries without a visit">
     <p class="crumbs"><a href="{{ route('plan') }}">Plan</a></p>
     <h1>Entries without a visit</h1>

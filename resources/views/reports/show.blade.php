@@ -1,5 +1,3 @@
-@use('App\Support\Say')
-@use('App\Support\Today')
 @use('PruningHook\Core\Drawing\DotMap')
 @use('PruningHook\Core\Drawing\PairBars')
 <x-layout :title="'Season '.$season">

@@ -1,10 +1,11 @@
+@use('App\Ground\Models\Firm')
 @php($names = ['closing' => 'Closing within two weeks', 'missed' => 'Passed and not logged', 'open' => 'Open now',
     'coming' => 'Coming in six weeks'])
 <x-layout title="Season">
     <div class="head">
         <div>
             <p class="crumbs">Season</p>
-            <h1>{{ \App\Support\Say::longDate($today) }}</h1>
+            <h1>{{ Say::longDate($today) }}</h1>
         </div>
         <p class="tally mb-0">
             @foreach ($names as $key => $name)
@@ -60,7 +61,7 @@
     @if ($book->putAside !== [])
         <div class="said wrong"><span>@foreach ($book->putAside as $kind => $why)The firm's own word on
             {{ str_replace('-', ' ', $kind) }} is put aside: {{ $why }}.@if ($book->has($kind)) The plant book's own
-            holds until it is corrected.@endif @endforeach</span>@can('update', App\Models\Firm::class)<a
+            holds until it is corrected.@endif @endforeach</span>@can('update', Firm::class)<a
             class="btn btn-quiet" href="{{ route('plant-book.index', ['q' => str_replace('-', ' ',
             array_key_first($book->putAside))]) }}">To the plant book</a>@endcan</div>
     @endif

@@ -1,4 +1,4 @@
-@use('App\Support\Say')
+@use('App\Gardens\Stems\StemBoard')
 @php($may = auth()->user()?->can('survey', $plant))
 <div class="board">
     <div>
@@ -9,7 +9,7 @@
                 aria-label="Add a stem">
                 @csrf @method('put')<input type="hidden" name="op" value="add">
                 <span class="w-100 soft">Tap the picture where a stem goes, or add one going</span>
-                @foreach (App\Stems\StemBoard::WAYS as $way => $degrees)<button class="chip" name="azimuth_deg"
+                @foreach (StemBoard::WAYS as $way => $degrees)<button class="chip" name="azimuth_deg"
                     value="{{ $degrees }}" data-focus="way-{{ $way }}">{{ $way }}</button>@endforeach
             </form>
         @endif
@@ -44,8 +44,8 @@
         @if ($hand && $may)
             <section class="in-hand no-print" aria-labelledby="hand-title">
                 <h2 id="hand-title" class="mt-0">Stem {{ $hand->ref }}</h2>
-                @foreach ([['lean_deg', 'Lean', App\Stems\StemBoard::LEAN, $hand->leanDeg], ['base_mm', 'Thick as a',
-                    App\Stems\StemBoard::THICKNESS, $hand->baseMm], ['age_years', 'Age', App\Stems\StemBoard::AGE,
+                @foreach ([['lean_deg', 'Lean', StemBoard::LEAN, $hand->leanDeg], ['base_mm', 'Thick as a',
+                    StemBoard::THICKNESS, $hand->baseMm], ['age_years', 'Age', StemBoard::AGE,
                     $hand->ageYears]] as [$field, $legend, $choices, $now])
                     <form method="post" action="{{ route('stems.update', $plant) }}" class="chips"
                         aria-label="{{ $legend }}">
@@ -155,7 +155,7 @@
                         <div><label class="soft" for="task">Put this on the sheet of</label><select class="form-select"
                             id="task" name="task">@foreach ($tasks as $task)<option
                             value="{{ $task->id }}">{{ $task->prescribed->name }},
-                            {{ \App\Support\Say::date($task->visit->on) }}</option>@endforeach</select></div>
+                            {{ Say::date($task->visit->on) }}</option>@endforeach</select></div>
                         <button class="btn btn-primary">Save as the cut plan</button>
                     </form>
                 @endif

@@ -1,4 +1,3 @@
-@use('App\Support\Say')
 <x-layout :title="'Stems of '.$plant->label.' as a plant'">
     <p class="crumbs"><a href="{{ route('gardens.show', $plant->garden) }}">{{ $plant->garden->name }}</a> /
         <a href="{{ route('plants.show', $plant) }}">{{ $plant->label }}</a> /

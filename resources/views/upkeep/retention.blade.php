@@ -1,4 +1,4 @@
-@use('App\Upkeep\Retained')
+@use('App\Ground\Upkeep\Retained')
 <x-layout title="Retention" quiet>
     <p class="crumbs"><a href="{{ route('people.index') }}">People</a></p>
     <h1>Retention</h1>

@@ -1,6 +1,6 @@
 <x-layout title="Round">
     <div class="head">
-        <div><p class="crumbs">Round</p><h1>{{ \App\Support\Say::longDate($today) }}</h1></div>
+        <div><p class="crumbs">Round</p><h1>{{ Say::longDate($today) }}</h1></div>
         <form class="filters mb-0" action="{{ route('round') }}">
             <div><label for="crew">Crew</label><select class="form-select" id="crew" name="crew"><option value="">all
                 crews</option>@foreach ($crews as $id => $called)<option value="{{ $id }}"
@@ -23,12 +23,12 @@
                 <li>
                     <span class="what"><a href="{{ route('visits.show',
                         $visit) }}">{{ $visit->garden->name }}</a></span>
-                    <span class="when">{{ \App\Support\Say::date($visit->on) }}@if ($crew === null),
+                    <span class="when">{{ Say::date($visit->on) }}@if ($crew === null),
                         {{ $crews[$visit->crew_id] ?? 'no crew yet' }}@endif</span>
                     <span class="where">{{ implode(', ', $work[$visit->id]['plants']) }}</span>
                     <span class="act">{{ $work[$visit->id]['tasks'] - $visit->unlogged }} of
                         {{ $work[$visit->id]['tasks'] }} logged,
-                        {{ \App\Support\Say::minutes($work[$visit->id]['minutes']) }}</span>
+                        {{ Say::minutes($work[$visit->id]['minutes']) }}</span>
                 </li>
             @endforeach
         </ul>

@@ -1,4 +1,3 @@
-@use('App\Support\Asked')
 <x-layout title="Plan a visit">
     <p class="crumbs"><a href="{{ route('gardens.index') }}">Gardens</a> /
         <a href="{{ route('gardens.show', $garden) }}">{{ $garden->name }}</a></p>
@@ -25,9 +24,9 @@
                             in_array((string) $row->choice(), $chosen, true)) @change="refresh()">
                         <span><b>{{ $row->plant->label }}</b><br><span class="soft">{{ $row->due->task->name }},
                             {{ $row->due->task->handsOff ? 'an arborist\'s job: it '.$row->due->task->handsOff
-                            : \App\Support\Say::minutes($row->due->task->minutes) }}; open
-                            {{ \App\Support\Say::date($row->due->task->window->opens) }} to
-                            {{ \App\Support\Say::date($row->due->task->window->closes) }}</span></span>
+                            : Say::minutes($row->due->task->minutes) }}; open
+                            {{ Say::date($row->due->task->window->opens) }} to
+                            {{ Say::date($row->due->task->window->closes) }}</span></span>
                         <x-urgency :due="$row->due" />
                     </label></li>
                 @endforeach

@@ -1,4 +1,3 @@
-@use('App\Support\Say')
 <x-layout :title="'Visit to '.$visit->garden->name" quiet>
     <div class="sheet" data-field data-visit="{{ $visit->id }}" data-by="{{ auth()->id() }}"
         data-name="{{ auth()->user()->name }}">

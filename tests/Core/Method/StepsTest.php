@@ -14,7 +14,7 @@ use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\KindReader;
 use PruningHook\Core\PlantBook\TaskRule;
-use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Schools\ChosenSchools;
 use Tests\Support\TestBook;
 
 /** One recipe told for one plant: clean, suckers, what was missed, the work with the kind's own word, clear up. */
@@ -126,7 +126,7 @@ final class StepsTest extends TestCase
             TestBook::read()->recipes->get($recipe),
             $this->rule($recipe, $own),
             new Plant('p', 'forsythia', stems: $stems),
-            new Circumstances(WinterClass::Cool, Practice::of([]), null, null, $aim, $grafted, $traits),
+            new Circumstances(WinterClass::Cool, ChosenSchools::of([]), null, null, $aim, $grafted, $traits),
             $amounts,
             $missed === null ? [] : [$missed],
         );

@@ -12,7 +12,7 @@ use PruningHook\Core\Plant\Circumstances;
 use PruningHook\Core\PlantBook\Condition;
 use PruningHook\Core\PlantBook\Conditional;
 use PruningHook\Core\PlantBook\Entry;
-use PruningHook\Core\Practice\Practice;
+use PruningHook\Core\Schools\ChosenSchools;
 use Tests\Support\TestBook;
 
 /** When a piece of the plant book holds for a plant. */
@@ -24,7 +24,7 @@ final class ConditionTest extends TestCase
     {
         $plant = new Circumstances(
             WinterClass::Cold,
-            Practice::of(TestBook::read()->questions, ['vine-system' => 'cane']),
+            ChosenSchools::of(TestBook::read()->questions, ['vine-system' => 'cane']),
             yearInGround: 3,
             form: 'fan',
             grafted: true,
@@ -56,14 +56,14 @@ final class ConditionTest extends TestCase
 
     public function test_a_plant_of_unknown_age_counts_as_established(): void
     {
-        $plant = new Circumstances(WinterClass::Cool, Practice::of([]));
+        $plant = new Circumstances(WinterClass::Cool, ChosenSchools::of([]));
         self::assertTrue(Condition::fromEntry(Entry::of(['from_year' => 5]))->holds($plant));
         self::assertFalse(Condition::fromEntry(Entry::of(['to_year' => 1]))->holds($plant));
     }
 
     public function test_a_condition_without_age_can_be_given_one_and_one_with_age_keeps_it(): void
     {
-        $first = new Circumstances(WinterClass::Cool, Practice::of([]), yearInGround: 1);
+        $first = new Circumstances(WinterClass::Cool, ChosenSchools::of([]), yearInGround: 1);
         self::assertFalse(Condition::fromEntry(Entry::of([]))->fromYearAtLeast(2)->holds($first));
         self::assertTrue(Condition::fromEntry(Entry::of(['to_year' => 1]))->fromYearAtLeast(2)->holds($first));
     }
@@ -74,7 +74,7 @@ final class ConditionTest extends TestCase
             Condition::fromEntry(Entry::of(['winter' => $winter])),
             $value,
         );
-        $plant = new Circumstances(WinterClass::Cool, Practice::of([]));
+        $plant = new Circumstances(WinterClass::Cool, ChosenSchools::of([]));
         self::assertSame(
             ['b', 'd'],
             Conditional::holding(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\PlantBook;
 
-use App\PlantBook\PlantBookFiles;
+use App\Knowledge\PlantBookFiles;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Inheritance;

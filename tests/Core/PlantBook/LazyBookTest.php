@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\PlantBook;
 
-use App\PlantBook\OwnEntry;
-use App\PlantBook\PlantBookFiles;
+use App\Knowledge\OwnEntry;
+use App\Knowledge\PlantBookFiles;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\PlantBook;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\PlantBook;
 
-use App\Exchange\JsonSchema;
-use App\PlantBook\PlantBookFiles;
+use App\Ground\Bridge\JsonSchema;
+use App\Knowledge\PlantBookFiles;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Amount\AmountRules;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Prescription;
 
-use App\PlantBook\PlantBookFiles;
-use App\PlantBook\ReferenceSites;
+use App\Knowledge\PlantBookFiles;
+use App\Knowledge\ReferenceSites;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\Anchor;
@@ -23,7 +23,7 @@ use Tests\Support\TestBook;
 
 /**
  * Everything that wall, garden, plant and kind show, worked out for every kind at twenty places on four days: wherever
- * something cannot be, it is said, and the rest stands. The pages themselves: tests/Feature/EveryPlaceTest.
+ * something cannot be, it is said, and the rest stands. The pages themselves: tests/Feature/Season/EveryPlaceTest.
  */
 final class EveryPlaceTest extends TestCase
 {

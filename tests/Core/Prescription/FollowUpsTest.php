@@ -16,10 +16,10 @@ use PruningHook\Core\Planning\Urgency;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Outcome;
 use PruningHook\Core\Plant\Plant;
-use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\SeasonTask;
 use PruningHook\Core\Prescription\Task;
+use PruningHook\Core\Schools\ChosenSchools;
 use Tests\Support\Sites;
 use Tests\Support\TestBook;
 
@@ -91,7 +91,7 @@ final class FollowUpsTest extends TestCase
         $closes = array_column(array_map(static fn (SeasonTask $task): array => [
             $task->key, (string) $task->window->closes,
         ], self::prescriber()->windows(
-            $plant, SiteYear::of(Sites::southernEngland(), 2027), Practice::of(TestBook::read()->questions),
+            $plant, SiteYear::of(Sites::southernEngland(), 2027), ChosenSchools::of(TestBook::read()->questions),
         )), 1, 0)['dead-heading'];
         $first = $pass('dead-heading', '2027-08-20');
         // Partly done, the first is still due itself.
@@ -105,7 +105,7 @@ final class FollowUpsTest extends TestCase
         );
         $third = self::prescriber()->prescribe(
             new Plant('p', 'butterfly-bush', history: [$first, $pass('follow-dead-heading-2', '2027-09-02')]),
-            SiteYear::of(Sites::southernEngland(), 2027), Practice::of(TestBook::read()->questions),
+            SiteYear::of(Sites::southernEngland(), 2027), ChosenSchools::of(TestBook::read()->questions),
         )->task('follow-dead-heading-3');
         self::assertStringContainsString(
             'dead-heading, once more was done on 2 September 2027', (string) $third?->reasons[0]->because,
@@ -133,7 +133,7 @@ final class FollowUpsTest extends TestCase
         self::assertSame(['follow-at-bloom', 'follow-ties'], array_keys(self::follow($plant->history)));
         self::assertFalse(self::plant([$done])->hasRecordOf(2027));
         $full = self::prescriber()->prescribe(
-            $plant, SiteYear::of(Sites::southernEngland(), 2027), Practice::of(TestBook::read()->questions),
+            $plant, SiteYear::of(Sites::southernEngland(), 2027), ChosenSchools::of(TestBook::read()->questions),
         )->task('follow-ties');
         self::assertInstanceOf(Task::class, $full);
         self::assertSame(['Check the ties: none may bite.'], $full->steps);
@@ -144,7 +144,7 @@ final class FollowUpsTest extends TestCase
     private static function due(Plant $plant, Day $today): ?DueTask
     {
         $due = Agenda::with(TestBook::read())->around(
-            $plant, SiteYears::of(Sites::southernEngland(), []), Practice::of(TestBook::read()->questions), $today,
+            $plant, SiteYears::of(Sites::southernEngland(), []), ChosenSchools::of(TestBook::read()->questions), $today,
         );
 
         $ties = array_filter($due, static fn (DueTask $task): bool => $task->task->key === 'follow-ties');
@@ -160,7 +160,7 @@ final class FollowUpsTest extends TestCase
     {
         $tasks = self::prescriber()->followUps(
             new Plant('p', $kind, history: $history), SiteYear::of(Sites::southernEngland(), 2027),
-            Practice::of(TestBook::read()->questions),
+            ChosenSchools::of(TestBook::read()->questions),
         );
 
         return array_column(array_map(static fn (SeasonTask $task): array => [
@@ -182,7 +182,7 @@ final class FollowUpsTest extends TestCase
             Prescriber::circumstances(
                 new Plant('p', 'wisteria'), TestBook::read()->kind('wisteria'),
                 SiteYear::of(Sites::southernEngland(), 2027),
-                Practice::of(TestBook::read()->questions), TestBook::keeping(),
+                ChosenSchools::of(TestBook::read()->questions), TestBook::keeping(),
             ),
         ));
     }

@@ -10,7 +10,7 @@ use PruningHook\Core\Amount\Effect;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Growth\Cut;
-use PruningHook\Core\Growth\Laid;
+use PruningHook\Core\Growth\FittedSurvey;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\Habit;
@@ -75,7 +75,7 @@ final class CoursesTest extends TestCase
                     'azimuth_deg' => 29.0 * $number, 'lean_deg' => 25.0, 'length_mm' => 900,
                     'age_years' => $number < $old ? 5 : 2,
                 ], range(0, $old + $young - 1));
-                $living = Laid::of($this->grown($kind, 8), $stems);
+                $living = FittedSurvey::of($this->grown($kind, 8), $stems);
                 $left = count(TaskCuts::of($living, $task)->left->stems());
                 $which = "$kind, $old and $young";
                 self::assertGreaterThanOrEqual($keep->min, $left, $which);
@@ -96,7 +96,7 @@ final class CoursesTest extends TestCase
     public function test_where_stems_were_judged_one_by_one_those_go_and_no_others(): void
     {
         $task = $this->task(new Plant('p', 'bush-rose', stems: StemCount::of(4, 3)), 'main-pruning');
-        $living = Laid::of($this->grown('bush-rose', 8), array_map(static fn (int $number): array => [
+        $living = FittedSurvey::of($this->grown('bush-rose', 8), array_map(static fn (int $number): array => [
             'azimuth_deg' => 50.0 * $number, 'lean_deg' => 25.0, 'length_mm' => 900, 'age_years' => 1 + $number % 4,
         ], range(0, 6)));
         $stems = array_keys($living->stems());

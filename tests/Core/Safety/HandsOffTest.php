@@ -8,8 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Plant\Plant;
-use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
+use PruningHook\Core\Schools\ChosenSchools;
 use Tests\Support\Prescribing;
 use Tests\Support\Sites;
 use Tests\Support\TestBook;
@@ -103,7 +103,7 @@ final class HandsOffTest extends TestCase
     public function test_the_cheap_way_says_the_same(): void
     {
         $year = SiteYear::of(Sites::southernEngland(), 2027);
-        $practice = Practice::of(TestBook::read()->questions);
+        $practice = ChosenSchools::of(TestBook::read()->questions);
         $compared = 0;
         foreach (TestBook::read()->all() as $kind) {
             foreach ([null, 4000, 12000] as $height) {

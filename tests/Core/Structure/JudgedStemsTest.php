@@ -11,14 +11,14 @@ use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\PlantBook\Kind;
-use PruningHook\Core\Practice\Practice;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Task;
-use PruningHook\Core\Structure\Cut;
+use PruningHook\Core\Schools\ChosenSchools;
 use PruningHook\Core\Structure\Judgement;
 use PruningHook\Core\Structure\Kept;
 use PruningHook\Core\Structure\Stem;
 use PruningHook\Core\Structure\StemAims;
+use PruningHook\Core\Structure\StemCut;
 use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\StemJudge;
 use PruningHook\Core\Structure\Survey;
@@ -223,14 +223,14 @@ final class JudgedStemsTest extends TestCase
                 stems: StemCount::of($count - $young, $young),
             );
             $asked = self::asked(
-                Prescriber::with(TestBook::read())->prescribe($plant, $year, Practice::of(TestBook::read()->questions))
-                    ->tasks,
+                Prescriber::with(TestBook::read())
+                    ->prescribe($plant, $year, ChosenSchools::of(TestBook::read()->questions))->tasks,
             );
             if ($asked === null) {
                 continue;
             }
             $compared++;
-            $goes = count(array_filter($judged->cuts, static fn (Cut $cut): bool => ! $cut->free));
+            $goes = count(array_filter($judged->cuts, static fn (StemCut $cut): bool => ! $cut->free));
             if ($goes !== $asked) {
                 $differ++;
                 self::assertStringContainsString(
@@ -280,7 +280,7 @@ final class JudgedStemsTest extends TestCase
         $aims = StemAims::with($book);
         $year = SiteYear::of(Sites::southernEngland(), SiteYear::seasonOn(Sites::southernEngland(), Day::parse($day)));
         $read = SurveyDay::of(
-            Survey::of($stems), $aims->for($book->kind($kind), Practice::of($book->questions)), $book->kind($kind),
+            Survey::of($stems), $aims->for($book->kind($kind), ChosenSchools::of($book->questions)), $book->kind($kind),
             $year, Day::parse($day),
         );
 
@@ -318,7 +318,7 @@ final class JudgedStemsTest extends TestCase
 
         return StemJudge::with($aims->clearance($book->kind($kind)))->judge(
             Survey::of($stems),
-            $aims->for($book->kind($kind), Practice::of($book->questions), $aim, $grafted, $keep, $budget),
+            $aims->for($book->kind($kind), ChosenSchools::of($book->questions), $aim, $grafted, $keep, $budget),
         );
     }
 
@@ -337,7 +337,7 @@ final class JudgedStemsTest extends TestCase
     /** @return list<string> */
     private static function refs(Judgement $judged): array
     {
-        return array_map(static fn (Cut $cut): string => $cut->stem->ref, $judged->cuts);
+        return array_map(static fn (StemCut $cut): string => $cut->stem->ref, $judged->cuts);
     }
 
     private static function because(Judgement $judged, string $ref): string

@@ -9,12 +9,12 @@ use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Structure\Clearance;
-use PruningHook\Core\Structure\Cut;
 use PruningHook\Core\Structure\Judgement;
 use PruningHook\Core\Structure\Kept;
 use PruningHook\Core\Structure\Shoot;
 use PruningHook\Core\Structure\Stem;
 use PruningHook\Core\Structure\StemAim;
+use PruningHook\Core\Structure\StemCut;
 use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\StemJudge;
 use PruningHook\Core\Structure\StemPlan;
@@ -42,9 +42,9 @@ final class StemJudgeTest extends TestCase
         self::assertSame(['dead', 'sick', 'broken', 'sucker', 'old'], self::refs($judged));
         self::assertSame(
             [true, true, true, true, false],
-            array_map(static fn (Cut $cut): bool => $cut->free, $judged->cuts),
+            array_map(static fn (StemCut $cut): bool => $cut->free, $judged->cuts),
         );
-        self::assertSame([1, 2, 3, 4, 5], array_map(static fn (Cut $cut): int => $cut->order, $judged->cuts));
+        self::assertSame([1, 2, 3, 4, 5], array_map(static fn (StemCut $cut): int => $cut->order, $judged->cuts));
         self::assertStringContainsString('clean all through', $judged->cuts[1]->where);
         self::assertStringContainsString('pulled off where it begins', $judged->cuts[3]->where);
     }
@@ -273,15 +273,15 @@ final class StemJudgeTest extends TestCase
                 $judged = $this->judge($stems, $aim);
                 $weighed = array_filter(
                     $judged->cuts,
-                    static fn (Cut $cut): bool => ! $cut->stem->has(StemFault::Reverted),
+                    static fn (StemCut $cut): bool => ! $cut->stem->has(StemFault::Reverted),
                 );
                 if ($plan->isWeighed()) {
                     self::assertLessThanOrEqual(
                         $budget + StemAim::A_HAIR + 1e-6,
-                        array_sum(array_map(static fn (Cut $cut): float => $cut->sharePercent, $weighed)),
+                        array_sum(array_map(static fn (StemCut $cut): float => $cut->sharePercent, $weighed)),
                     );
                 } elseif ($plan->goesByNumber()) {
-                    $counted = count(array_filter($weighed, static fn (Cut $cut): bool => ! $cut->free));
+                    $counted = count(array_filter($weighed, static fn (StemCut $cut): bool => ! $cut->free));
                     self::assertLessThanOrEqual(
                         max(intdiv($count, 3), (int) ($count * ($budget + 0.5) / 100)),
                         $counted,
@@ -400,7 +400,7 @@ final class StemJudgeTest extends TestCase
     /** @return list<string> */
     private static function refs(Judgement $judged): array
     {
-        return array_map(static fn (Cut $cut): string => $cut->stem->ref, $judged->cuts);
+        return array_map(static fn (StemCut $cut): string => $cut->stem->ref, $judged->cuts);
     }
 
     /** @return list<string> */

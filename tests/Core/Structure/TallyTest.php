@@ -8,7 +8,6 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Structure\Candidate;
-use PruningHook\Core\Structure\Cut;
 use PruningHook\Core\Structure\Judgement;
 use PruningHook\Core\Structure\Openness;
 use PruningHook\Core\Structure\Point;
@@ -30,11 +29,12 @@ use PruningHook\Core\Structure\Shoot;
 use PruningHook\Core\Structure\Spread;
 use PruningHook\Core\Structure\Stem;
 use PruningHook\Core\Structure\StemAim;
+use PruningHook\Core\Structure\StemCut;
 use PruningHook\Core\Structure\StemFault;
 use PruningHook\Core\Structure\StemPlan;
+use PruningHook\Core\Structure\StemRepair;
 use PruningHook\Core\Structure\Survey;
 use PruningHook\Core\Structure\Tally;
-use PruningHook\Core\Structure\Treatment;
 use Tests\Support\TestAim;
 
 /** The counting and measuring below a judgement, each sum done by hand. Common practice, no source. */
@@ -127,7 +127,7 @@ final class TallyTest extends TestCase
 
     public function test_shares_are_told_to_a_tenth(): void
     {
-        $cut = new Cut(1, self::stem('a', 6), 'Oldest', 'it is old', 'out at the base', false, 16.68);
+        $cut = new StemCut(1, self::stem('a', 6), 'Oldest', 'it is old', 'out at the base', false, 16.68);
         self::assertSame(16.7, $cut->toArray()['share_percent']);
         $judged = new Judgement(self::aim(StemPlan::Thirds), [$cut], [], [], 40, 60, 16.68, []);
         self::assertSame(16.7, $judged->toArray()['share_removed_percent']);
@@ -138,7 +138,7 @@ final class TallyTest extends TestCase
     /** A judgement that is read back says what was said, and leaves out what the survey no longer has. */
     public function test_a_judgement_is_recalled_as_it_was_written(): void
     {
-        $cut = new Cut(1, self::stem('a', 6), 'Oldest', 'it is old', 'out at the base', false, 20.0);
+        $cut = new StemCut(1, self::stem('a', 6), 'Oldest', 'it is old', 'out at the base', false, 20.0);
         $rubs = [new Rub('a', 'b', 12, 4, 600, true), new Rub('b', 'c', 5, 5, 300, false)];
         $written = (new Judgement(self::aim(StemPlan::Thirds), [$cut], [], $rubs, 40, 60, 20.0, ['Look.']))->toArray();
         $stems = ['a' => self::stem('a', 6)];
@@ -313,30 +313,32 @@ final class TallyTest extends TestCase
         self::assertSame(
             // Two steps of 30 degrees off the stem's way are 70 and 81: the stouter of them comes first.
             ['stout', 'on', 'flat', 'back'],
-            array_map(static fn (Shoot $shoot): string => $shoot->ref, Treatment::ranked($lopped(...$shoots))),
+            array_map(static fn (Shoot $shoot): string => $shoot->ref, StemRepair::ranked($lopped(...$shoots))),
         );
         self::assertStringContainsString(
             'keep stout and on, which',
-            (string) Treatment::of($lopped(...$shoots)),
+            (string) StemRepair::of($lopped(...$shoots)),
         );
         self::assertStringContainsString(
             'take off back and flat',
-            (string) Treatment::of($lopped(...$shoots)),
+            (string) StemRepair::of($lopped(...$shoots)),
         );
         self::assertStringContainsString(
             'keep stout, which',
-            (string) Treatment::of($lopped(...array_slice($shoots, 0, 3))),
+            (string) StemRepair::of($lopped(...array_slice($shoots, 0, 3))),
         );
         self::assertSame(
             'Lopped: keep on and shorten the stub into it.',
-            Treatment::of($lopped($shoots[1])),
+            StemRepair::of($lopped($shoots[1])),
         );
-        self::assertStringContainsString('the best one or two shoots', (string) Treatment::of($lopped()));
+        self::assertStringContainsString('the best one or two shoots', (string) StemRepair::of($lopped()));
         self::assertStringContainsString(
-            'too narrow', (string) Treatment::of(self::stem('a', 3, [StemFault::NarrowFork, StemFault::Forked])),
+            'too narrow', (string) StemRepair::of(self::stem('a', 3, [StemFault::NarrowFork, StemFault::Forked])),
         );
-        self::assertStringContainsString('one leader', (string) Treatment::of(self::stem('a', 3, [StemFault::Forked])));
-        self::assertNull(Treatment::of(self::stem('a', 3)));
+        self::assertStringContainsString(
+            'one leader', (string) StemRepair::of(self::stem('a', 3, [StemFault::Forked])),
+        );
+        self::assertNull(StemRepair::of(self::stem('a', 3)));
     }
 
     public function test_an_aim_that_cannot_be_is_told(): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Weather;
 
-use App\Weather\SimulatedStation;
+use App\Season\Weather\SimulatedStation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\Day;

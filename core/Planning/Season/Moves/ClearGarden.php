@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Planning\Season\Moves;
 
-use PruningHook\Core\Planning\Season\Board;
 use PruningHook\Core\Planning\Season\Move;
 use PruningHook\Core\Planning\Season\Refill;
+use PruningHook\Core\Planning\Season\Solution;
 
 /** Some visits of one garden that follow each other are taken off, and its tasks grouped anew. */
 final readonly class ClearGarden implements Move
@@ -15,29 +15,30 @@ final readonly class ClearGarden implements Move
     {
     }
 
-    public function try(Board $board): void
+    public function try(Solution $solution): void
     {
-        $visit = $board->anyVisit();
+        $visit = $solution->anyVisit();
         if ($visit === null) {
             return;
         }
         $garden = $visit[1];
-        $days = $board->ground->days;
-        $crewDays = array_keys($board->crewDays[$garden]);
+        $days = $solution->problem->days;
+        $crewDays = array_keys($solution->crewDays[$garden]);
         usort($crewDays, static fn (int $a, int $b): int => [$a % $days, $a] <=> [$b % $days, $b]);
-        $first = max(0, (int) array_search($visit[0], $crewDays, true) - $board->chance->getInt(0, $this->most - 1));
-        $lots = [];
+        $first = max(0, (int) array_search($visit[0], $crewDays, true) - $solution->chance->getInt(0, $this->most - 1));
+        $groups = [];
         foreach (array_slice($crewDays, $first, $this->most) as $crewDay) {
-            array_push($lots, ...$board->clear($crewDay, $garden));
+            array_push($groups, ...$solution->clear($crewDay, $garden));
         }
-        $lots = $board->chance->shuffleArray($lots);
+        $groups = $solution->chance->shuffleArray($groups);
         // Those whose window closes first say where a visit must be; the others join it.
-        if ($board->chance->getInt(0, 1) === 0) {
-            usort($lots, static fn (int $a, int $b): int => $board->ground->lots[$a]->bestTo
-                <=> $board->ground->lots[$b]->bestTo);
+        if ($solution->chance->getInt(0, 1) === 0) {
+            usort($groups, static fn (int $a, int $b): int => $solution->problem->groups[$a]->bestTo
+                <=> $solution->problem->groups[$b]->bestTo);
         }
         Refill::with(
-            $board, array_map(static fn (int $lot): array => [$lot], $lots), $board->chance->getInt(0, 2) * 5.0,
+            $solution, array_map(static fn (int $group): array => [$group], $groups),
+            $solution->chance->getInt(0, 2) * 5.0,
         );
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Planning\Season\Moves;
 
-use PruningHook\Core\Planning\Season\Board;
 use PruningHook\Core\Planning\Season\Move;
 use PruningHook\Core\Planning\Season\Refill;
+use PruningHook\Core\Planning\Season\Solution;
 
 /** Visits near each other in place and time are taken off, so that neighbours can come onto one round. */
 final readonly class ClearNeighbours implements Move
@@ -16,31 +16,31 @@ final readonly class ClearNeighbours implements Move
     {
     }
 
-    public function try(Board $board): void
+    public function try(Solution $solution): void
     {
-        $visit = $board->anyVisit();
+        $visit = $solution->anyVisit();
         if ($visit === null) {
             return;
         }
         [$crewDay, $garden] = $visit;
-        $ground = $board->ground;
-        $day = $crewDay % $ground->days;
+        $problem = $solution->problem;
+        $day = $crewDay % $problem->days;
         $near = [];
-        foreach ($ground->brief->crews as $crew => $each) {
+        foreach ($problem->brief->crews as $crew => $each) {
             for (
-                $other = max(0, $day - $this->days), $to = min($ground->days - 1, $day + $this->days);
+                $other = max(0, $day - $this->days), $to = min($problem->days - 1, $day + $this->days);
                 $other <= $to; $other++
             ) {
-                foreach ($board->round[$crew * $ground->days + $other] ?? [] as $its) {
-                    $near[] = [$ground->travel[$garden + 1][$its + 1], $crew * $ground->days + $other, $its];
+                foreach ($solution->round[$crew * $problem->days + $other] ?? [] as $its) {
+                    $near[] = [$problem->travel[$garden + 1][$its + 1], $crew * $problem->days + $other, $its];
                 }
             }
         }
         sort($near);
         $off = [];
-        foreach (array_slice($near, 0, $board->chance->getInt(2, $this->most)) as [, $at, $its]) {
-            $off[] = $board->clear($at, $its);
+        foreach (array_slice($near, 0, $solution->chance->getInt(2, $this->most)) as [, $at, $its]) {
+            $off[] = $solution->clear($at, $its);
         }
-        Refill::with($board, $board->chance->shuffleArray($off), $board->chance->getInt(0, 1) * 10.0);
+        Refill::with($solution, $solution->chance->shuffleArray($off), $solution->chance->getInt(0, 1) * 10.0);
     }
 }

@@ -4,34 +4,34 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Planning\Season\Moves;
 
-use PruningHook\Core\Planning\Season\Board;
 use PruningHook\Core\Planning\Season\Move;
 use PruningHook\Core\Planning\Season\Refill;
+use PruningHook\Core\Planning\Season\Solution;
 
 /** Room is made in the window of a task that is left out: it comes first, what stood there looks for another day. */
 final readonly class FitLeftOut implements Move
 {
-    public function try(Board $board): void
+    public function try(Solution $solution): void
     {
-        $out = $board->leftOut();
+        $out = $solution->leftOut();
         if ($out === []) {
             return;
         }
-        $index = $out[$board->chance->getInt(0, count($out) - 1)];
-        $lot = $board->ground->lots[$index];
-        if ($lot->opens > $lot->closes || $lot->crews === []) {
+        $index = $out[$solution->chance->getInt(0, count($out) - 1)];
+        $group = $solution->problem->groups[$index];
+        if ($group->opens > $group->closes || $group->crews === []) {
             return;
         }
         $off = [];
-        for ($times = $board->chance->getInt(1, 3); $times > 0; $times--) {
-            $crew = $lot->crews[$board->chance->getInt(0, count($lot->crews) - 1)];
-            $crewDay = $crew * $board->ground->days + $board->chance->getInt($lot->opens, $lot->closes);
-            foreach ($board->round[$crewDay] ?? [] as $garden) {
-                if ($board->chance->getInt(0, 2) > 0) {
-                    $off[] = $board->clear($crewDay, $garden);
+        for ($times = $solution->chance->getInt(1, 3); $times > 0; $times--) {
+            $crew = $group->crews[$solution->chance->getInt(0, count($group->crews) - 1)];
+            $crewDay = $crew * $solution->problem->days + $solution->chance->getInt($group->opens, $group->closes);
+            foreach ($solution->round[$crewDay] ?? [] as $garden) {
+                if ($solution->chance->getInt(0, 2) > 0) {
+                    $off[] = $solution->clear($crewDay, $garden);
                 }
             }
         }
-        Refill::with($board, [[$index], ...$board->chance->shuffleArray($off)]);
+        Refill::with($solution, [[$index], ...$solution->chance->shuffleArray($off)]);
     }
 }
