@@ -10,16 +10,11 @@ namespace PruningHook\Core;
  */
 final readonly class Reason
 {
-    private function __construct(
+    public function __construct(
         public string $rule,
         public string $because,
         public string $source,
     ) {
-    }
-
-    public static function of(string $rule, string $because, string $source): self
-    {
-        return new self($rule, $because, $source);
     }
 
     /** A reason that rests on the usage of the trade and on no publication. */

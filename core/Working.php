@@ -7,18 +7,13 @@ namespace PruningHook\Core;
 /** How one number came about: the formula in the trade's words, the same with this plant's figures, and the result. */
 final readonly class Working
 {
-    private function __construct(
+    public function __construct(
         public string $what,
         public string $formula,
         public string $figures,
         public string $result,
         public string $source,
     ) {
-    }
-
-    public static function of(string $what, string $formula, string $figures, string $result, string $source): self
-    {
-        return new self($what, $formula, $figures, $result, $source);
     }
 
     /** @return array{what: string, formula: string, figures: string, result: string, source: string} */

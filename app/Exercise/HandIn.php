@@ -24,7 +24,7 @@ final readonly class HandIn
     {
         $exercise = $practised->exercise;
         $written = CutCode::read($cuts, $exercise->plant);
-        $mark = Judge::of($exercise, $this->exercises->cases()->marking)->mark(new Answer($written->cuts(), $day));
+        $mark = (new Judge($exercise, $this->exercises->cases()->marking))->mark(new Answer($written->cuts(), $day));
 
         return new BenchAnswer([
             'user_id' => $user->id, 'case_key' => $practised->key, 'plant_id' => $practised->plant?->id,

@@ -27,7 +27,7 @@ final readonly class MarkScreen
         $practised = $this->exercises->of($answer->case_key, $answer->seed, $today);
         $exercise = $practised->exercise;
         $written = CutCode::read($answer->cuts, $exercise->plant);
-        $judge = Judge::of($exercise, $this->exercises->cases()->marking);
+        $judge = new Judge($exercise, $this->exercises->cases()->marking);
         $mark = $judge->mark(new Answer($written->cuts(), $answer->day));
         $left = new Course('leave', 'Left alone', Future::left($exercise->winter, $exercise->time), 0, '');
         $yours = new Course('yours', $answer->user->name, Future::withCuts(

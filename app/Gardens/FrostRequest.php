@@ -19,7 +19,7 @@ final class FrostRequest extends PlaceRequest
 
     public function site(): Site
     {
-        return Site::of(
+        return new Site(
             $this->float('latitude'), $this->float('longitude'), $this->integer('elevation_m'), null, null,
             WinterClass::Warm,
         );

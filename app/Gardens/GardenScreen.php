@@ -12,12 +12,14 @@ use App\Ground\Support\Pages;
 use App\Ground\Support\Reading;
 use App\Season\Due\Basis;
 use App\Season\Due\DueKeeper;
+use App\Season\DueRow;
 use App\Season\KeptTasks;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Drawing\Strip;
 use PruningHook\Core\Planning\DueTask;
 use PruningHook\Core\PlantBook\PlantBook;
@@ -46,52 +48,12 @@ final readonly class GardenScreen
     public function show(Garden $garden, Request $request, Day $today): GardenPage
     {
         $this->keeper->ensure([$garden->id]);
-        $span = Basis::year($today);
-        $visits = static fn (): Builder => Visit::query()
-            ->where('garden_id', $garden->id)
-            ->with(['crew', 'tasks' => static fn ($tasks) => $tasks->select(['id', 'visit_id', 'minutes'])]);
-        $past = Pages::of(
-            $request,
-            $visits()->where('on', '<', (string) $today)->where('waiting', false)->count(),
-            self::PAST,
-            'visits',
-        );
+        $past = Pages::of($request, self::over($garden, $today)->count(), self::PAST, 'visits');
+        $plants = Pages::of($request, $garden->plants()->count(), self::PLANTS, 'plants');
 
-        $pages = Pages::of($request, $garden->plants()->count(), self::PLANTS, 'plants');
-
-        return Reading::together(function () use ($garden, $today, $span, $visits, $past, $pages): GardenPage {
-            $query = Plant::query();
-            $query->where('garden_id', $garden->id)->orderBy('bed')->orderBy('label')->orderBy('id')
-                ->limit($pages->per)->offset($pages->offset());
-            $plants = $query->get();
-            $years = $this->tasks->years($plants, $span, $today);
-
-            // What was not logged on its day still waits, however long ago that was.
-            /** @var Collection<int, Visit> $coming */
-            $coming = $visits()
-                ->where(static fn ($any) => $any->where('on', '>=', (string) $today)->orWhere('waiting', true))
-                ->orderBy('on')
-                ->limit(self::COMING)
-                ->get();
-            /** @var Collection<int, Visit> $over */
-            $over = $visits()
-                ->where('on', '<', (string) $today)
-                ->where('waiting', false)
-                ->orderByDesc('on')
-                ->limit($past->per)
-                ->offset($past->offset())
-                ->get();
-
-            $rows = $this->tasks->rows(
-                DB::table('season_tasks')
-                    ->where('garden_id', $garden->id)
-                    ->where('closes', '>=', $today->minus(DueTask::MISSED_DAYS)->number)
-                    ->where('opens', '<=', $today->plus(DueTask::COMING_DAYS)->number)
-                    ->orderBy('closes')
-                    ->orderBy('id')
-                    ->limit(self::DUE + 1),
-                $today,
-            );
+        return Reading::together(function () use ($garden, $today, $past, $plants): GardenPage {
+            $span = Basis::year($today);
+            $rows = $this->due($garden, $today);
 
             return new GardenPage(
                 garden: $garden->load('crew'),
@@ -102,20 +64,79 @@ final readonly class GardenScreen
                 hasMore: count($rows) > self::DUE,
                 months: Strip::marks($span),
                 width: $span->days(),
-                strips: $plants
-                    ->map(
-                        static fn (Plant $plant): array => [
-                            'plant' => $plant,
-                            'strip' => Strip::of($years[$plant->id]),
-                            'faults' => $years[$plant->id]->faults,
-                        ],
-                    )
-                    ->all(),
-                coming: $coming,
-                past: $over,
+                strips: $this->strips($garden, $plants, $span, $today),
+                coming: self::coming($garden, $today),
+                past: self::past($garden, $today, $past),
                 pages: $past,
-                plantPages: $pages,
+                plantPages: $plants,
             );
         });
+    }
+
+    /** @return list<DueRow> one more than is shown, where there is one */
+    private function due(Garden $garden, Day $today): array
+    {
+        return $this->tasks->rows(
+            DB::table('season_tasks')
+                ->where('garden_id', $garden->id)
+                ->where('closes', '>=', $today->minus(DueTask::MISSED_DAYS)->number)
+                ->where('opens', '<=', $today->plus(DueTask::COMING_DAYS)->number)
+                ->orderBy('closes')
+                ->orderBy('id')
+                ->limit(self::DUE + 1),
+            $today,
+        );
+    }
+
+    /** @return list<array{plant: Plant, strip: Strip, faults: list<string>}> */
+    private function strips(Garden $garden, Pages $pages, Span $span, Day $today): array
+    {
+        $query = Plant::query();
+        $query->where('garden_id', $garden->id)->orderBy('bed')->orderBy('label')->orderBy('id')
+            ->limit($pages->per)->offset($pages->offset());
+        $plants = $query->get();
+        $years = $this->tasks->years($plants, $span, $today);
+
+        return array_values($plants->map(static fn (Plant $plant): array => [
+            'plant' => $plant, 'strip' => Strip::of($years[$plant->id]), 'faults' => $years[$plant->id]->faults,
+        ])->all());
+    }
+
+    /** @return Builder<Visit> */
+    private static function visits(Garden $garden): Builder
+    {
+        return Visit::query()
+            ->where('garden_id', $garden->id)
+            ->with(['crew', 'tasks' => static fn ($tasks) => $tasks->select(['id', 'visit_id', 'minutes'])]);
+    }
+
+    /**
+     * What was not logged on its day still waits, however long ago that was.
+     *
+     * @return Collection<int, Visit>
+     */
+    private static function coming(Garden $garden, Day $today): Collection
+    {
+        $visits = self::visits($garden);
+        $visits->where(static fn ($any) => $any->where('on', '>=', (string) $today)->orWhere('waiting', true))
+            ->orderBy('on')
+            ->limit(self::COMING);
+
+        return $visits->get();
+    }
+
+    /** @return Collection<int, Visit> */
+    private static function past(Garden $garden, Day $today, Pages $pages): Collection
+    {
+        $visits = self::over($garden, $today);
+        $visits->orderByDesc('on')->limit($pages->per)->offset($pages->offset());
+
+        return $visits->get();
+    }
+
+    /** @return Builder<Visit> */
+    private static function over(Garden $garden, Day $today): Builder
+    {
+        return self::visits($garden)->where('on', '<', (string) $today)->where('waiting', false);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gardens;
 
+use PruningHook\Core\Calendar\GivenSite;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Normals;
 use PruningHook\Core\Calendar\Site;
@@ -19,9 +20,9 @@ trait SaysSite
     {
         $frost = fn (string $key): ?MonthDay => $this->line($key) === '' ? null : MonthDay::parse($this->line($key));
 
-        return $book->stations->site(
+        return $book->stations->site(new GivenSite(
             $this->float('latitude'), $this->float('longitude'), $this->integer('elevation_m'), $frost('last_frost'),
             $frost('first_frost'), WinterClass::tryFrom($this->line('winter')), null, $normals,
-        );
+        ));
     }
 }

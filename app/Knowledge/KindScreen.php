@@ -51,7 +51,7 @@ final readonly class KindScreen
         $span = Span::of($today->minus(45), $today->plus(319));
         $days = CutOn::with($this->book)->through($plant, $years, $span, $practice);
 
-        $year = PlantYear::gather($this->book, $plant, $years, $practice, $today, $span, []);
+        $year = PlantYear::gather($this->book, $plant, $years, $practice, $today, $span);
 
         /** @var Collection<int, Plant> $listed */
         $listed = (clone $ours)->with('garden')->orderBy('id')->limit(self::LISTED)->get();

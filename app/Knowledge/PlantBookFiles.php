@@ -18,6 +18,7 @@ use PruningHook\Core\PlantBook\KindNames;
 use PruningHook\Core\PlantBook\KindReader;
 use PruningHook\Core\PlantBook\Naming;
 use PruningHook\Core\PlantBook\PlantBook;
+use PruningHook\Core\PlantBook\ReadKinds;
 use PruningHook\Core\PlantBook\Recipes;
 use PruningHook\Core\PlantBook\RemovalCaps;
 use PruningHook\Core\PlantBook\Sources;
@@ -59,7 +60,7 @@ final readonly class PlantBookFiles
         [$names, $folded, $entries] = $this->compiled();
         [$questions, $cautions, $sources, $figures, $recipes, $caps, $states, $stations, $naming] =
             $this->general();
-        $reader = KindReader::with($sources, $recipes, $stations);
+        $reader = new KindReader($sources, $recipes, $stations);
         $putAside = [];
         if ($own !== []) {
             [$ours, $folded, $written, $putAside] = $this->merged(
@@ -70,7 +71,7 @@ final readonly class PlantBookFiles
             $entries = [...$entries, ...$written];
         }
 
-        return PlantBook::lazy(
+        return new PlantBook(
             $names,
             $folded,
             new WrittenKinds($entries, $reader),
@@ -140,7 +141,7 @@ final readonly class PlantBookFiles
     public function readAll(): PlantBook
     {
         $sources = Sources::of($this->sources($this->decoded()['sources.yaml'] ?? []));
-        $reader = KindReader::with($sources, $this->readRecipes($sources), $this->readStations());
+        $reader = new KindReader($sources, $this->readRecipes($sources), $this->readStations());
         $kinds = [];
         foreach ($this->kinds() as [$file, $kind]) {
             $kinds[] = $this->told(
@@ -150,7 +151,11 @@ final readonly class PlantBookFiles
             );
         }
 
-        return PlantBook::of($kinds, ...$this->general());
+        $general = $this->general();
+        $byId = PlantBook::checked($kinds, $general[0], $general[1]);
+        $names = array_map(KindNames::of(...), $byId);
+
+        return new PlantBook($names, PlantBook::folded($names), new ReadKinds($byId), ...$general);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Knowledge;
 
+use PruningHook\Core\Calendar\GivenSite;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Site;
 use PruningHook\Core\Calendar\WinterClass;
@@ -32,14 +33,14 @@ final readonly class ReferenceSites
             $frost = static fn (string $key): ?MonthDay => $site->has($key)
                 ? $site->parsed($key, MonthDay::parse(...))
                 : null;
-            $sites[$site->string('name')] = $stations->site(
+            $sites[$site->string('name')] = $stations->site(new GivenSite(
                 $site->number('latitude'),
                 $site->number('longitude'),
                 (int) $site->int('elevation_m'),
                 $frost('last_frost'),
                 $frost('first_frost'),
                 WinterClass::from($site->string('winter')),
-            );
+            ));
         }
 
         return $sites;

@@ -46,29 +46,8 @@ final readonly class FirmBrief
         $rows = VisitRow::query()->with('tasks.log');
         $rows->whereBetween('on', [(string) $horizon->from, (string) $horizon->to])->orderBy('on')->orderBy('id');
         $visits = $rows->get();
-        $present = $fixed = $tasks = [];
-        foreach ($visits as $visit) {
-            $stands = $visit->stands() || $visit->isTouched();
-            $crew = $crews[$visit->crew_id ?? 0] ?? null;
-            $refs = [];
-            foreach ($visit->tasks as $task) {
-                $ref = self::ref($task);
-                // What is fixed may be known from its own sheet alone.
-                if (! isset($works[$ref]) && $stands && $task->log === null) {
-                    $works[$ref] = self::asPrescribed($task, $visit);
-                }
-                if (isset($works[$ref])) {
-                    $refs[] = $ref;
-                }
-            }
-            $tasks[$visit->id] = $refs;
-            // On a day that is lost nothing can stand, whoever locked it.
-            if ($crew === null || $crew->works($visit->on) === null) {
-                continue;
-            }
-            $its = new Visit((string) $visit->garden_id, (string) $visit->crew_id, $visit->on, $refs);
-            $stands ? $fixed[] = $its : $present[] = $its;
-        }
+        [$works, $tasks] = self::refs($visits, $works);
+        [$fixed, $present] = self::placed($visits, $crews, $tasks);
         $works = array_diff_key($works, self::elsewhere($horizon, $today));
 
         return new self(
@@ -88,6 +67,60 @@ final readonly class FirmBrief
                 array_filter($refs, static fn (string $ref): bool => isset($works[$ref])),
             ), $tasks),
         );
+    }
+
+    /**
+     * What is known of each visit's tasks; what is fixed may be known from its own sheet alone.
+     *
+     * @param  Collection<int, VisitRow>  $visits
+     * @param  array<string, Work>  $works  by ref
+     * @return array{array<string, Work>, array<int, list<string>>} the tasks by ref, and refs by visit
+     */
+    private static function refs(Collection $visits, array $works): array
+    {
+        $refs = [];
+        foreach ($visits as $visit) {
+            $refs[$visit->id] = [];
+            foreach ($visit->tasks as $task) {
+                $ref = self::ref($task);
+                if (! isset($works[$ref]) && self::stands($visit) && $task->log === null) {
+                    $works[$ref] = self::asPrescribed($task, $visit);
+                }
+                if (isset($works[$ref])) {
+                    $refs[$visit->id][] = $ref;
+                }
+            }
+        }
+
+        return [$works, $refs];
+    }
+
+    private static function stands(VisitRow $visit): bool
+    {
+        return $visit->stands() || $visit->isTouched();
+    }
+
+    /**
+     * The visits as the planner has them: those that stand, and those that may move. On a day that is lost nothing can
+     * stand, whoever locked it.
+     *
+     * @param  Collection<int, VisitRow>  $visits
+     * @param  array<int, Crew>  $crews
+     * @param  array<int, list<string>>  $refs  by visit
+     * @return array{list<Visit>, list<Visit>}
+     */
+    private static function placed(Collection $visits, array $crews, array $refs): array
+    {
+        $fixed = $present = [];
+        foreach ($visits as $row) {
+            if (($crews[$row->crew_id ?? 0] ?? null)?->works($row->on) === null) {
+                continue;
+            }
+            $visit = new Visit((string) $row->garden_id, (string) $row->crew_id, $row->on, $refs[$row->id]);
+            self::stands($row) ? $fixed[] = $visit : $present[] = $visit;
+        }
+
+        return [$fixed, $present];
     }
 
     public static function ref(VisitTask $task): string

@@ -156,7 +156,7 @@ final readonly class PlanScreen
             $listed[] = [
                 'label' => "$row->name, $row->label", 'garden' => (string) $row->garden, 'id' => (int) $row->garden_id,
                 'closes' => Day::fromNumber((int) $row->closes), 'plant' => (int) $row->plant_id,
-                'choice' => (string) TaskChoice::of((int) $row->plant_id, (string) $row->task, (int) $row->season),
+                'choice' => (string) new TaskChoice((int) $row->plant_id, (string) $row->task, (int) $row->season),
             ];
         }
 

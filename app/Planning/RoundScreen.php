@@ -8,6 +8,7 @@ use App\Ground\Models\Crew;
 use App\Ground\Models\User;
 use App\Ground\Models\Visit;
 use App\Ground\Support\Pages;
+use Closure;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
@@ -40,25 +41,7 @@ final readonly class RoundScreen
         $asked = $request->has('crew') ? $request->integer('crew') : $user->crew_id;
         $crew = $asked !== null && isset($crews[$asked]) ? $asked : null;
         $visits = static fn (): Builder => $crew === null ? Visit::query() : Visit::query()->where('crew_id', $crew);
-        $now = $visits()->where('on', (string) $today);
-        $waiting = $visits()->where('on', '<', (string) $today)->where('waiting', true);
-        $pages = [
-            'now' => Pages::of($request, $now->count(), self::TODAY, 'today'),
-            'unlogged' => Pages::of($request, $waiting->count(), self::UNLOGGED, 'waiting'),
-        ];
-
-        /** @var array<string, Collection<int, Visit>> $lists */
-        $lists = [
-            'now' => $now->orderBy('id')->limit($pages['now']->per)->offset($pages['now']->offset())->get(),
-            'unlogged' => $waiting
-                ->orderBy('on')
-                ->orderBy('id')
-                ->limit($pages['unlogged']->per)
-                ->offset($pages['unlogged']->offset())
-                ->get(),
-            'coming' => $visits()->where('on', '>', (string) $today)->orderBy('on')->limit(self::COMING)->get(),
-            'past' => $visits()->where('on', '<', (string) $today)->orderByDesc('on')->limit(self::PAST)->get(),
-        ];
+        [$lists, $pages] = self::lists($visits, $request, $today);
         /** @var list<Visit> $all */
         $all = array_merge(...array_map(static fn ($list): array => $list->all(), array_values($lists)));
         $shown = new Collection($all);
@@ -80,6 +63,29 @@ final readonly class RoundScreen
             day: $day,
             pocket: $crew === null || $crew !== $user->crew_id ? [] : self::pocket($crew, $today),
         );
+    }
+
+    /**
+     * @param  Closure(): Builder<Visit>  $visits
+     * @return array{array<string, Collection<int, Visit>>, array{now: Pages, unlogged: Pages}}
+     */
+    private static function lists(Closure $visits, Request $request, Day $today): array
+    {
+        $now = $visits()->where('on', (string) $today)->orderBy('id');
+        $waiting = $visits()->where('on', '<', (string) $today)->where('waiting', true)->orderBy('on')->orderBy('id');
+        $pages = [
+            'now' => Pages::of($request, $now->count(), self::TODAY, 'today'),
+            'unlogged' => Pages::of($request, $waiting->count(), self::UNLOGGED, 'waiting'),
+        ];
+        /** @var array<string, Collection<int, Visit>> $lists */
+        $lists = [
+            'now' => $now->limit($pages['now']->per)->offset($pages['now']->offset())->get(),
+            'unlogged' => $waiting->limit($pages['unlogged']->per)->offset($pages['unlogged']->offset())->get(),
+            'coming' => $visits()->where('on', '>', (string) $today)->orderBy('on')->limit(self::COMING)->get(),
+            'past' => $visits()->where('on', '<', (string) $today)->orderByDesc('on')->limit(self::PAST)->get(),
+        ];
+
+        return [$lists, $pages];
     }
 
     /**

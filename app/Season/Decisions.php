@@ -35,46 +35,74 @@ final readonly class Decisions
             return [];
         }
         $draft = PlanDraft::latestOne();
-        $unplanned = Unplanned::count($today, DueTask::CLOSING_DAYS);
-        $unplaced = Entry::query()->whereNotNull('unplaced')->limit(Unplanned::MANY)->pluck('id')->count();
-        $again = Unplanned::dueAgain($today);
-        $lost = count(self::lost($today));
-        $unlogged = DB::table('visits')->where('waiting', true)->where('on', '<', (string) $today);
-        $waiting = $unlogged->orderBy('on')->limit(Unplanned::MANY)->pluck('id')->count();
 
         return array_values(array_filter([
             $draft?->status === DraftStatus::Ready
                 ? self::decision('A plan is ready to be looked at', route('drafts.show', $draft))
                 : null,
             ...$this->asked(),
-            $unplaced > 0
-                ? self::decision(
-                    $unplaced === 1 ? 'One entry from the garden has no visit: find its place'
-                        : self::some($unplaced, 'entry', 'entries').' from the garden have no visit: find their place',
-                    route('unplaced'),
-                )
-                : null,
-            $lost > 0
-                ? self::decision(self::some($lost, 'visit').' on a day that is lost: plan anew', route('plan'))
-                : null,
+            self::unplaced(),
+            self::lostDays($today),
             ...$this->held($today),
-            $unplanned > 0
-                ? self::decision(
-                    self::some($unplanned, 'task').' closing within two weeks and on no visit',
-                    route('plan').'#closing',
-                )
-                : null,
-            $again > 0
-                ? self::decision(
-                    self::some($again, 'task').' due again: '.($again === 1 ? 'its visit was' : 'their visits were')
-                        .' lost or not logged',
-                    route('plan').'#closing',
-                )
-                : null,
-            $waiting > 0
-                ? self::decision(self::some($waiting, 'visit').' not logged yet', route('round', ['crew' => '']))
-                : null,
+            self::unplanned($today),
+            self::dueAgain($today),
+            self::unlogged($today),
         ]));
+    }
+
+    /** @return ?array{says: string, link: string} */
+    private static function unplaced(): ?array
+    {
+        $count = Entry::query()->whereNotNull('unplaced')->limit(Unplanned::MANY)->pluck('id')->count();
+
+        return $count === 0 ? null : self::decision(
+            $count === 1 ? 'One entry from the garden has no visit: find its place'
+                : self::some($count, 'entry', 'entries').' from the garden have no visit: find their place',
+            route('unplaced'),
+        );
+    }
+
+    /** @return ?array{says: string, link: string} */
+    private static function lostDays(Day $today): ?array
+    {
+        $count = count(self::lost($today));
+
+        return $count === 0 ? null : self::decision(
+            self::some($count, 'visit').' on a day that is lost: plan anew', route('plan'),
+        );
+    }
+
+    /** @return ?array{says: string, link: string} */
+    private static function unplanned(Day $today): ?array
+    {
+        $count = Unplanned::count($today, DueTask::CLOSING_DAYS);
+
+        return $count === 0 ? null : self::decision(
+            self::some($count, 'task').' closing within two weeks and on no visit', route('plan').'#closing',
+        );
+    }
+
+    /** @return ?array{says: string, link: string} */
+    private static function dueAgain(Day $today): ?array
+    {
+        $count = Unplanned::dueAgain($today);
+
+        return $count === 0 ? null : self::decision(
+            self::some($count, 'task').' due again: '.($count === 1 ? 'its visit was' : 'their visits were')
+                .' lost or not logged',
+            route('plan').'#closing',
+        );
+    }
+
+    /** @return ?array{says: string, link: string} */
+    private static function unlogged(Day $today): ?array
+    {
+        $visits = DB::table('visits')->where('waiting', true)->where('on', '<', (string) $today);
+        $count = $visits->orderBy('on')->limit(Unplanned::MANY)->pluck('id')->count();
+
+        return $count === 0 ? null : self::decision(
+            self::some($count, 'visit').' not logged yet', route('round', ['crew' => '']),
+        );
     }
 
     /** @return list<array{says: string, link: string}> what clients said and nobody has seen to */

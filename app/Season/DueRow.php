@@ -23,6 +23,6 @@ final readonly class DueRow
 
     public function choice(): TaskChoice
     {
-        return TaskChoice::of($this->plant->id, $this->due->task->key, $this->due->task->season);
+        return new TaskChoice($this->plant->id, $this->due->task->key, $this->due->task->season);
     }
 }

@@ -31,9 +31,8 @@ final readonly class PlantYears
             $this->bridge->practice($plant->garden),
             $today,
             $span,
-            array_values(
-                $plant->visitTasks->map(static fn (VisitTask $task): Day => $task->visit->on)->unique('number')->all(),
-            ),
-        );
+        )->visitedOn(array_values(
+            $plant->visitTasks->map(static fn (VisitTask $task): Day => $task->visit->on)->unique('number')->all(),
+        ));
     }
 }

@@ -14,16 +14,11 @@ final readonly class TaskChoice
 {
     public const PATTERN = '/^(\d{1,9}):([a-z][a-z0-9-]{0,79}):(\d{4})$/';
 
-    private function __construct(
+    public function __construct(
         public int $plant,
         public string $task,
         public int $season,
     ) {
-    }
-
-    public static function of(int $plant, string $task, int $season): self
-    {
-        return new self($plant, $task, $season);
     }
 
     /** @throws Fault when it is written otherwise */

@@ -33,4 +33,12 @@ final readonly class Amounts
     {
         return new self($this->amounts, $this->reasons, [...$this->workings, ...array_values($workings)]);
     }
+
+    public function and(self $other): self
+    {
+        return new self(
+            [...$this->amounts, ...$other->amounts], [...$this->reasons, ...$other->reasons],
+            [...$this->workings, ...$other->workings],
+        );
+    }
 }

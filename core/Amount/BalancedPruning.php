@@ -50,7 +50,7 @@ final readonly class BalancedPruning implements AmountRule
         if ($plant->pruningsG === null) {
             return Amounts::of(
                 [],
-                Reason::of(
+                new Reason(
                     'Balanced pruning',
                     sprintf(
                         'weigh the one-year wood as it comes off: %d buds for the first pound, %d for each further '
@@ -66,13 +66,13 @@ final readonly class BalancedPruning implements AmountRule
 
         return Amounts::of(
             [Amount::exactly(self::BUDS, 'buds', $buds)],
-            Reason::of(
+            new Reason(
                 'Balanced pruning',
                 sprintf('%d g (%s lb) of one-year wood came off: %d buds stay', $plant->pruningsG, $pounds, $buds),
                 $this->source,
             ),
         )->with(
-            Working::of(
+            new Working(
                 self::BUDS,
                 "first pound $this->first, each further pound $this->further, at most $this->ceiling",
                 sprintf(

@@ -39,7 +39,7 @@ final readonly class BentCane implements AmountRule
 
         return Amounts::of(
             [Amount::of(self::LATERALS, 'laterals', intdiv($laterals, 2), $laterals, $laterals)],
-            Reason::of(
+            new Reason(
                 'Bent canes',
                 sprintf(
                     'a cane of %s tied down breaks about every %s: %d flowering laterals, where an upright one '
@@ -49,7 +49,7 @@ final readonly class BentCane implements AmountRule
                 $this->source,
             ),
         )->with(
-            Working::of(
+            new Working(
                 self::LATERALS, 'cane length / spacing', "$length / $this->spacingMm mm", (string) $laterals,
                 $this->source,
             ),

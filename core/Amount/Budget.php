@@ -54,7 +54,7 @@ final readonly class Budget
 
     public function reason(): Reason
     {
-        return Reason::of(
+        return new Reason(
             'Budget',
             $this->usedPercent === 0
                 ? sprintf(
@@ -73,7 +73,7 @@ final readonly class Budget
 
     public function working(): Working
     {
-        return Working::of(
+        return new Working(
             'budget left', '(cap - used) / (100 - used)',
             sprintf('(%d - %d) / (100 - %d) %%', $this->capPercent, $this->usedPercent, $this->usedPercent),
             $this->leftPercent().' % of what stands now', $this->source,

@@ -44,7 +44,7 @@ final readonly class BudsWithLosses implements AmountRule
         if ($dead === null || $dead === 0) {
             return Amounts::of(
                 [Amount::exactly($this->what, 'nodes', $this->wanted, Effect::NodesOnSpurs)],
-                Reason::of(
+                new Reason(
                     ucfirst($this->what),
                     sprintf(
                         '%d nodes, the base node counted; count only live buds, and leave one more for each that is '
@@ -59,7 +59,7 @@ final readonly class BudsWithLosses implements AmountRule
 
         return Amounts::of(
             [Amount::exactly($this->what, 'nodes', $leave, Effect::NodesOnSpurs)],
-            Reason::of(
+            new Reason(
                 ucfirst($this->what),
                 sprintf(
                     '%d live ones are wanted and %d %% of the buds are dead: leave %d%s', $this->wanted, $dead,
@@ -68,7 +68,7 @@ final readonly class BudsWithLosses implements AmountRule
                 $this->source,
             ),
         )->with(
-            Working::of(
+            new Working(
                 $this->what, 'wanted / (1 - share of dead buds), rounded',
                 sprintf('%d / (1 - %.2f)', $this->wanted, $dead / 100), "$leave nodes", $this->source,
             ),

@@ -38,7 +38,7 @@ final readonly class ClearStem implements AmountRule
 
         $clear = Amount::of(self::CLEAR, 'mm', $min, intdiv($min + $max, 2), $max, Effect::ClearStem);
 
-        return Amounts::of([$clear], Reason::of(
+        return Amounts::of([$clear], new Reason(
             'Clear stem',
             sprintf(
                 'legs cleared to %s at most: a third of its %s%s, so that the live crown keeps two thirds',
@@ -46,7 +46,7 @@ final readonly class ClearStem implements AmountRule
                 $plant->heightMm === null ? ' (typical height, not measured)' : '',
             ),
             $this->source,
-        ))->with(Working::of(self::CLEAR, 'height / 3 at most, so that the live crown keeps two '
+        ))->with(new Working(self::CLEAR, 'height / 3 at most, so that the live crown keeps two '
             .'thirds', "$height / 3 mm", Length::ofMm($max)->metric().' at most', $this->source));
     }
 }

@@ -56,12 +56,6 @@ final readonly class FloweringHeight implements AmountRule
         [$lowest, $cut, $highest] = $wanted === null
             ? array_fill(0, 3, max($floor, $kind->usualCutMm ?? $floor))
             : array_map(static fn (int $grows): int => max($floor, $wanted - $grows), [$most, $growth, $least]);
-        $short = $plant->heightMm !== null && $plant->heightMm < $cut
-            ? [Reason::commonPractice('Shorter than the cut', sprintf(
-                'the plant is %s tall, below the cut: tip its shoots only and let it grow',
-                self::say($plant->heightMm),
-            ))]
-            : [];
 
         return Amounts::of(
             [
@@ -74,26 +68,35 @@ final readonly class FloweringHeight implements AmountRule
                 ? [$this->usual($cut, $least, $growth, $most)]
                 : $this->asked($wanted, $floor, $least, $growth, $most),
             ...self::learned($middle, $growth, $plant->growthSeenMm),
-            ...$short,
+            ...self::tooShort($plant->heightMm, $cut),
         )->with(
             ...self::working($middle, $growth, $plant->growthSeenMm),
-            ...[
-                Working::of(
-                    self::CUT,
-                    'wanted flowering height - growth before flowering, never under the lowest framework',
-                    $wanted === null
-                        ? sprintf('nothing is asked for: the usual cut; framework %d mm', $floor)
-                        : sprintf('%d - %d mm; framework %d mm', $wanted, $growth, $floor),
-                    self::say($cut),
-                    $this->source,
-                ),
-            ],
+            ...[new Working(
+                self::CUT,
+                'wanted flowering height - growth before flowering, never under the lowest framework',
+                $wanted === null
+                    ? sprintf('nothing is asked for: the usual cut; framework %d mm', $floor)
+                    : sprintf('%d - %d mm; framework %d mm', $wanted, $growth, $floor),
+                self::say($cut),
+                $this->source,
+            )],
         );
+    }
+
+    /** @return list<Reason> */
+    private static function tooShort(?int $heightMm, int $cut): array
+    {
+        return $heightMm === null || $heightMm >= $cut ? [] : [Reason::commonPractice(
+            'Shorter than the cut',
+            sprintf(
+                'the plant is %s tall, below the cut: tip its shoots only and let it grow', self::say($heightMm),
+            ),
+        )];
     }
 
     private function usual(int $cut, int $least, int $growth, int $most): Reason
     {
-        return Reason::of(
+        return new Reason(
             'Cut to a flowering height',
             sprintf(
                 'no flowering height is asked for, so it is cut at the usual %s; after %s of growth it flowers at '
@@ -107,7 +110,7 @@ final readonly class FloweringHeight implements AmountRule
     /** @return list<Reason> how the cut follows from the wish, and whether the wish can be met */
     private function asked(int $wanted, int $floor, int $least, int $growth, int $most): array
     {
-        $reason = Reason::of(
+        $reason = new Reason(
             'Cut to a flowering height',
             sprintf(
                 'flowers wanted at %s, and it grows about %s before it flowers: %s - %s = %s',
@@ -117,7 +120,7 @@ final readonly class FloweringHeight implements AmountRule
             $this->source,
         );
 
-        return $wanted - $growth >= $floor ? [$reason] : [$reason, Reason::of(
+        return $wanted - $growth >= $floor ? [$reason] : [$reason, new Reason(
             'The wish cannot be met',
             sprintf(
                 'a cut at %s is below its lowest framework of %s; cut at %s it flowers at about %s, the nearest '
@@ -150,7 +153,7 @@ final readonly class FloweringHeight implements AmountRule
      */
     private static function working(int $middle, int $growth, array $seen): array
     {
-        return $seen === [] ? [] : [Working::of(
+        return $seen === [] ? [] : [new Working(
             'growth before flowering',
             '(2 x kind + sum of seasons seen) / (2 + seasons seen)',
             sprintf('(2 x %d + %s) / (2 + %d) mm', $middle, implode(' + ', $seen), count($seen)),

@@ -39,7 +39,7 @@ final readonly class Given implements AmountRule
         if ($this->amount->effect !== Effect::LiveShare || $this->amount->max <= $left) {
             return Amounts::of(
                 [$this->amount],
-                Reason::of(ucfirst($this->amount->what), $this->amount->inWords().$because, $this->source),
+                new Reason(ucfirst($this->amount->what), $this->amount->inWords().$because, $this->source),
             );
         }
         $within = Amount::of(
@@ -48,7 +48,7 @@ final readonly class Given implements AmountRule
 
         return Amounts::of(
             [$within],
-            Reason::of(
+            new Reason(
                 ucfirst($this->amount->what),
                 $left === 0
                     ? 'none: what may go this season has gone'

@@ -27,7 +27,7 @@ final readonly class OneOffRenovation implements AmountRule
         if ($plant->stems === null) {
             return Amounts::of(
                 [Amount::of(Thirds::SHARE, '%', 50, 67, 67, Effect::StemsShare)],
-                Reason::of(
+                new Reason(
                     'Two thirds at once', "an old, congested bush loses two thirds of its stems, the oldest: $price",
                     $this->source,
                 ),
@@ -40,8 +40,8 @@ final readonly class OneOffRenovation implements AmountRule
 
         return Amounts::of(
             [Amount::of(Thirds::TAKE, 'stems', intdiv($out, 2), $out, $out, Effect::OldStemsOut)],
-            Reason::of('Two thirds at once', $why, $this->source),
-        )->with(Working::of(
+            new Reason('Two thirds at once', $why, $this->source),
+        )->with(new Working(
             Thirds::TAKE, '2/3 of all stems, no young ones, and no more than may go',
             sprintf('2/3 x %d, of %d old, at most %d', $all, $plant->stems->old, $case->mayGo($all)), (string) $out,
             $this->source,

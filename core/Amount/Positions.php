@@ -43,19 +43,19 @@ final readonly class Positions implements AmountRule
         );
         $apart = Length::ofMm($this->spacingMm)->metric();
         if ($plant->spreadMm === null) {
-            return Amounts::of([$spacing], Reason::of('Spacing', 'laterals about '.$apart.' apart', $this->source));
+            return Amounts::of([$spacing], new Reason('Spacing', 'laterals about '.$apart.' apart', $this->source));
         }
         $count = self::along($plant->spreadMm, $this->spacingMm);
 
         return Amounts::of([
             $spacing,
             Amount::of($this->what, 'laterals', (int) floor($count * 0.8), $count, $count),
-        ], Reason::of(
+        ], new Reason(
             'Spacing',
             sprintf('%s of arms with a lateral every %s has room for '
                 .'%d', Length::ofMm($plant->spreadMm)->metric(), $apart, $count),
             $this->source,
-        ))->with(Working::of($this->what, 'floor(length / spacing) + 1', "floor($plant->spreadMm / "
+        ))->with(new Working($this->what, 'floor(length / spacing) + 1', "floor($plant->spreadMm / "
             ."$this->spacingMm) + 1", (string) $count, $this->source));
     }
 }

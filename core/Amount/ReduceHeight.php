@@ -36,7 +36,7 @@ final readonly class ReduceHeight implements AmountRule
     {
         $plant = $case->plant;
         if ($plant->heightMm === null) {
-            return Amounts::of([Amount::exactly(self::SHARE, '%', $this->percent)], Reason::of(
+            return Amounts::of([Amount::exactly(self::SHARE, '%', $this->percent)], new Reason(
                 'Reduce by a share',
                 sprintf('take off %d %% of the height; its height has not been measured', $this->percent),
                 $this->source,
@@ -47,7 +47,7 @@ final readonly class ReduceHeight implements AmountRule
 
         return Amounts::of(
             [Amount::of(self::AFTER, 'mm', $after - $play, $after, $after + $play, Effect::HeightAfter)],
-            Reason::of(
+            new Reason(
                 'Reduce by a share',
                 sprintf(
                     '%s tall less %d %% leaves %s', Length::ofMm($plant->heightMm)->metric(), $this->percent,
@@ -56,7 +56,7 @@ final readonly class ReduceHeight implements AmountRule
                 $this->source,
             ),
         )->with(
-            Working::of(
+            new Working(
                 self::AFTER, 'height x (100 - share) / 100',
                 sprintf('%d x (100 - %d) / 100 mm', $plant->heightMm, $this->percent), Length::ofMm($after)->metric(),
                 $this->source,

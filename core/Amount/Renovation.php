@@ -57,9 +57,9 @@ final readonly class Renovation implements AmountRule
         return Amounts::of([
             Amount::exactly(Thirds::TAKE, 'stems', $now, Effect::OldStemsOut),
             ...($plant->stems->young > 0 ? [Amount::exactly(Thirds::KEEP, 'stems', $plant->stems->young)] : []),
-        ], Reason::of('Renewal over three years', sprintf('year %d of %d: %d of %d old stems come out now, '
+        ], new Reason('Renewal over three years', sprintf('year %d of %d: %d of %d old stems come out now, '
             .'%s', $year, self::YEARS, $now, $old, $says), $this->source))
-            ->with(Working::of(
+            ->with(new Working(
                 Thirds::TAKE, 'old stems / years left, rounded, and no more than may go',
                 sprintf(
                     '%d / %d, at most %d of %d',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace PruningHook\Core\Amount;
 
 use PruningHook\Core\Fault;
+use PruningHook\Core\Plant\StemCount;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\Reason;
 use PruningHook\Core\Working;
@@ -44,70 +45,68 @@ final readonly class StemsToKeep implements AmountRule
 
     public function for(AmountCase $case): Amounts
     {
-        $plant = $case->plant;
-        $keep = $this->keep;
-        if ($plant->stems === null) {
-            return Amounts::of([$keep], Reason::of(
-                ucfirst($keep->what),
-                $keep->inWords().' are enough for a plant of this kind',
-                $this->source,
+        $stems = $case->plant->stems;
+        if ($stems === null) {
+            return Amounts::of([$this->keep], $this->because(
+                $this->keep->inWords().' are enough for a plant of this kind',
             ));
         }
-        $all = $plant->stems->all();
-        // Canes that have fruited go whatever the number; of the others those that are too many.
-        [$go, $of] = $this->oldGo ? [$plant->stems->old, $plant->stems->young] : [0, $all];
-        $over = static fn (int $wanted): int => $go + max(0, $of - $wanted);
-        // Fruited canes die in any case; live stems keep to what may go this season.
-        $may = $this->oldGo ? $all : $case->mayGo($all);
-        $out = Amount::of(
-            $keep->unit.self::TAKE, $keep->unit, min($may, $over($keep->max)), $over($keep->target),
-            min($may, $over($keep->min)), Effect::StemsOut,
-        );
-        if ($this->oldGo) {
-            return Amounts::of(
-                [$keep, $out],
-                Reason::of(
-                    ucfirst($keep->what),
-                    sprintf(
-                        'all %d that have fruited go, and of the %d new ones those above %s', $go, $of,
-                        $keep->inWords(),
-                    ),
-                    $this->source,
-                ),
-            )->with(
-                Working::of(
-                    $keep->unit.self::TAKE, 'fruited + (new - wanted, none below nothing)',
-                    "$go + ($of - $keep->target)", (string) $out->target, $this->source,
-                ),
-            );
-        }
 
-        return Amounts::of(
-            [$keep, $out],
-            Reason::of(
-                ucfirst($keep->what),
-                $all <= $keep->max
-                    ? sprintf('it has %d; %s are wanted, so none must go for number alone', $all, $keep->inWords())
-                    : sprintf(
-                        'it has %d; keeping %s takes out %d',
-                        $all,
-                        $keep->targetInWords(),
-                        $over($keep->target),
-                    ).
-                        ($out->target < $over($keep->target)
-                        ? sprintf(
-                            ': %d now and the others over the coming years, since no more than %d %% may go in a '
-                                .'season',
-                            $out->target, $case->budget->capPercent,
-                        )
-                        : ''),
-                $this->source,
-            ),
-        )->with(
-            Working::of(
-                $keep->unit.self::TAKE, 'all - wanted, none below nothing, at most what may go',
-                "$all - $keep->target, at most $may", (string) $out->target, $this->source,
-            ),
+        return $this->oldGo ? $this->fruited($stems) : $this->byNumber($stems->all(), $case);
+    }
+
+    /** Canes that have fruited die in any case and go whatever the number; of the others those that are too many. */
+    private function fruited(StemCount $stems): Amounts
+    {
+        $keep = $this->keep;
+        $out = $this->out($stems->old, $stems->young, $stems->all());
+
+        return Amounts::of([$keep, $out], $this->because(sprintf(
+            'all %d that have fruited go, and of the %d new ones those above %s', $stems->old, $stems->young,
+            $keep->inWords(),
+        )))->with(new Working(
+            $keep->unit.self::TAKE, 'fruited + (new - wanted, none below nothing)',
+            "$stems->old + ($stems->young - $keep->target)", (string) $out->target, $this->source,
+        ));
+    }
+
+    /** Live stems keep to what may go this season. */
+    private function byNumber(int $all, AmountCase $case): Amounts
+    {
+        $keep = $this->keep;
+        $may = $case->mayGo($all);
+        $out = $this->out(0, $all, $may);
+        $over = max(0, $all - $keep->target);
+        $later = $out->target < $over
+            ? sprintf(
+                ': %d now and the others over the coming years, since no more than %d %% may go in a season',
+                $out->target, $case->budget->capPercent,
+            )
+            : '';
+
+        return Amounts::of([$keep, $out], $this->because(
+            $all <= $keep->max
+                ? sprintf('it has %d; %s are wanted, so none must go for number alone', $all, $keep->inWords())
+                : sprintf('it has %d; keeping %s takes out %d', $all, $keep->targetInWords(), $over).$later,
+        ))->with(new Working(
+            $keep->unit.self::TAKE, 'all - wanted, none below nothing, at most what may go',
+            "$all - $keep->target, at most $may", (string) $out->target, $this->source,
+        ));
+    }
+
+    /** @param  int  $go  that go whatever the number, and of how many others those that are too many */
+    private function out(int $go, int $of, int $may): Amount
+    {
+        $over = static fn (int $wanted): int => $go + max(0, $of - $wanted);
+
+        return Amount::of(
+            $this->keep->unit.self::TAKE, $this->keep->unit, min($may, $over($this->keep->max)),
+            $over($this->keep->target), min($may, $over($this->keep->min)), Effect::StemsOut,
         );
+    }
+
+    private function because(string $why): Reason
+    {
+        return new Reason(ucfirst($this->keep->what), $why, $this->source);
     }
 }

@@ -43,7 +43,7 @@ final readonly class Thirds implements AmountRule
     {
         $plant = $case->plant;
         if ($plant->stems === null) {
-            return Amounts::of([Amount::of(self::SHARE, '%', 0, 33, 33, Effect::StemsShare)], Reason::of(
+            return Amounts::of([Amount::of(self::SHARE, '%', 0, 33, 33, Effect::StemsShare)], new Reason(
                 'Renewal by thirds',
                 'the stems have not been counted: count the old ones and take out one in three',
                 $this->source,
@@ -58,14 +58,14 @@ final readonly class Thirds implements AmountRule
             $amounts[] = Amount::exactly(self::KEEP, 'stems', $plant->stems->young);
         }
 
-        return Amounts::of($amounts, Reason::of(
+        return Amounts::of($amounts, new Reason(
             'Renewal by thirds',
             sprintf(
                 '%d old and %d young stems: a third of the old is %d, and of all %d no more than %d may go now: %d',
                 $old, $plant->stems->young, max(1, (int) round($old / 3)), $all, $case->mayGo($all), $target,
             ),
             $this->source,
-        ))->with(Working::of(self::TAKE, 'a third of the old stems, at most what may go', "$old / 3, at most "
+        ))->with(new Working(self::TAKE, 'a third of the old stems, at most what may go', "$old / 3, at most "
             ."{$case->mayGo($all)} of $all", (string) $target, $this->source));
     }
 }

@@ -42,7 +42,7 @@ final readonly class Wires implements AmountRule
                 Amount::exactly('wires apart', 'mm', $this->spacingMm, Effect::WiresApart),
                 Amount::exactly(self::WIRES, 'wires', $count, Effect::Wires),
             ],
-            Reason::of(
+            new Reason(
                 'Wires',
                 sprintf(
                     'the first at %s, the others %s apart: %d for %s', Length::ofMm($this->firstMm)->metric(),
@@ -51,7 +51,7 @@ final readonly class Wires implements AmountRule
                 $this->source,
             ),
         )->with(
-            Working::of(
+            new Working(
                 self::WIRES, 'floor((height - first) / spacing) + 1',
                 $height < $this->firstMm
                     ? sprintf('%d mm is below the first wire at %d mm: that one', $height, $this->firstMm)

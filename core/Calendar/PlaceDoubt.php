@@ -56,6 +56,6 @@ final readonly class PlaceDoubt
 
     private static function place(float $latitude, float $longitude): Site
     {
-        return Site::of($latitude, $longitude, 0, null, null, WinterClass::Warm);
+        return new Site($latitude, $longitude, 0, null, null, WinterClass::Warm);
     }
 }

@@ -20,20 +20,11 @@ final readonly class Site
     /** @var ArrayObject<int, ThermalYear> worked out once */
     private ArrayObject $thermal;
 
-    private function __construct(
-        public float $latitude,
-        public float $longitude,
-        public int $elevationM,
-        public ?MonthDay $lastFrost,
-        public ?MonthDay $firstFrost,
-        public WinterClass $winter,
-        public Region $region,
-        public Climate $climate,
-    ) {
-        /** @var ArrayObject<int, ThermalYear> $thermal */
-        $thermal = new ArrayObject;
-        $this->thermal = $thermal;
-    }
+    public WinterClass $winter;
+
+    public Region $region;
+
+    public Climate $climate;
 
     /**
      * @param  ?MonthDay  $lastFrost  null only where there is no frost, on a warm site
@@ -45,16 +36,16 @@ final readonly class Site
      * @throws Fault when the place is not on earth, a site with frost lacks a frost date, or its summer falls into its
      *     winter
      */
-    public static function of(
-        float $latitude,
-        float $longitude,
-        int $elevationM,
-        ?MonthDay $lastFrost,
-        ?MonthDay $firstFrost,
+    public function __construct(
+        public float $latitude,
+        public float $longitude,
+        public int $elevationM,
+        public ?MonthDay $lastFrost,
+        public ?MonthDay $firstFrost,
         ?WinterClass $winter,
         ?Region $region = null,
         ?Climate $climate = null,
-    ): self {
+    ) {
         if (abs($latitude) > 90) {
             throw new Fault(sprintf('a latitude lies between -90 and 90 degrees, not at %s', $latitude));
         }
@@ -73,11 +64,12 @@ final readonly class Site
         if ($class !== WinterClass::Warm && ($lastFrost === null || $firstFrost === null)) {
             throw new Fault('only a warm site may go without frost dates');
         }
-
-        return new self(
-            $latitude, $longitude, $elevationM, $lastFrost, $firstFrost, $class,
-            $region ?? Region::guess($latitude, $longitude), $climate,
-        );
+        $this->winter = $class;
+        $this->region = $region ?? Region::guess($latitude, $longitude);
+        $this->climate = $climate;
+        /** @var ArrayObject<int, ThermalYear> $thermal */
+        $thermal = new ArrayObject;
+        $this->thermal = $thermal;
     }
 
     /** How its normal year adds up. */

@@ -19,7 +19,7 @@ final readonly class Station
         public Normals $normals,
         public string $source,
     ) {
-        $this->site = Site::of(
+        $this->site = new Site(
             $latitude, $longitude, $elevationM, $lastFrost, $firstFrost, $lastFrost === null ? WinterClass::Warm : null,
             climate: Climate::measured($normals),
         );

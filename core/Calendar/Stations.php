@@ -66,29 +66,24 @@ final readonly class Stations
     /**
      * A place with a year of its own: measured where somebody has, otherwise carried from the nearest station.
      *
-     * @param  ?WinterClass  $winter  by the coldest month where nobody says
-     *
-     * @throws Fault as `Site::of` does
+     * @throws Fault as `Site` does
      */
-    public function site(
-        float $latitude,
-        float $longitude,
-        int $elevationM,
-        ?MonthDay $lastFrost,
-        ?MonthDay $firstFrost,
-        ?WinterClass $winter = null,
-        ?Region $region = null,
-        ?Normals $measured = null,
-    ): Site {
-        if ($measured === null) {
+    public function site(GivenSite $given): Site
+    {
+        if ($given->measured === null) {
             // As far as its distance from the stations goes.
-            $place = Site::of($latitude, $longitude, $elevationM, null, null, WinterClass::Warm);
-            $climate = Climate::carried($this->nearest($place), $place, $lastFrost);
+            $place = new Site(
+                $given->latitude, $given->longitude, $given->elevationM, null, null, WinterClass::Warm,
+            );
+            $climate = Climate::carried($this->nearest($place), $place, $given->lastFrost);
         } else {
-            $climate = Climate::measured($measured);
+            $climate = Climate::measured($given->measured);
         }
 
-        return Site::of($latitude, $longitude, $elevationM, $lastFrost, $firstFrost, $winter, $region, $climate);
+        return new Site(
+            $given->latitude, $given->longitude, $given->elevationM, $given->lastFrost, $given->firstFrost,
+            $given->winter, $given->region, $climate,
+        );
     }
 
     /**

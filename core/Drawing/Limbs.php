@@ -67,7 +67,7 @@ final readonly class Limbs
             $axis = $this->plant->axes[$id];
             $stays = $left === null ? $axis->nodes() : (($left->axes[$id] ?? null)?->nodes() ?? 0);
             foreach ($this->pieces($axis, $stays) as [$from, $to, $wood, $goes]) {
-                $limbs[] = $this->limb($axis, $place, $pipes[$id], $from, $to, $wood, $goes);
+                $limbs[] = $this->limb($axis, $place, $pipes[$id], [$from, $to], $wood, $goes);
             }
         }
         usort($limbs, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
@@ -113,6 +113,7 @@ final readonly class Limbs
     }
 
     /**
+     * @param  array{int, int}  $nodes  its first, and the one after its last
      * @param  'new'|'last'|'old'|'dead'  $wood
      * @return array{float, Limb} with how far away it is
      */
@@ -120,11 +121,11 @@ final readonly class Limbs
         Axis $axis,
         Place $place,
         int $pipes,
-        int $from,
-        int $to,
+        array $nodes,
         string $wood,
         bool $goes,
     ): array {
+        [$from, $to] = $nodes;
         $line = [$place->node($from - 1)];
         $steps = min(self::POINTS, $to - $from);
         for ($step = 1; $step <= $steps; $step++) {

@@ -58,40 +58,18 @@ final readonly class WarmthChart
     public static function of(SiteYear $season): self
     {
         $year = $season->average();
-        $site = $year->site;
-        $normals = $site->climate->normals;
+        $climate = $year->site->climate;
+        $normals = $climate->normals;
+        $low = self::STEP * floor(min(0.0, $normals->coldest()) / self::STEP);
+        $high = self::STEP * ceil(max(20.0, $normals->warmest() + 1) / self::STEP);
+        $y = static fn (float $degrees): float => round(self::HEIGHT * ($high - $degrees) / ($high - $low), 1);
         $first = $year->day(Anchor::Midwinter);
-        [$low, $high] = [
-            self::STEP * floor(min(0.0, $normals->coldest()) / self::STEP),
-            self::STEP * ceil(max(20.0, $normals->warmest() + 1) / self::STEP),
-        ];
-        $y = static fn (float $degrees): float => round(
-            self::HEIGHT * ($high - $degrees) / ($high - $low), 1,
-        );
-        $points = $grows = $months = [];
+        $points = $grows = $lines = [];
         for ($day = 0; $day <= self::WIDTH; $day += 5) {
             $mean = $normals->onDay($first->plus($day)->dayOfYear());
             $points[] = $day.' '.$y($mean);
             $grows[] = $day.' '.$y(max(self::GROWS, $mean));
         }
-        for ($day = 0; $day < self::WIDTH; $day++) {
-            $on = $first->plus($day);
-            if ($on->dayOfMonth() === 1) {
-                $months[] = ['x' => (float) $day, 'label' => substr($on->inWords(), 2, 3)];
-            }
-        }
-        $marks = [];
-        foreach (self::MARKS as $key => [$anchor, $says]) {
-            if (! self::tells($site, $anchor)) {
-                continue;
-            }
-            $on = $year->day($anchor);
-            $marks[] = [
-                'key' => $key, 'x' => (float) max(0, min(self::WIDTH, $first->daysUntil($on))), 'on' => $on,
-                'says' => $says,
-            ];
-        }
-        $lines = [];
         for ($degrees = (int) $low; $degrees <= $high; $degrees += self::STEP) {
             $lines[$degrees] = $y($degrees);
         }
@@ -99,11 +77,40 @@ final readonly class WarmthChart
         return new self(
             'M'.implode('L', $points),
             sprintf('M0 %sL%sL%d %sZ', $y(self::GROWS), implode('L', $grows), self::WIDTH, $y(self::GROWS)),
-            $lines, $months, $marks,
+            $lines, self::months($first), self::marks($year, $first),
             sprintf(
-                'Its year, %s: %d degrees in the coldest month and %d in the warmest', $site->climate->from,
+                'Its year, %s: %d degrees in the coldest month and %d in the warmest', $climate->from,
                 (int) round($normals->coldest()), (int) round($normals->warmest()),
             ),
         );
+    }
+
+    /** @return list<array{x: float, label: string}> */
+    private static function months(Day $first): array
+    {
+        $months = [];
+        for ($day = 0; $day < self::WIDTH; $day++) {
+            $on = $first->plus($day);
+            if ($on->dayOfMonth() === 1) {
+                $months[] = ['x' => (float) $day, 'label' => substr($on->inWords(), 2, 3)];
+            }
+        }
+
+        return $months;
+    }
+
+    /** @return list<array{key: string, x: float, on: Day, says: string}> */
+    private static function marks(SiteYear $year, Day $first): array
+    {
+        $marks = [];
+        foreach (self::MARKS as $key => [$anchor, $says]) {
+            if (self::tells($year->site, $anchor)) {
+                $on = $year->day($anchor);
+                $x = (float) max(0, min(self::WIDTH, $first->daysUntil($on)));
+                $marks[] = ['key' => $key, 'x' => $x, 'on' => $on, 'says' => $says];
+            }
+        }
+
+        return $marks;
     }
 }

@@ -48,7 +48,7 @@ final readonly class EffortRule
         return new Effort(
             $minutes,
             Reason::commonPractice('Time', $said),
-            Working::of(
+            new Working(
                 'minutes',
                 '(rate x '.
                     self::WEIGHT_OF_RATE.

@@ -17,6 +17,7 @@ use PruningHook\Core\Regrowth\CutTime;
 use PruningHook\Core\Regrowth\Future;
 use PruningHook\Core\Regrowth\TaskCuts;
 use PruningHook\Core\Regrowth\Upbringing;
+use PruningHook\Core\Regrowth\YearlyCut;
 
 /** A plant as it stands before somebody cuts it, the task that is to be done, and the days it could be done on. */
 final readonly class Exercise
@@ -58,8 +59,8 @@ final readonly class Exercise
         $lopped = $case->loppedMm === null ? 0 : self::LOPPED;
         $left = array_fill_keys($case->left < 1 ? [] : range($task->season - $case->left, $last), false);
         $plant = Upbringing::of(
-            $grows->fitting($height), $case->seasons - $lopped, $last - $lopped, "bench $case->key $seed", $task,
-            $time, $left,
+            $grows->fitting($height), $case->seasons - $lopped, $last - $lopped, "bench $case->key $seed",
+            new YearlyCut($task, $time), $left,
         );
         for (; $lopped > 0; $lopped--) {
             $plant = Year::of($plant, [Cut::down((int) $case->loppedMm)])->plant;

@@ -25,13 +25,8 @@ final readonly class Judge
     /** Remarks of one sort that are told; the rest are counted. */
     private const TOLD = 5;
 
-    private function __construct(private Exercise $exercise, private Marking $marking)
+    public function __construct(private Exercise $exercise, private Marking $marking)
     {
-    }
-
-    public static function of(Exercise $exercise, Marking $marking): self
-    {
-        return new self($exercise, $marking);
     }
 
     /** The answer that the judge would give. */

@@ -56,25 +56,6 @@ final readonly class Axis
     ) {
     }
 
-    /** @param  string  $bud  of each of its nodes */
-    public static function shoot(
-        int $id,
-        ?int $parent,
-        int $node,
-        float $azimuthDeg,
-        float $leanDeg,
-        int $order,
-        float $internodeMm,
-        int $season,
-        int $nodes,
-        string $bud = self::LIVE,
-    ): self {
-        return new self(
-            $id, $parent, $node, $azimuthDeg, $leanDeg, $order, $internodeMm, [$season => $nodes],
-            str_repeat($bud, $nodes),
-        );
-    }
-
     public function nodes(): int
     {
         return strlen($this->buds);

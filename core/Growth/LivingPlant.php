@@ -166,7 +166,7 @@ final readonly class LivingPlant
             } else {
                 [$x, $y, $z] = $places[$axis->parent]->node($axis->node);
             }
-            $places[$id] = Place::of(
+            $places[$id] = new Place(
                 $x, $y, $z, $axis->azimuthDeg, $axis->leanDeg, $this->bendOf($axis), $axis->internodeMm,
             );
         }

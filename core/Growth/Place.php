@@ -10,36 +10,43 @@ namespace PruningHook\Core\Growth;
  */
 final readonly class Place
 {
-    /**
-     * @param  float  $lean  in radians, where it sets out
-     * @param  float  $bend  in radians a mm
-     */
-    private function __construct(
+    private float $sin;
+
+    private float $cos;
+
+    /** in radians, where it sets out */
+    private float $lean;
+
+    private float $leanSin;
+
+    private float $leanCos;
+
+    /** in radians a mm */
+    private float $bend;
+
+    /** so many mm from where it sets out it stands upright or hangs straight down, and bends no more */
+    private float $straightFrom;
+
+    /** @param  float  $bendDeg  a metre */
+    public function __construct(
         public float $x,
         public float $y,
         public float $z,
-        private float $sin,
-        private float $cos,
-        private float $lean,
-        private float $bend,
-        private float $internodeMm,
-    ) {
-    }
-
-    /** @param  float  $bendDeg  a metre */
-    public static function of(
-        float $x,
-        float $y,
-        float $z,
         float $azimuthDeg,
         float $leanDeg,
         float $bendDeg,
-        float $internodeMm,
-    ): self {
-        return new self(
-            $x, $y, $z, sin(deg2rad($azimuthDeg)), cos(deg2rad($azimuthDeg)), deg2rad($leanDeg),
-            deg2rad($bendDeg) / 1000, $internodeMm,
-        );
+        private float $internodeMm,
+    ) {
+        $azimuth = deg2rad($azimuthDeg);
+        $this->sin = sin($azimuth);
+        $this->cos = cos($azimuth);
+        $this->lean = deg2rad($leanDeg);
+        $this->leanSin = sin($this->lean);
+        $this->leanCos = cos($this->lean);
+        $this->bend = deg2rad($bendDeg) / 1000;
+        $this->straightFrom = abs($this->bend) < 1e-9
+            ? INF
+            : (($this->bend > 0 ? M_PI : 0.0) - $this->lean) / $this->bend;
     }
 
     /** @return array{float, float, float} of a node, counted from 0; between nodes where it is no whole number */
@@ -63,19 +70,20 @@ final readonly class Place
     /** @return array{float, float, float} */
     public function at(float $mm): array
     {
-        if (abs($this->bend) < 1e-9) {
-            $out = $mm * sin($this->lean);
+        if ($this->straightFrom === INF) {
+            $out = $mm * $this->leanSin;
 
-            return [$this->x + $out * $this->sin, $this->y + $out * $this->cos, $this->z + $mm * cos($this->lean)];
+            return [$this->x + $out * $this->sin, $this->y + $out * $this->cos, $this->z + $mm * $this->leanCos];
         }
-        // Beyond the upright or hanging straight down it bends no more.
-        $bent = min($mm, (($this->bend > 0 ? M_PI : 0.0) - $this->lean) / $this->bend);
+        $bent = $mm < $this->straightFrom ? $mm : $this->straightFrom;
         $angle = $this->lean + $this->bend * $bent;
-        $out = (cos($this->lean) - cos($angle)) / $this->bend;
-        $up = (sin($angle) - sin($this->lean)) / $this->bend;
-        $straight = $mm - $bent;
-        $out += $straight * sin($angle);
-        $up += $straight * cos($angle);
+        [$sin, $cos] = [sin($angle), cos($angle)];
+        $out = ($this->leanCos - $cos) / $this->bend;
+        $up = ($sin - $this->leanSin) / $this->bend;
+        if ($mm > $bent) {
+            $out += ($mm - $bent) * $sin;
+            $up += ($mm - $bent) * $cos;
+        }
 
         return [$this->x + $out * $this->sin, $this->y + $out * $this->cos, $this->z + $up];
     }

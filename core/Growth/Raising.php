@@ -88,18 +88,19 @@ final readonly class Raising
         $isLaid = $onWires || $habit->hangs();
         $stems = $isLaid ? $habit->stems : min($habit->dense ? intdiv($habit->stems, 2) : 3, $habit->stems);
         $faces = $onWires ? 0 : crc32($seed) % 360;
+        $nodes = max(2, intdiv($kind->shootNodes, 4));
         $axes = [];
         for ($id = 0; $id < $stems; $id++) {
             // A hanging head is even all round: one that sets out level beside one that rises first.
             $half = intdiv($id, 2);
             $rank = $habit->hangs() ? ($id % 2 === 0 ? $half : $stems - 1 - $half) : $id;
-            $axes[$id] = Axis::shoot(
+            $axes[$id] = new Axis(
                 $id, null, $habit->base($id),
                 fmod($faces + ($onWires ? ($id % 2 === 0 ? 90 : 270) : 360 * $id / $stems), 360),
                 $isLaid || $habit->dense
                     ? $habit->lean[1] - ($habit->lean[1] - $habit->lean[0]) * $rank / max(1, $stems - 1)
-                    : ($habit->lean[0] + $habit->lean[1]) / 2, 0, $habit->internodeMm, $season,
-                max(2, intdiv($kind->shootNodes, 4)),
+                    : ($habit->lean[0] + $habit->lean[1]) / 2, 0, $habit->internodeMm, [$season => $nodes],
+                str_repeat(Axis::LIVE, $nodes),
             );
         }
 

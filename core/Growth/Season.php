@@ -288,9 +288,9 @@ final readonly class Season
         $way = $habit->wireMm !== null ? ($id % 2 === 0 ? 90 : 270) : $hand * self::SPIRAL * $id;
         $lean = $habit->lean[0] + ($habit->lean[1] - $habit->lean[0]) * $this->plant->chance("lean $id");
 
-        return Axis::shoot(
+        return new Axis(
             $id, null, $habit->base($id), fmod($this->plant->facesDeg + $way + 360_000, 360), $lean, 0,
-            $habit->internodeMm, $this->year, $nodes,
+            $habit->internodeMm, [$this->year => $nodes], str_repeat(Axis::LIVE, $nodes),
         );
     }
 
@@ -307,10 +307,11 @@ final readonly class Season
             $leanDeg, $habit->fork * ($leads ? $this->figures->leader : 1), 180 + $round * (1 - $level),
         );
 
-        return Axis::shoot(
+        return new Axis(
             $id, $parent->id, $node,
             fmod($parent->azimuthDeg + ($this->plant->mirrored ? -1 : 1) * $turn + 720, 360), $lean,
-            $parent->order + ($leads ? 0 : 1), $habit->internodeMm, $this->year, $nodes,
+            $parent->order + ($leads ? 0 : 1), $habit->internodeMm, [$this->year => $nodes],
+            str_repeat(Axis::LIVE, $nodes),
         );
     }
 

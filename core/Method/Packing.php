@@ -107,7 +107,7 @@ final readonly class Packing
 
             return [
                 $litres,
-                Working::of(
+                new Working(
                     'debris', 'two faces and the top x cuttings of a square metre',
                     sprintf('%.1f square metres x %d litres', $face, $each), "$litres litres", 'common practice',
                 ),
@@ -119,7 +119,7 @@ final readonly class Packing
 
         return [
             $litres,
-            Working::of(
+            new Working(
                 'debris',
                 'plants x height x spread x depth x share taken x looseness',
                 sprintf(

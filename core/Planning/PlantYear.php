@@ -38,11 +38,7 @@ final readonly class PlantYear
     ) {
     }
 
-    /**
-     * @param  list<Day>  $visits
-     *
-     * @throws \PruningHook\Core\Fault when the kind is unknown
-     */
+    /** @throws \PruningHook\Core\Fault when the kind is unknown */
     public static function gather(
         PlantBook $book,
         Plant $plant,
@@ -50,7 +46,6 @@ final readonly class PlantYear
         ChosenSchools $practice,
         Day $today,
         Span $span,
-        array $visits,
     ): self {
         $kind = $book->kind($plant->kind);
         [$closed, $bloom, $faults] = self::nature($kind, $years->reaching($span->from, $span->to));
@@ -68,8 +63,21 @@ final readonly class PlantYear
             array_values(
                 array_filter($bloom, static fn (Span $flowers): bool => $span->touches($flowers->from, $flowers->to)),
             ),
-            array_values(array_filter($visits, $span->holds(...))),
+            [],
             $faults,
+        );
+    }
+
+    /**
+     * The same with the days of its visits.
+     *
+     * @param  list<Day>  $visits
+     */
+    public function visitedOn(array $visits): self
+    {
+        return new self(
+            $this->span, $this->today, $this->tasks, $this->closed, $this->bloom,
+            array_values(array_filter($visits, $this->span->holds(...))), $this->faults,
         );
     }
 

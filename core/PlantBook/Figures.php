@@ -57,7 +57,7 @@ final readonly class Figures
     /** A reason that rests on this figure. */
     public function reason(Figure $figure, string $rule, string $because): Reason
     {
-        return Reason::of($rule, $because, $this->given[$figure->value][1]);
+        return new Reason($rule, $because, $this->given[$figure->value][1]);
     }
 
     /**

@@ -14,32 +14,14 @@ use PruningHook\Core\Fault;
 /** Turns a decoded plant book entry into a Kind. The file has passed the schema; this catches what a schema cannot. */
 final readonly class KindReader
 {
-    private function __construct(private Sources $sources, private Recipes $recipes, private Stations $stations)
-    {
-    }
-
     /** @param  Stations  $stations  at which the days of events are told */
-    public static function with(Sources $sources, Recipes $recipes, Stations $stations): self
+    public function __construct(private Sources $sources, private Recipes $recipes, private Stations $stations)
     {
-        return new self($sources, $recipes, $stations);
     }
 
     /** @throws Fault naming the place in the entry */
     public function read(Entry $kind): Kind
     {
-        $tasks = [];
-        foreach ($kind->entries('tasks') as $entry) {
-            $task = $this->task($entry);
-            $tasks[$task->key] = $task;
-        }
-        foreach ($tasks as $task) {
-            if ($task->pair !== null && ! isset($tasks[$task->pair->task])) {
-                throw $kind->fault(
-                    'tasks',
-                    sprintf('%s is paired with "%s", which is no task here', $task->key, $task->pair->task),
-                );
-            }
-        }
         $growth = $kind->entry('growth_mm');
 
         return new Kind(
@@ -57,7 +39,7 @@ final readonly class KindReader
             usualCutMm: $kind->int('usual_cut_mm'),
             cautions: $kind->strings('cautions'),
             closures: array_map($this->closure(...), $kind->entries('closures')),
-            tasks: $tasks,
+            tasks: $this->tasks($kind),
             about: $kind->string('about'),
             family: $kind->string('family', ''),
             vigour: $kind->one('vigour', Vigour::class, Vigour::Medium),
@@ -70,6 +52,26 @@ final readonly class KindReader
             aftercare: $kind->strings('aftercare'),
             forms: $kind->has('forms') ? $kind->strings('forms') : ['free'],
         );
+    }
+
+    /** @return array<string, TaskRule> by key */
+    private function tasks(Entry $kind): array
+    {
+        $tasks = [];
+        foreach ($kind->entries('tasks') as $entry) {
+            $task = $this->task($entry);
+            $tasks[$task->key] = $task;
+        }
+        foreach ($tasks as $task) {
+            if ($task->pair !== null && ! isset($tasks[$task->pair->task])) {
+                throw $kind->fault(
+                    'tasks',
+                    sprintf('%s is paired with "%s", which is no task here', $task->key, $task->pair->task),
+                );
+            }
+        }
+
+        return $tasks;
     }
 
     private function phenology(Entry $kind): Phenology

@@ -23,13 +23,15 @@ final readonly class PlantBook
     private ArrayObject $found;
 
     /**
+     * A book whose kinds are read when they are asked for: one page rarely needs more than a few of them.
+     *
      * @param  array<string, KindNames>  $names  of every kind, by id
-     * @param  array<string, string>  $folded  folded name to id
+     * @param  array<string, string>  $folded  as `folded` makes them
      * @param  array<string, SchoolQuestion>  $questions  by key
      * @param  array<string, string>  $cautions  by key
      * @param  array<string, string>  $putAside  what of the firm's own word cannot be read any more, by kind, and why
      */
-    private function __construct(
+    public function __construct(
         public array $names,
         private array $folded,
         private KindSource $source,
@@ -42,9 +44,9 @@ final readonly class PlantBook
         public States $states,
         public Stations $stations,
         private Naming $naming,
-        public array $putAside,
+        public array $putAside = [],
         /** changes whenever what the book says does */
-        public string $mark,
+        public string $mark = '',
     ) {
         $this->keeping = $figures->keeping($recipes->restoring);
         /** @var ArrayObject<string, Kind> $read */
@@ -56,68 +58,24 @@ final readonly class PlantBook
     }
 
     /**
-     * The whole book at once, each kind held against the others.
+     * Kinds by their id, each held against what the book describes.
      *
      * @param  list<Kind>  $kinds
      * @param  array<string, SchoolQuestion>  $questions  by key
      * @param  array<string, string>  $cautions  by key
+     * @return array<string, Kind>
      *
-     * @throws Fault when two kinds claim one name, or a kind names a question or caution nobody describes
+     * @throws Fault when a kind names a question or caution nobody describes
      */
-    public static function of(
-        array $kinds,
-        array $questions,
-        array $cautions,
-        Sources $sources,
-        Figures $figures,
-        Recipes $recipes,
-        RemovalCaps $caps,
-        States $states,
-        Stations $stations,
-        Naming $naming,
-    ): self {
+    public static function checked(array $kinds, array $questions, array $cautions): array
+    {
         $byId = [];
         foreach ($kinds as $kind) {
             $byId[$kind->id] = $kind;
             self::check($kind, $questions, $cautions);
         }
-        $names = array_map(KindNames::of(...), $byId);
 
-        return self::lazy(
-            $names, self::folded($names), new ReadKinds($byId), $questions, $cautions, $sources, $figures, $recipes,
-            $caps, $states, $stations, $naming,
-        );
-    }
-
-    /**
-     * A book whose kinds are read when they are asked for: one page rarely needs more than a few of them.
-     *
-     * @param  array<string, KindNames>  $names  of every kind, by id
-     * @param  array<string, string>  $folded  as `folded` makes them
-     * @param  array<string, SchoolQuestion>  $questions  by key
-     * @param  array<string, string>  $cautions  by key
-     * @param  array<string, string>  $putAside  by kind
-     */
-    public static function lazy(
-        array $names,
-        array $folded,
-        KindSource $source,
-        array $questions,
-        array $cautions,
-        Sources $sources,
-        Figures $figures,
-        Recipes $recipes,
-        RemovalCaps $caps,
-        States $states,
-        Stations $stations,
-        Naming $naming,
-        array $putAside = [],
-        string $mark = '',
-    ): self {
-        return new self(
-            $names, $folded, $source, $questions, $cautions, $sources, $figures, $recipes, $caps, $states, $stations,
-            $naming, $putAside, $mark,
-        );
+        return $byId;
     }
 
     /**

@@ -15,29 +15,19 @@ use PruningHook\Core\PlantBook\PlantBook;
 /** Facts of one plant that cannot all be true. They are told, never guessed away. */
 final readonly class Contradictions
 {
-    /**
-     * @param  ?Day  $planted
-     * @return array<string, string> what is wrong, by the fact that most likely is, as `prescribe` names it
-     */
-    public static function of(
-        Kind $kind,
-        PlantBook $book,
-        ?string $aim,
-        ?int $floweringHeightMm,
-        ?bool $grafted,
-        State $state = new State,
-        ?Day $planted = null,
-    ): array {
-        $told = self::seen($kind, $book, $state, $planted);
-        if ($aim !== null && isset($kind->notFor[$aim])) {
-            $told['aim'] = $kind->notFor[$aim];
+    /** @return array<string, string> what is wrong, by the fact that most likely is, as `prescribe` names it */
+    public static function of(Kind $kind, PlantBook $book, GivenFacts $given): array
+    {
+        $told = self::seen($kind, $book, $given->state, $given->planted);
+        if ($given->aim !== null && isset($kind->notFor[$given->aim])) {
+            $told['aim'] = $kind->notFor[$given->aim];
         }
-        if ($floweringHeightMm !== null && $kind->wood === FloweringWood::None) {
+        if ($given->floweringHeightMm !== null && $kind->wood === FloweringWood::None) {
             $told['flowering_height_mm'] = sprintf(
                 '%s %s: it has no flowering height', $kind->name, $kind->wood->inWords(),
             );
         }
-        if ($grafted === true && $kind->habit->isSoft()) {
+        if ($given->grafted === true && $kind->habit->isSoft()) {
             $told['grafted'] = sprintf('%s grows on its own roots: nothing of its sort is grafted', $kind->name);
         }
 
@@ -57,37 +47,33 @@ final readonly class Contradictions
             $told += self::soft($kind, $state);
         }
         if (! self::isHeld($kind, $book)) {
-            $lines = [
-                'target_height_mm' => $state->targetHeightMm,
-                'width_mm' => $state->widthMm,
-                'sides' => $state->sides,
-            ];
-            foreach (array_filter($lines, is_int(...)) as $fact => $given) {
-                $told[$fact] = sprintf('%s is held to no line: that is said of hedges and topiary', $kind->name);
-            }
+            $told += array_fill_keys(
+                array_keys(array_filter([
+                    'target_height_mm' => $state->targetHeightMm !== null, 'width_mm' => $state->widthMm !== null,
+                    'sides' => $state->sides !== null,
+                ])),
+                sprintf('%s is held to no line: that is said of hedges and topiary', $kind->name),
+            );
         }
-        foreach (
-            array_filter(
-                [
-                    'bearing' => $state->bearing === null
-                            ? null
-                            : 'does not bear on spurs or tips: that is asked of apples and pears',
-                    'rootstock' => $state->rootstock === null
-                            ? null
-                            : 'is on no stock that matters here: that is asked of apples and pears',
-                    'growth' => $state->growth === null
-                            ? null
-                            : 'is not told by erect or trailing canes: that is asked of blackberries',
-                ],
-                is_string(...),
-            ) as $fact => $says
-        ) {
-            if (! self::asks($kind, $fact)) {
+
+        return array_filter([...$told, ...self::notAsked($kind, $state)], is_string(...));
+    }
+
+    /** @return array<string, string> what is only asked of other fruit, by fact */
+    private static function notAsked(Kind $kind, State $state): array
+    {
+        $told = [];
+        foreach ([
+            'bearing' => [$state->bearing, 'does not bear on spurs or tips: that is asked of apples and pears'],
+            'rootstock' => [$state->rootstock, 'is on no stock that matters here: that is asked of apples and pears'],
+            'growth' => [$state->growth, 'is not told by erect or trailing canes: that is asked of blackberries'],
+        ] as $fact => [$given, $says]) {
+            if ($given !== null && ! self::asks($kind, $fact)) {
                 $told[$fact] = "$kind->name $says";
             }
         }
 
-        return array_filter($told, is_string(...));
+        return $told;
     }
 
     private static function disease(Kind $kind, PlantBook $book, ?string $key): ?string

@@ -271,7 +271,7 @@ final readonly class CutOn
 
     private static function closed(Closure $closure): Reason
     {
-        return Reason::of($closure->name.' until '.$closure->to->inWords(), $closure->because, $closure->source);
+        return new Reason($closure->name.' until '.$closure->to->inWords(), $closure->because, $closure->source);
     }
 
     /**
@@ -307,7 +307,7 @@ final readonly class CutOn
 
     private function said(?OutsideWindow $outside, string $rule, string $when): Consequence
     {
-        $reason = Reason::of(
+        $reason = new Reason(
             $rule,
             rtrim($outside->because ?? 'Outside its window it gains nothing by the cut', '.')." ($when).",
             $outside->source ?? 'common practice',

@@ -56,7 +56,7 @@ final readonly class DayRun
         $said =
             $this->tasks === []
                 ? self::rules($this->reasons)
-                : [...$this->tasks, ...array_diff(self::rules($this->reasons), Prescriber::WHEN)];
+                : [...$this->tasks, ...array_diff(self::rules($this->reasons), TaskCase::WHEN)];
 
         return lcfirst(implode('; ', array_map(lcfirst(...), array_values(array_unique($said)))));
     }

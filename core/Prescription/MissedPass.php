@@ -25,7 +25,7 @@ final readonly class MissedPass
         // Half done leaves half of the extra work.
         $factor = $other?->outcome === Outcome::Partly ? 1 + ($pair->factor - 1) / 2 : $pair->factor;
 
-        return new self($factor, $pair->step, Reason::of('Missed pass', sprintf(
+        return new self($factor, $pair->step, new Reason('Missed pass', sprintf(
             '%s of season %d was %s, so this pass takes about %s times as long',
             lcfirst($name),
             $season,

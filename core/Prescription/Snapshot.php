@@ -93,8 +93,8 @@ final readonly class Snapshot
             $written['minutes'],
             $written['cautions'],
             isset($written['kit']) ? Kit::read($written['kit']) : null,
-            array_map(static fn (array $reason): Reason => Reason::of(...$reason), $written['reasons']),
-            array_map(static fn (array $working): Working => Working::of(...$working), $written['workings'] ?? []),
+            array_map(static fn (array $reason): Reason => new Reason(...$reason), $written['reasons']),
+            array_map(static fn (array $working): Working => new Working(...$working), $written['workings'] ?? []),
         );
     }
 

@@ -107,7 +107,7 @@ final readonly class StateEffects
     public function reasons(): array
     {
         $reasons = array_map(
-            fn (StateNote $note): Reason => Reason::of('State', $this->filled($note->because), $note->source),
+            fn (StateNote $note): Reason => new Reason('State', $this->filled($note->because), $note->source),
             $this->notes,
         );
         if ($this->leftOut >= 2) {

@@ -124,7 +124,7 @@ final readonly class Task
     {
         return array_values(array_filter(
             $this->reasons,
-            static fn (Reason $reason): bool => in_array($reason->rule, Prescriber::WHEN, true),
+            static fn (Reason $reason): bool => in_array($reason->rule, TaskCase::WHEN, true),
         ));
     }
 

@@ -22,17 +22,12 @@ final readonly class Courses
     /** Per cent of the live wood from which a cut to a height is a hard one itself. Common practice. */
     private const HARD = 60;
 
-    private function __construct(
+    public function __construct(
         private LivingPlant $plant,
         private Kind $kind,
         private Figures $figures,
         private CutTime $time,
     ) {
-    }
-
-    public static function of(LivingPlant $plant, Kind $kind, Figures $figures, CutTime $time): self
-    {
-        return new self($plant, $kind, $figures, $time);
     }
 
     /**

@@ -13,7 +13,6 @@ use PruningHook\Core\Growth\LivingPlant;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Plant;
 use PruningHook\Core\PlantBook\Kind;
-use PruningHook\Core\Prescription\Task;
 
 /**
  * A plant of the record as a living plant: raised for as long as it has stood, cut in the seasons it was cut in, its
@@ -35,7 +34,6 @@ final readonly class Likeness
     /**
      * As it stands at the end of the winter before a season.
      *
-     * @param  ?Task  $task  that is done each year; null where none is
      * @param  list<Seen>  $surveyed  its stems, where somebody surveyed them
      */
     public static function of(
@@ -43,8 +41,7 @@ final readonly class Likeness
         Kind $kind,
         GrowthKind $grows,
         int $season,
-        ?Task $task,
-        CutTime $time,
+        YearlyCut $cut,
         array $surveyed = [],
     ): self {
         $height = $plant->heightMm ?? $grows->usualMm($kind);
@@ -53,13 +50,13 @@ final readonly class Likeness
         $living = Upbringing::of(
             $grows, max(1, min(self::MOST, $seasons)), $season - 1, "plant $plant->ref",
             // One that is neglected or lopped was not cut as it should be.
-            $plant->state->upkeep === null ? $task : null, $time, self::cutIn($plant, $season),
+            $plant->state->upkeep === null ? $cut : new YearlyCut(time: $cut->time), self::cutIn($plant, $season),
         );
         $living = $surveyed === [] ? self::counted($living, $plant) : FittedSurvey::of($living, $surveyed);
 
         // Where its stems were surveyed they say how tall it is, and where it is cut to a height each year its growth
         // does, unless somebody measured that as well.
-        $isTold = $surveyed !== [] || $task?->amount(Effect::CutHeight) !== null;
+        $isTold = $surveyed !== [] || $cut->task?->amount(Effect::CutHeight) !== null;
         $living = $plant->heightMm === null && $isTold ? $living : $living->scaledTo(max(100, $height));
 
         return new self(

@@ -7,7 +7,6 @@ namespace PruningHook\Core\Regrowth;
 use PruningHook\Core\Growth\GrowthKind;
 use PruningHook\Core\Growth\LivingPlant;
 use PruningHook\Core\Growth\Raising;
-use PruningHook\Core\Prescription\Task;
 
 /** A plant as it stands after years in good hands: raised, and cut as it is cut now from its third season on. */
 final readonly class Upbringing
@@ -18,7 +17,6 @@ final readonly class Upbringing
     /**
      * @param  int  $seasons  it has stood
      * @param  int  $last  the season it has grown last
-     * @param  ?Task  $task  done each year; null where it was left alone
      * @param  array<int, bool>  $cutIn  whether it was done, in the seasons of which somebody knows
      */
     public static function of(
@@ -26,15 +24,14 @@ final readonly class Upbringing
         int $seasons,
         int $last,
         string $seed,
-        ?Task $task,
-        CutTime $time,
+        YearlyCut $cut,
         array $cutIn = [],
     ): LivingPlant {
-        $free = $task === null ? $seasons : min($seasons, self::FREE);
+        $free = $cut->task === null ? $seasons : min($seasons, self::FREE);
         $plant = Raising::of($kind, $free, $last - $seasons + $free, $seed);
         for ($season = $free; $season < $seasons; $season++) {
             $wasCut = $cutIn[$plant->season + 1] ?? true;
-            $plant = Future::seasonOn($plant, $wasCut ? $task : null, $time);
+            $plant = Future::seasonOn($plant, $wasCut ? $cut->task : null, $cut->time);
         }
 
         return $plant;

@@ -13,7 +13,6 @@ use PruningHook\Core\PlantBook\Figure;
 use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\PlantBook\Habit;
 use PruningHook\Core\PlantBook\Kind;
-use PruningHook\Core\PlantBook\Recipe;
 use PruningHook\Core\PlantBook\TaskRule;
 
 /**
@@ -38,7 +37,7 @@ final readonly class Cautions
     }
 
     /**
-     * @param  ?HandsOff  $handsOff  where the crew leaves it to others: nobody is told how to stand on a ladder
+     * @param  bool  $needsLadder  where what is out of reach is cut by the crew
      * @return list<string> sentences, the gravest first
      *
      * @throws Fault when a hazard has no words
@@ -49,18 +48,13 @@ final readonly class Cautions
         TaskRule $task,
         Window $window,
         SiteYear $year,
-        Recipe $recipe,
-        ?HandsOff $handsOff = null,
+        bool $needsLadder,
     ): array {
         $keys = $plant->hazards;
         if (! in_array($kind->habit, self::NO_NESTS, true) && $this->nesting($window, $year)) {
             $keys[] = 'nests';
         }
-        if (
-            $handsOff === null
-            && ! $recipe->low
-            && ($plant->heightMm ?? $kind->typicalHeightMm) > $this->figures->number(Figure::Reach)
-        ) {
+        if ($needsLadder && ($plant->heightMm ?? $kind->typicalHeightMm) > $this->figures->number(Figure::Reach)) {
             $keys[] = 'ladder';
         }
         if ($plant->state->boundary) {

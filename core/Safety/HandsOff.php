@@ -40,63 +40,75 @@ final readonly class HandsOff
     public static function of(Plant $plant, Kind $kind, Recipe $recipe, Figures $figures, ?int $yearInGround): ?self
     {
         if (in_array(self::LINE, $plant->hazards, true)) {
-            return new self(
-                'stands within reach of a power line',
-                [
-                    'Leave it alone: a power line is near, and nobody works within its reach.',
-                    'Ask the utility or a qualified line-clearance arborist for: {task}.',
-                ],
-                $figures->reason(
-                    Figure::HandsOffTree, 'Hands off', 'a power line is near: nobody works within its reach',
-                ),
-            );
+            return self::nearLine($figures);
         }
         if ($plant->state->protected) {
-            return new self(
-                'is protected',
-                [
-                    'Leave it until consent is there in writing: it is protected.',
-                    'The office asks the local authority for: {task}. Say on the plant when consent is given.',
-                ],
-                Reason::commonPractice(
-                    'Hands off',
-                    'it is protected: no cut before the local authority has consented in writing',
-                ),
-            );
+            return self::untilConsent();
         }
         if ($recipe->fromGround) {
             return null;
         }
         $young = $yearInGround !== null && $yearInGround <= $figures->number(Figure::YoungTree);
         $height = $plant->heightMm ?? ($young ? 0 : $kind->typicalHeightMm);
-        $tall = $figures->number(Figure::HandsOffTree);
-        if ($kind->habit === Habit::Tree && $height > $tall) {
-            $as = $plant->heightMm === null ? 'grows taller than' : 'is taller than';
-
-            return new self(
-                $why = sprintf(
-                    '%s %s m%s', $as, $tall / 1000, $plant->heightMm === null ? ' as a rule: measure it' : '',
-                ),
-                self::arborist($why),
-                $figures->reason(
-                    Figure::HandsOffTree, 'Hands off',
-                    sprintf('it %s %s m: work in it is an arborist\'s', $as, $tall / 1000),
-                ),
-            );
+        if ($kind->habit === Habit::Tree && $height > $figures->number(Figure::HandsOffTree)) {
+            return self::tooTall($figures, $plant->heightMm !== null);
         }
         $thick = $figures->number(Figure::HandsOffWood);
-        if (! $recipe->shears && $figures->cuts($recipe, $kind, $height, $plant->state->trunkMm) > $thick) {
-            return new self(
-                $why = sprintf('has wood thicker than %d mm', $thick),
-                self::arborist($why),
-                $figures->reason(
-                    Figure::HandsOffWood, 'Hands off',
-                    sprintf('its oldest wood is thicker than %d mm: that is an arborist\'s', $thick),
-                ),
-            );
-        }
 
-        return null;
+        return ! $recipe->shears && $figures->cuts($recipe, $kind, $height, $plant->state->trunkMm) > $thick
+            ? self::tooThick($figures, $thick)
+            : null;
+    }
+
+    private static function nearLine(Figures $figures): self
+    {
+        return new self(
+            'stands within reach of a power line',
+            [
+                'Leave it alone: a power line is near, and nobody works within its reach.',
+                'Ask the utility or a qualified line-clearance arborist for: {task}.',
+            ],
+            $figures->reason(
+                Figure::HandsOffTree, 'Hands off', 'a power line is near: nobody works within its reach',
+            ),
+        );
+    }
+
+    private static function untilConsent(): self
+    {
+        return new self(
+            'is protected',
+            [
+                'Leave it until consent is there in writing: it is protected.',
+                'The office asks the local authority for: {task}. Say on the plant when consent is given.',
+            ],
+            Reason::commonPractice(
+                'Hands off', 'it is protected: no cut before the local authority has consented in writing',
+            ),
+        );
+    }
+
+    private static function tooTall(Figures $figures, bool $isMeasured): self
+    {
+        $tall = $figures->number(Figure::HandsOffTree) / 1000;
+        $as = $isMeasured ? 'is taller than' : 'grows taller than';
+
+        return new self(
+            $why = "$as $tall m".($isMeasured ? '' : ' as a rule: measure it'),
+            self::arborist($why),
+            $figures->reason(Figure::HandsOffTree, 'Hands off', "it $as $tall m: work in it is an arborist's"),
+        );
+    }
+
+    private static function tooThick(Figures $figures, int $mm): self
+    {
+        return new self(
+            $why = "has wood thicker than $mm mm",
+            self::arborist($why),
+            $figures->reason(
+                Figure::HandsOffWood, 'Hands off', "its oldest wood is thicker than $mm mm: that is an arborist's",
+            ),
+        );
     }
 
     public function reason(): Reason

@@ -18,7 +18,7 @@ final readonly class Choice
 
     public function reason(): Reason
     {
-        return Reason::of(
+        return new Reason(
             'School: '.$this->question->name,
             sprintf('%s, %s', $this->question->options[$this->option], $this->level->inWords()),
             $this->question->source,

@@ -15,42 +15,28 @@ final readonly class Stem
     /** Stems taper to this share of their base at the tip. Common practice. */
     private const TIP = 0.25;
 
-    /**
-     * @param  list<StemFault>  $faults
-     * @param  list<Shoot>  $shoots  at its knuckle, where its top was lopped
-     */
-    private function __construct(
-        public string $ref,
-        public float $azimuthDeg,
-        public float $leanDeg,
-        public int $lengthMm,
-        public int $baseMm,
-        public ?int $ageYears,
-        public array $faults,
-        public array $shoots,
-        /** the side of the crown it leaves from, where that is not the side it goes to */
-        private ?float $fromAzimuthDeg,
-    ) {
-    }
+    /** from 0 to 360 */
+    public float $azimuthDeg;
 
     /**
      * @param  ?int  $ageYears  1 for this year's, 2 for last year's; null where nobody can tell
      * @param  list<StemFault>  $faults
-     * @param  list<Shoot>  $shoots
+     * @param  list<Shoot>  $shoots  at its knuckle, where its top was lopped
+     * @param  ?float  $fromAzimuthDeg  the side of the crown it leaves from, where that is not the side it goes to
      *
      * @throws Fault when a measure cannot be, with what was probably meant
      */
-    public static function of(
-        string $ref,
+    public function __construct(
+        public string $ref,
         float $azimuthDeg,
-        float $leanDeg,
-        int $lengthMm,
-        int $baseMm,
-        ?int $ageYears = null,
-        array $faults = [],
-        array $shoots = [],
-        ?float $fromAzimuthDeg = null,
-    ): self {
+        public float $leanDeg,
+        public int $lengthMm,
+        public int $baseMm,
+        public ?int $ageYears = null,
+        public array $faults = [],
+        public array $shoots = [],
+        private ?float $fromAzimuthDeg = null,
+    ) {
         if ($leanDeg < 0 || $leanDeg > 90) {
             throw new Fault(sprintf('a stem leans between 0 degrees (upright) and 90 (flat), not %s', $leanDeg));
         }
@@ -70,11 +56,7 @@ final readonly class Stem
         if ($ageYears !== null && ($ageYears < 0 || $ageYears > 300)) {
             throw new Fault(sprintf('a stem is not %d years old', $ageYears));
         }
-
-        return new self(
-            $ref, fmod(fmod($azimuthDeg, 360) + 360, 360), $leanDeg, $lengthMm, $baseMm, $ageYears, $faults, $shoots,
-            $fromAzimuthDeg,
-        );
+        $this->azimuthDeg = fmod(fmod($azimuthDeg, 360) + 360, 360);
     }
 
     /** The same some years older, or younger: never younger than this year's. */

@@ -13,7 +13,8 @@ final readonly class StemAim
     /** A third is no whole number of per cent: so much over the budget is not over. */
     public const A_HAIR = 0.5;
 
-    private function __construct(
+    /** @throws Fault when the numbers contradict each other */
+    public function __construct(
         public StemPlan $plan,
         /** fewest, wanted and most stems to stand; null where the plan has no number */
         public ?int $keepMin,
@@ -33,34 +34,12 @@ final readonly class StemAim
         /** thinner than this share of the usual stem, in per cent, is weak */
         public int $thinPercent,
     ) {
-    }
-
-    /** @throws Fault when the numbers contradict each other */
-    public static function of(
-        StemPlan $plan,
-        ?int $keepMin,
-        ?int $keep,
-        ?int $keepMax,
-        int $budgetPercent,
-        string $source,
-        bool $grafted,
-        int $youngYears,
-        int $pencilMm,
-        string $school,
-        int $uprightDeg,
-        int $thinPercent,
-    ): self {
         if ($keep !== null && $keep < 1) {
             throw new Fault('at least one stem must be kept, or there is no plant');
         }
         if ($budgetPercent < 0 || $budgetPercent > 100) {
             throw new Fault(sprintf('a budget lies between 0 and 100 per cent, not at %d', $budgetPercent));
         }
-
-        return new self(
-            $plan, $keepMin, $keep, $keepMax, $budgetPercent, $source, $grafted, $youngYears, $pencilMm, $school,
-            $uprightDeg, $thinPercent,
-        );
     }
 
     /**
@@ -92,7 +71,7 @@ final readonly class StemAim
      */
     public static function fromArray(array $kept): self
     {
-        return self::of(
+        return new self(
             StemPlan::from($kept['plan']), $kept['keep_min'], $kept['keep'], $kept['keep_max'], $kept['budget'],
             $kept['source'], $kept['grafted'], $kept['young'], $kept['pencil'], $kept['school'],
             $kept['upright'] ?? 8, $kept['thin'] ?? 60,

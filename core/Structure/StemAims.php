@@ -61,7 +61,7 @@ final readonly class StemAims
         [$plan, $method, $number, $school] = $this->plan($kind, $plant, $aim);
         [$cap, $source] = $this->book->caps->for($kind, $method);
 
-        return StemAim::of(
+        return new StemAim(
             $plan,
             $keep === null ? $number?->min : min($keep, $number->min ?? $keep),
             $keep ?? $number?->target,

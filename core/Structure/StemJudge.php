@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace PruningHook\Core\Structure;
 
+use Closure;
 use PruningHook\Core\Structure\Rules\Damaged;
 use PruningHook\Core\Structure\Rules\Dead;
 use PruningHook\Core\Structure\Rules\Diseased;
@@ -53,50 +54,11 @@ final readonly class StemJudge
     public function judge(Survey $survey, StemAim $aim, array $also = []): Judgement
     {
         $all = $this->clearance->rubs($survey->stems);
-        $sound = array_sum(
-            array_map(
-                static fn (Stem $stem): float => $aim->isCleaning($stem) ? 0.0 : $stem->section(),
-                $survey->stems,
-            ),
-        );
-        $share = static fn (Stem $stem): float => $sound > 0 && ! $aim->isCleaning($stem)
-            ? 100 * $stem->section() / $sound
-            : 0.0;
-        $gone = array_sum(
-            array_map(
-                $share,
-                array_filter($survey->stems, static fn (Stem $stem): bool => in_array($stem->ref, $survey->cut, true)),
-            ),
-        );
-        $tally = Tally::of($survey, $aim, $gone);
-        $after = $survey;
-        $cuts = [];
-        $blocked = [];
-        $from = 0;
-        while (true) {
-            $next = $this->next($after, $aim, $all, $tally, $share, $blocked, $from);
-            if ($next === null) {
-                if ($from === 0) {
-                    break;
-                }
-                // Once more from the first rule on: it must have nothing to say either.
-                $from = 0;
-
-                continue;
-            }
-            [$index, $rule, $candidate] = $next;
-            // A cut makes no stem dead or crossed: the rules before it have had their say, but for those that look
-            // again.
-            $from = min($index, $this->again);
-            $free = $aim->isCleaning($candidate->stem);
-            $cuts[] = new StemCut(
-                count($cuts) + 1, $candidate->stem, $rule, $candidate->because, $candidate->cut, $free,
-                $share($candidate->stem),
-            );
-            $tally = $tally->without($candidate->stem, $aim, $share($candidate->stem));
-            $after = $after->without($candidate->stem->ref);
-        }
-
+        $share = self::shares($survey, $aim);
+        $gone = array_sum(array_map($share, array_filter(
+            $survey->stems, static fn (Stem $stem): bool => in_array($stem->ref, $survey->cut, true),
+        )));
+        [$cuts, $after, $tally, $blocked] = $this->taken($survey, $aim, $all, Tally::of($survey, $aim, $gone), $share);
         $open = Openness::of($survey->standing());
 
         return new Judgement(
@@ -111,12 +73,62 @@ final readonly class StemJudge
         );
     }
 
+    /** @return Closure(Stem): float per cent of the sound wood that a stem is, by cross-section */
+    private static function shares(Survey $survey, StemAim $aim): Closure
+    {
+        $section = static fn (Stem $stem): float => $aim->isCleaning($stem) ? 0.0 : $stem->section();
+        $sound = array_sum(array_map($section, $survey->stems));
+
+        return static fn (Stem $stem): float => $sound > 0 ? 100 * $section($stem) / $sound : 0.0;
+    }
+
+    /**
+     * Takes one stem after another, each by the first rule that speaks, until none may be taken.
+     *
+     * @param  list<Rub>  $rubs  of all stems
+     * @param  Closure(Stem): float  $share
+     * @return array{list<StemCut>, Survey, Tally, array<string, string>} the cuts in order, what stands after them,
+     *     what went, and why stems that a rule would take may not go
+     */
+    private function taken(
+        Survey $survey,
+        StemAim $aim,
+        array $rubs,
+        Tally $tally,
+        Closure $share,
+    ): array {
+        $cuts = [];
+        $from = 0;
+        while (true) {
+            [$next, $blocked] = $this->next($survey, $aim, $rubs, $tally, $share, $from);
+            if ($next === null && $from === 0) {
+                return [$cuts, $survey, $tally, $blocked];
+            }
+            if ($next === null) {
+                // Once more from the first rule on: it must have nothing to say either.
+                $from = 0;
+
+                continue;
+            }
+            [$index, $rule, $candidate] = $next;
+            // A cut makes no stem dead or crossed: the rules before it have had their say, but for those that look
+            // again.
+            $from = min($index, $this->again);
+            $cuts[] = new StemCut(
+                count($cuts) + 1, $candidate->stem, $rule, $candidate->because, $candidate->cut,
+                $aim->isCleaning($candidate->stem), $share($candidate->stem),
+            );
+            $tally = $tally->without($candidate->stem, $aim, $share($candidate->stem));
+            $survey = $survey->without($candidate->stem->ref);
+        }
+    }
+
     /**
      * @param  list<Rub>  $rubs  of all stems
      * @param  callable(Stem): float  $share
-     * @param  array<string, string>  $blocked  written to: stems a rule would take and may not, and why
      * @param  int  $from  the first rule to ask
-     * @return ?array{int, string, Candidate} the place of the rule, its name, and what it takes
+     * @return array{?array{int, string, Candidate}, array<string, string>} the place of the rule, its name, and what it
+     *     takes; and stems that a rule would take and may not, and why
      */
     private function next(
         Survey $survey,
@@ -124,9 +136,8 @@ final readonly class StemJudge
         array $rubs,
         Tally $tally,
         callable $share,
-        array &$blocked,
         int $from,
-    ): ?array {
+    ): array {
         $blocked = [];
         $standing = self::among($rubs, $survey);
         $clean = false;
@@ -136,17 +147,16 @@ final readonly class StemJudge
                 // It may go over the budget, and is told where it does.
                 foreach ($survey->standing() as $stem) {
                     if (($survey->word[$stem->ref] ?? null) === Survey::REMOVE && self::leavesAPlant($tally, $stem)) {
-                        return [
-                            $index, "The lead's word",
-                            new Candidate($stem, 'the lead takes it out', 'out at the base'),
-                        ];
+                        $out = new Candidate($stem, 'the lead takes it out', 'out at the base');
+
+                        return [[$index, "The lead's word", $out], $blocked];
                     }
                 }
             }
             foreach ($rule->candidates($survey, $aim, $standing) as $candidate) {
-                $why = $this->refusal($survey, $aim, $candidate->stem, $rule, $tally, $share);
+                $why = $this->refusal($survey, $aim, $candidate, $tally, $share);
                 if ($why === null) {
-                    return [$index, $rule->name(), $candidate];
+                    return [[$index, $rule->name(), $candidate], $blocked];
                 }
                 if ($why !== '') {
                     $blocked[$candidate->stem->ref] ??= sprintf(
@@ -154,7 +164,7 @@ final readonly class StemJudge
                     );
                 }
                 if (
-                    $rule instanceof Oldest
+                    $candidate->byAge
                     && $aim->plan->renews()
                     && $aim->plan !== StemPlan::Canes
                     && ! $survey->isKept($candidate->stem)
@@ -165,7 +175,7 @@ final readonly class StemJudge
             }
         }
 
-        return null;
+        return [null, $blocked];
     }
 
     /**
@@ -176,12 +186,11 @@ final readonly class StemJudge
     private function refusal(
         Survey $survey,
         StemAim $aim,
-        Stem $stem,
-        StemRule $rule,
+        Candidate $candidate,
         Tally $tally,
         callable $share,
     ): ?string {
-        $byAge = $rule instanceof Oldest;
+        [$stem, $byAge] = [$candidate->stem, $candidate->byAge];
         if ($survey->isKept($stem)) {
             return self::LED;
         }
@@ -191,7 +200,7 @@ final readonly class StemJudge
         if (! self::leavesAPlant($tally, $stem)) {
             return 'it is the last live stem: think of replacing the plant';
         }
-        if ($aim->isCleaning($stem) || ($rule instanceof Traced && $stem->has(StemFault::Reverted))) {
+        if ($aim->isCleaning($stem) || $candidate->free) {
             return null;
         }
         if ($byAge && $aim->keep !== null && $tally->sound <= $aim->keep) {

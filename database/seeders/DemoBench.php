@@ -29,7 +29,7 @@ final readonly class DemoBench
     {
         foreach (self::DONE as $case => $made) {
             $practised = $this->exercises->of($case, 1, Today::day());
-            $right = Judge::of($practised->exercise, $this->exercises->cases()->marking)->answer();
+            $right = (new Judge($practised->exercise, $this->exercises->cases()->marking))->answer();
             $this->handIn->marked(
                 $hand, $practised, CutCode::of(array_slice($right->cuts, 0, $made)),
                 $right->day ?? $practised->exercise->days[0],

@@ -216,7 +216,7 @@ final readonly class DemoWork
     /** @param  list<array{plant: Plant, due: DueTask}>  $items */
     private function visit(Garden $garden, Day $on, array $items, User $by): Visit
     {
-        $choices = array_map(static fn (array $item): TaskChoice => TaskChoice::of(
+        $choices = array_map(static fn (array $item): TaskChoice => new TaskChoice(
             $item['plant']->id, $item['due']->task->key, $item['due']->task->season,
         ), $items);
 

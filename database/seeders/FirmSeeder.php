@@ -10,6 +10,7 @@ use App\Ground\Support\Today;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\GivenSite;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\WinterClass;
@@ -228,9 +229,9 @@ final class FirmSeeder
         $this->version('garden', $garden, self::FIRST[$index % 24], $today->minus(365 * $this->years));
         $this->letters($garden, $index, $today);
         $years = SiteYears::of(
-            $this->book->stations->site(
+            $this->book->stations->site(new GivenSite(
                 $latitude, $longitude, $height, MonthDay::of($last), MonthDay::of($first), $winter,
-            ),
+            )),
         );
         if ($index % 5 === 0) {
             $season = $years->holding($today)->season;

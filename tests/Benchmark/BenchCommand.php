@@ -9,6 +9,7 @@ use App\Knowledge\PlantBookFiles;
 use Closure;
 use Illuminate\Console\Command;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\GivenSite;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\SeasonSeen;
 use PruningHook\Core\Calendar\Shift;
@@ -150,10 +151,10 @@ final class BenchCommand extends Command
         );
 
         return SiteYears::of(
-            $stations->site(
+            $stations->site(new GivenSite(
                 50 + $garden / 100, -2, $garden, MonthDay::parse(sprintf('04-%02d', 1 + $garden % 30)),
                 MonthDay::parse(sprintf('10-%02d', 1 + $garden % 30)), WinterClass::Cool,
-            ),
+            )),
             [2026 => $seen($garden % 15 - 7), 2027 => $seen($garden % 11 - 5)],
         );
     }
@@ -250,7 +251,7 @@ final class BenchCommand extends Command
         for ($index = 0; $index < self::STEMS; $index++) {
             $base = mt_rand(5, 40);
             $faults = mt_rand(0, 4) === 0 ? [StemFault::cases()[mt_rand(0, count(StemFault::cases()) - 1)]] : [];
-            $stems[] = Stem::of(
+            $stems[] = new Stem(
                 "s$index", mt_rand(0, 359), mt_rand(0, 60), mt_rand(10, 60) * $base, $base,
                 mt_rand(0, 5) === 0 ? null : mt_rand(1, 12), $faults,
             );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Benchmark;
 
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\GivenSite;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\SiteYear;
 use PruningHook\Core\Calendar\Span;
@@ -44,11 +45,11 @@ final readonly class SeasonBench
                 "g$garden", new Place(51.2 + $north, -1.1 + $east), $chance->getInt(10, 25),
                 $chance->getInt(0, 3) === 0 ? [$chance->getInt(1, 5)] : [],
             );
-            $year = SiteYear::of($book->stations->site(
+            $year = SiteYear::of($book->stations->site(new GivenSite(
                 51.2 + $north, -1.1 + $east, $chance->getInt(20, 200),
                 MonthDay::parse(sprintf('04-%02d', $chance->getInt(5, 25))),
                 MonthDay::parse(sprintf('10-%02d', $chance->getInt(10, 30))), WinterClass::Cool,
-            ), self::YEAR);
+            )), self::YEAR);
             for ($plant = 0; $plant < self::PLANTS; $plant++) {
                 $kind = $kinds[$chance->getInt(0, count($kinds) - 1)];
                 $count = $chance->getInt(0, 3) === 0 ? $chance->getInt(2, 5) : 1;

@@ -117,7 +117,7 @@ abstract class FeatureTestCase extends TestCase
 
         return $this->planned(
             $this->garden->fresh(['plants.workLogs']) ?? $this->garden, Day::parse($on),
-            TaskChoice::of($this->wisteria->id, $task, 2027),
+            new TaskChoice($this->wisteria->id, $task, 2027),
         );
     }
 

@@ -199,7 +199,7 @@ final class TenYearsTest extends FeatureTestCase
             $core = $this->app->make(CorePlants::class)->plant(
                 $plant->fresh(['garden', 'workLogs', 'bloomNotes']) ?? $plant, Today::day());
             $row = $this->planned(
-                $plant->garden->fresh() ?? $plant->garden, $on, TaskChoice::of($plant->id, $task->key, $task->season),
+                $plant->garden->fresh() ?? $plant->garden, $on, new TaskChoice($plant->id, $task->key, $task->season),
             )->tasks()->firstOrFail();
             $now = $row->prescribed;
             if ($told['tasks'] === 0) {

@@ -95,7 +95,7 @@ final class StructureTest extends TestCase
     public function test_a_tip_stands_where_trigonometry_puts_it(): void
     {
         // 1000 mm long, leaning 30 degrees to the east: 500 mm out, 866 mm up.
-        $tip = Stem::of('e', 90, 30, 1000, 20)->tip(0);
+        $tip = (new Stem('e', 90, 30, 1000, 20))->tip(0);
         self::assertEqualsWithDelta(500, $tip->x, 0.1);
         self::assertEqualsWithDelta(0, $tip->y, 0.1);
         self::assertEqualsWithDelta(866.03, $tip->z, 0.1);
@@ -103,11 +103,11 @@ final class StructureTest extends TestCase
 
     public function test_a_bowl_is_open_and_a_thicket_is_not(): void
     {
-        $ring = array_map(static fn (int $way): Stem => Stem::of("s$way", $way, 40, 1000, 15), range(0, 300, 60));
+        $ring = array_map(static fn (int $way): Stem => new Stem("s$way", $way, 40, 1000, 15), range(0, 300, 60));
         self::assertGreaterThan(80, Openness::of($ring));
         $upright = [
             ...$ring,
-            ...array_map(static fn (int $way): Stem => Stem::of("u$way", $way, 4, 1000, 15), range(0, 315, 45)),
+            ...array_map(static fn (int $way): Stem => new Stem("u$way", $way, 4, 1000, 15), range(0, 315, 45)),
         ];
         self::assertLessThan(Openness::of($ring), Openness::of($upright));
     }
@@ -124,6 +124,6 @@ final class StructureTest extends TestCase
     /** @param  list<StemFault>  $faults */
     private static function stem(string $ref, int $base, array $faults = []): Stem
     {
-        return Stem::of($ref, ['a' => 0, 'b' => 120, 'c' => 240][$ref], 40, 900, $base, 3, $faults);
+        return new Stem($ref, ['a' => 0, 'b' => 120, 'c' => 240][$ref], 40, 900, $base, 3, $faults);
     }
 }

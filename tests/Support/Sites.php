@@ -48,7 +48,7 @@ final class Sites
     /** A coast without frost. */
     public static function frostless(): Site
     {
-        return Site::of(33.0, -117.0, 20, null, null, WinterClass::Warm, climate: self::climate('San Diego'));
+        return new Site(33.0, -117.0, 20, null, null, WinterClass::Warm, climate: self::climate('San Diego'));
     }
 
     /** @return list<Site> */
@@ -71,7 +71,7 @@ final class Sites
     ): Site {
         $normals = self::normals($like);
 
-        return Site::of(
+        return new Site(
             $latitude, -1.2, 90, MonthDay::parse($last), MonthDay::parse($first), $winter, $region,
             Climate::measured($normals->hemisphere() === Hemisphere::at($latitude) ? $normals : $normals->mirrored()),
         );

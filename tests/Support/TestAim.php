@@ -21,6 +21,6 @@ final class TestAim
         string $source,
         bool $grafted = false,
     ): StemAim {
-        return StemAim::of($plan, $keepMin, $keep, $keepMax, $budgetPercent, $source, $grafted, 2, 7, '', 8, 60);
+        return new StemAim($plan, $keepMin, $keep, $keepMax, $budgetPercent, $source, $grafted, 2, 7, '', 8, 60);
     }
 }

@@ -82,9 +82,9 @@ final class PrescribeCommand extends Command
                 return $task->toArray();
             }
             $likeness = $likenesses->of(new Row, $plant, $year, $task);
-            $courses = Courses::of(
+            $courses = (new Courses(
                 $likeness->living, $book->kind($plant->kind), $book->figures, $likenesses->time($plant, $year, $task),
-            )->for($task);
+            ))->for($task);
 
             return [
                 ...$task->toArray(),

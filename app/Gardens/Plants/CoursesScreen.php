@@ -35,7 +35,7 @@ final readonly class CoursesScreen
             ->prescribe($core, $year, $this->bridge->practice($plant->garden))->tasks);
         $task = array_column($tasks, null, 'key')[$taskKey] ?? $tasks[0] ?? null;
         $likeness = $this->likenesses->of($plant, $core, $year, $task);
-        $courses = Courses::of(
+        $courses = new Courses(
             $likeness->living, $kind, $this->book->figures, $this->likenesses->time($core, $year, $task),
         );
         $judged = fn (Plant $row): ?array => $this->judged->axes($row, $year->season, $likeness->living);

@@ -16,6 +16,7 @@ use PruningHook\Core\Plant\Taken;
 use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Regrowth\CutTime;
 use PruningHook\Core\Regrowth\Future;
+use PruningHook\Core\Regrowth\Likeness;
 use PruningHook\Core\Regrowth\Stage;
 
 /** Pictures of a plant: for a task, and of a season of its record. */
@@ -26,8 +27,7 @@ final readonly class Drawings
     }
 
     /**
-     * A plant for a task. What else is logged of the season is cut off first, the task itself only where it is to be
-     * shown as it stands now: then nothing more goes.
+     * A plant for a task. What else is logged of the season is cut off first.
      *
      * @param  CorePlant  $before  as it was before any of the season's work
      * @param  CorePlant  $core  as it is now
@@ -40,11 +40,47 @@ final readonly class Drawings
         SiteYear $year,
         Task $task,
         array $tasks,
-        bool $isNow = false,
+    ): Drawn {
+        $yearly = Likenesses::yearly($task, $tasks);
+        $done = array_filter(self::done($core, $tasks), static fn (Task $each): bool => $each !== $task);
+
+        return $this->drawn($this->likenesses->of($row, $before, $year, $yearly), $done, $row, $core, $year, [
+            $task, $yearly,
+        ]);
+    }
+
+    /**
+     * The same as it stands now: where the task is done nothing more goes.
+     *
+     * @param  list<Task>  $tasks  all of its season
+     */
+    public function asItStands(
+        Plant $row,
+        CorePlant $before,
+        CorePlant $core,
+        SiteYear $year,
+        Task $task,
+        array $tasks,
     ): Drawn {
         $yearly = Likenesses::yearly($task, $tasks);
         $likeness = $this->likenesses->of($row, $before, $year, $yearly);
-        $done = array_filter(self::done($core, $tasks), static fn (Task $each): bool => $isNow || $each !== $task);
+
+        return $this->drawn($likeness, self::done($core, $tasks), $row, $core, $year, [$task, $yearly]);
+    }
+
+    /**
+     * @param  array<int, Task>  $done  in their order
+     * @param  array{Task, Task}  $tasks  the task, and what is done to it each year
+     */
+    private function drawn(
+        Likeness $likeness,
+        array $done,
+        Plant $row,
+        CorePlant $core,
+        SiteYear $year,
+        array $tasks,
+    ): Drawn {
+        [$task, $yearly] = $tasks;
         $living = $likeness->living;
         $time = $this->likenesses->time($core, $year, $task);
         foreach ($done as $each) {

@@ -20,6 +20,7 @@ use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Regrowth\CutTime;
 use PruningHook\Core\Regrowth\Likeness;
 use PruningHook\Core\Regrowth\TaskCuts;
+use PruningHook\Core\Regrowth\YearlyCut;
 
 /**
  * Living plants of the firm's rows, from all that is known of each.
@@ -43,8 +44,8 @@ final readonly class Likenesses
         $kind = $this->book->kind($core->kind);
 
         return Likeness::of(
-            $core, $kind, $this->grows($core), $year->season, $task, $this->time($core, $year, $task),
-            $this->surveyed($row, $year->season),
+            $core, $kind, $this->grows($core), $year->season,
+            new YearlyCut($task, $this->time($core, $year, $task)), $this->surveyed($row, $year->season),
         );
     }
 

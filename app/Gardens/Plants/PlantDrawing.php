@@ -61,8 +61,8 @@ final readonly class PlantDrawing
             $plant, $looked, $kind, $task, $tasks,
             $task === null
                 ? null
-                : $this->drawings->ofTask(
-                    $plant, $this->before($looked, $core, $tasks), $core, $years->season($season), $task, $tasks, true,
+                : $this->drawings->asItStands(
+                    $plant, $this->before($looked, $core, $tasks), $core, $years->season($season), $task, $tasks,
                 ),
         );
     }

@@ -21,10 +21,11 @@ use PruningHook\Core\Prescription\Contradictions;
 /**
  * The fields of a plant's form that not every kind asks for: those that bear on this kind, and those that unfold.
  *
- * @phpstan-import-type Facts from StateFacts
- *
  * @phpstan-type Field array{name: string, label: string, type: string, value: string|int|null,
  *     options?: array<array-key, string>, help?: string, min?: int, max?: int}
+ * @phpstan-type State array{cultivar: ?string, condition: ?string, dieback_percent: ?int, disease: ?string,
+ *     stress: ?string, transplanted: ?string, target_height_mm: ?int, width_mm: ?int, sides: ?int, trunk_mm: ?int,
+ *     bearing: ?string, rootstock: ?string, growth: ?string}
  */
 final readonly class PlantForm
 {
@@ -76,111 +77,118 @@ final readonly class PlantForm
     /** @return list<array{bool, Field}> whether it bears on the kind, and the field */
     private function all(Plant $plant, ?Kind $kind, Day $today): array
     {
+        /** @var State $state all that can be said of it, null where nothing is */
         $state = $plant->state + array_fill_keys(StateFacts::FIELDS, null);
-        $held = $kind !== null && Contradictions::isHeld($kind, $this->book);
-        $woody = $kind !== null && ! $kind->habit->isSoft();
-        $vine = $kind?->habit === Habit::Vine;
-        $hedge = $held || $plant->form === 'hedge';
-        $new = $kind === null;
 
         return [
-            [$hedge || $new, self::number('run_cm', 'Run of hedge or row, cm', LengthField::cm($plant->run_mm))],
+            ...self::held($plant, $kind, $state, $kind !== null && Contradictions::isHeld($kind, $this->book)),
+            ...$this->stems($plant, $kind, $today),
+            ...self::wood($plant, $kind, $state),
+            ...self::kept($kind, $state),
+            ...$this->seen($kind, $state),
+        ];
+    }
+
+    /**
+     * @param  State  $state
+     * @return list<array{bool, Field}> of a hedge, or of what is clipped to a shape
+     */
+    private static function held(Plant $plant, ?Kind $kind, array $state, bool $held): array
+    {
+        return [
             [
-                $held,
-                self::number(
-                    'target_height_cm',
-                    'Held at a height of, cm',
-                    LengthField::cm($state['target_height_mm']),
-                    'Of a hedge or topiary.',
-                ),
+                $kind === null || $held || $plant->form === 'hedge',
+                self::number('run_cm', 'Run of hedge or row, cm', LengthField::cm($plant->run_mm)),
             ],
-            [
-                $held,
-                self::number('width_cm', 'Held at a width on top of, cm', LengthField::cm($state['width_mm'])),
-            ],
-            [
-                $held,
-                self::choice('sides', 'Sides that can be reached', $state['sides'], [1 => 'one', 2 => 'both']),
-            ],
-            [
-                $new || ($woody && ! $hedge),
-                self::number(
-                    'stems_old', 'Old stems at the base', $plant->stems_old, $this->counted($plant, $today), 0,
-                ),
-            ],
-            [$new || ($woody && ! $hedge), self::number('stems_young', 'Young stems', $plant->stems_young, least: 0)],
-            [
-                $new || $kind->growthMm !== null,
-                self::number(
-                    'flowering_height_cm',
-                    'Flowers wanted at, cm',
-                    LengthField::cm($plant->flowering_height_mm),
-                ),
-            ],
+            [$held, self::number(
+                'target_height_cm', 'Held at a height of, cm', LengthField::cm($state['target_height_mm']),
+                'Of a hedge or topiary.',
+            )],
+            [$held, self::number('width_cm', 'Held at a width on top of, cm', LengthField::cm($state['width_mm']))],
+            [$held, self::choice('sides', 'Sides that can be reached', $state['sides'], [1 => 'one', 2 => 'both'])],
+        ];
+    }
+
+    /** @return list<array{bool, Field}> */
+    private function stems(Plant $plant, ?Kind $kind, Day $today): array
+    {
+        $isHedge = $plant->form === 'hedge' || ($kind !== null && Contradictions::isHeld($kind, $this->book));
+        $counted = $kind === null || (! $kind->habit->isSoft() && ! $isHedge);
+
+        return [
+            [$counted, self::number(
+                'stems_old', 'Old stems at the base', $plant->stems_old, $this->counted($plant, $today), 0,
+            )],
+            [$counted, self::number('stems_young', 'Young stems', $plant->stems_young, least: 0)],
+        ];
+    }
+
+    /**
+     * @param  State  $state
+     * @return list<array{bool, Field}> of a plant raised to a height, of a tree, and of a vine
+     */
+    private static function wood(Plant $plant, ?Kind $kind, array $state): array
+    {
+        $isVine = $kind?->habit === Habit::Vine;
+
+        return [
+            [$kind === null || $kind->growthMm !== null, self::number(
+                'flowering_height_cm', 'Flowers wanted at, cm', LengthField::cm($plant->flowering_height_mm),
+            )],
             [
                 $kind?->habit === Habit::Tree,
                 self::number('trunk_mm', 'Thickness of the trunk, mm', $state['trunk_mm']),
             ],
-            [$vine, self::number('prunings_g', 'Of a vine: prunings, g', $plant->prunings_g, least: 0)],
-            [
-                $vine,
-                self::number(
-                    'bud_mortality_percent',
-                    'Of a vine: dead buds, %',
-                    $plant->bud_mortality_percent,
-                    least: 0,
-                ),
-            ],
-            [
-                $kind !== null && Contradictions::asks($kind, 'bearing'),
-                self::choice('bearing', 'Bears on', $state['bearing'], ['spur' => 'spurs', 'tip' => 'tips']),
-            ],
-            [
-                $kind !== null && Contradictions::asks($kind, 'rootstock'),
-                self::choice(
-                    'rootstock', 'Stock', $state['rootstock'], ['dwarfing' => 'dwarfing', 'vigorous' => 'vigorous'],
-                ),
-            ],
-            [
-                $kind !== null && Contradictions::asks($kind, 'growth'),
-                self::choice('growth', 'Canes', $state['growth'], ['erect' => 'erect', 'trailing' => 'trailing']),
-            ],
-            [
-                $woody,
-                self::choice(
-                    'condition',
-                    'Condition',
-                    $state['condition'],
-                    ['neglected' => 'neglected', 'congested' => 'congested', 'lopped' => 'lopped'],
-                ),
-            ],
+            [$isVine, self::number('prunings_g', 'Of a vine: prunings, g', $plant->prunings_g, least: 0)],
+            [$isVine, self::number(
+                'bud_mortality_percent', 'Of a vine: dead buds, %', $plant->bud_mortality_percent, least: 0,
+            )],
+        ];
+    }
+
+    /**
+     * @param  State  $state
+     * @return list<array{bool, Field}> of fruit, and of what has been left alone
+     */
+    private static function kept(?Kind $kind, array $state): array
+    {
+        $asks = static fn (string $fact): bool => $kind !== null && Contradictions::asks($kind, $fact);
+
+        return [
+            [$asks('bearing'), self::choice(
+                'bearing', 'Bears on', $state['bearing'], ['spur' => 'spurs', 'tip' => 'tips'],
+            )],
+            [$asks('rootstock'), self::choice(
+                'rootstock', 'Stock', $state['rootstock'], ['dwarfing' => 'dwarfing', 'vigorous' => 'vigorous'],
+            )],
+            [$asks('growth'), self::choice(
+                'growth', 'Canes', $state['growth'], ['erect' => 'erect', 'trailing' => 'trailing'],
+            )],
+            [$kind !== null && ! $kind->habit->isSoft(), self::choice(
+                'condition', 'Condition', $state['condition'],
+                ['neglected' => 'neglected', 'congested' => 'congested', 'lopped' => 'lopped'],
+            )],
+        ];
+    }
+
+    /**
+     * @param  State  $state
+     * @return list<array{bool, Field}> what may be seen of any plant, folded until something is said
+     */
+    private function seen(?Kind $kind, array $state): array
+    {
+        return [
             [false, self::number('dieback_percent', 'Died back, %', $state['dieback_percent'], least: 0)],
             [false, self::choice('disease', 'Disease', $state['disease'], $this->diseases($kind))],
-            [
-                false,
-                self::choice(
-                    'stress',
-                    'Soil',
-                    $state['stress'],
-                    [
-                        Stress::Drought->value => Stress::Drought->inWords(),
-                        Stress::Waterlogged->value => Stress::Waterlogged->inWords(),
-                    ],
-                ),
-            ],
-            [
-                false,
-                [
-                    'name' => 'transplanted',
-                    'label' => 'Moved to this place on',
-                    'type' => 'date',
-                    'value' => $state['transplanted'],
-                ],
-            ],
-            [
-                false,
-                ['name' => 'cultivar', 'label' => 'Cultivar', 'type' => 'text', 'value' => $state['cultivar']],
-            ],
+            [false, self::choice('stress', 'Soil', $state['stress'], [
+                Stress::Drought->value => Stress::Drought->inWords(),
+                Stress::Waterlogged->value => Stress::Waterlogged->inWords(),
+            ])],
+            [false, [
+                'name' => 'transplanted', 'label' => 'Moved to this place on', 'type' => 'date',
+                'value' => $state['transplanted'],
+            ]],
+            [false, ['name' => 'cultivar', 'label' => 'Cultivar', 'type' => 'text', 'value' => $state['cultivar']]],
         ];
     }
 

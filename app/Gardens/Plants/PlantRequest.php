@@ -21,6 +21,7 @@ use PruningHook\Core\Plant\Stress;
 use PruningHook\Core\Plant\Upkeep;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Contradictions;
+use PruningHook\Core\Prescription\GivenFacts;
 
 /**
  * A plant's facts as the form gives them: lengths in centimetres.
@@ -171,15 +172,13 @@ final class PlantRequest extends AskedRequest
             }
             /** @var Facts $state */
             $state = $this->state();
-            $told = Contradictions::of(
-                $kind,
-                app(PlantBook::class),
+            $told = Contradictions::of($kind, app(PlantBook::class), new GivenFacts(
+                StateFacts::read($state),
+                $this->filled('planted_on') ? Day::parse($this->line('planted_on')) : null,
                 $this->line('aim') ?: null,
                 $this->filled('flowering_height_cm') ? $this->integer('flowering_height_cm') * 10 : null,
                 $this->filled('grafted') ? $this->boolean('grafted') : null,
-                StateFacts::read($state),
-                $this->filled('planted_on') ? Day::parse($this->line('planted_on')) : null,
-            );
+            ));
             foreach ($told as $fact => $wrong) {
                 $validator
                     ->errors()

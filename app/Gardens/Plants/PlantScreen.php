@@ -48,33 +48,25 @@ final readonly class PlantScreen
             'garden.crew', 'workLogs' => ['loggedBy', 'visitTask:id,visit_id,prescribed'], 'bloomNotes',
             'visitTasks.visit',
         ]);
-        $kind = $this->book->kind($plant->kind);
         $core = $this->bridge->plant($plant, $today);
         $years = $this->bridge->years($plant->garden);
         $span = Span::of($today->minus(45), $today->plus(319));
-
         $practice = $this->bridge->practice($plant->garden);
         $forecast = $this->outlook->forecast($years->site, $today);
         $days = CutOn::with($this->book)->through($core, $years, $span, $practice, $forecast);
         $rows = $this->once($this->rows->of($plant, $today, $span));
-
         $next = self::next($rows);
         $year = $this->years->of($plant, $today, $span);
 
         return new PlantPage(
             drawing: $this->drawing->show($plant, $next->due->task->key ?? null, $today),
             budgets: YearsBudget::of(
-                $core,
-                SiteYear::seasonOn($years->site, $today),
-                $this->book->keeping,
-                ...$this->book->caps->for($kind, $rows[0]->due->task->methodKey ?? null),
+                $core, SiteYear::seasonOn($years->site, $today), $this->book->keeping,
+                ...$this->book->caps->for($this->book->kind($plant->kind), $rows[0]->due->task->methodKey ?? null),
             ),
             taps: $this->form->taps($plant),
             seen: $this->form->inWords($plant),
-            past: $plant->state_on !== null
-                && ! $today->isBefore(State::passes(
-                    $plant->state_on, $years->site->hemisphere(), $this->book->keeping,
-                )),
+            past: $this->isPast($plant, $years, $today),
             stands: $core,
             putAside: $this->bridge->putAside($plant->practice),
             today: $today,
@@ -86,9 +78,7 @@ final readonly class PlantScreen
             others: array_values(array_filter($rows, static fn (DueRow $row): bool => $row !== $next)),
             tasks: $this->inFull($rows, $core, $years, $practice),
             plan: self::toPlan($rows),
-            // Where all of it is an arborist's there is nothing to plan.
-            crews: $rows === []
-                || array_filter($rows, static fn (DueRow $row): bool => $row->due->task->handsOff === null) !== [],
+            crews: self::isForCrews($rows),
             verdict: CutOn::with($this->book)->judge($core, $years, $cut, $practice, $forecast),
             blooms: array_values($plant->bloomNotes->sortByDesc('season')->all()),
             logs: $plant->workLogs->sortByDesc('on')->take(5),
@@ -170,6 +160,25 @@ final readonly class PlantScreen
         usort($once, self::byOpening(...));
 
         return $once;
+    }
+
+    /** Whether what was seen of it is over: it passes with the midwinter after it was seen. */
+    private function isPast(Plant $plant, SiteYears $years, Day $today): bool
+    {
+        return $plant->state_on !== null && ! $today->isBefore(
+            State::passes($plant->state_on, $years->site->hemisphere(), $this->book->keeping),
+        );
+    }
+
+    /**
+     * Where all of it is an arborist's there is nothing to plan.
+     *
+     * @param  list<DueRow>  $rows
+     */
+    private static function isForCrews(array $rows): bool
+    {
+        return $rows === []
+            || array_filter($rows, static fn (DueRow $row): bool => $row->due->task->handsOff === null) !== [];
     }
 
     /** @param  list<DueRow>  $rows  by opening */

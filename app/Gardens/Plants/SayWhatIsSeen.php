@@ -13,6 +13,7 @@ use PruningHook\Core\Plant\Stress;
 use PruningHook\Core\Plant\Upkeep;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\Prescription\Contradictions;
+use PruningHook\Core\Prescription\GivenFacts;
 
 /**
  * What a crew says with one tap of a plant it stands before: neglected, thirsty, ill, died back. It takes effect at
@@ -47,12 +48,7 @@ final readonly class SayWhatIsSeen
         $facts = $state;
         $told = $this->book->has($plant->kind)
             ? Contradictions::of(
-                $this->book->kind($plant->kind),
-                $this->book,
-                null,
-                null,
-                null,
-                StateFacts::read($facts),
+                $this->book->kind($plant->kind), $this->book, new GivenFacts(StateFacts::read($facts)),
             )
             : [];
         if (isset($told[$fact])) {

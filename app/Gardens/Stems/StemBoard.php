@@ -130,7 +130,7 @@ final readonly class StemBoard
     {
         return Survey::of(
             array_map(
-                static fn (array $stem): Stem => Stem::of(
+                static fn (array $stem): Stem => new Stem(
                     $stem['ref'], $stem['azimuth_deg'], $stem['lean_deg'], $stem['length_mm'], $stem['base_mm'],
                     $stem['age_years'], array_map(StemFault::from(...), $stem['faults']),
                 ),

@@ -87,7 +87,7 @@ final readonly class SurveyChange
         };
         foreach ($changed['stems'] as $stem) {
             try {
-                Stem::of(
+                new Stem(
                     $stem['ref'], $stem['azimuth_deg'], $stem['lean_deg'], $stem['length_mm'], $stem['base_mm'],
                     $stem['age_years'],
                 );

@@ -13,6 +13,7 @@ use App\Ground\Models\WorkLog;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Amount\LoggedAmounts;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\GivenSite;
 use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Normals;
@@ -170,7 +171,7 @@ final class CorePlants
 
     public function site(Garden $row): Site
     {
-        return $this->book->stations->site(
+        return $this->book->stations->site(new GivenSite(
             $row->latitude,
             $row->longitude,
             $row->elevation_m,
@@ -179,13 +180,13 @@ final class CorePlants
             WinterClass::tryFrom($row->winter),
             $row->region === null ? null : Region::tryFrom($row->region),
             $row->normals === null ? null : Normals::of($row->normals),
-        );
+        ));
     }
 
     /** A place as far as its distance from others goes. */
     public function place(float $latitude, float $longitude): Site
     {
-        return $this->places["$latitude $longitude"] ??= Site::of(
+        return $this->places["$latitude $longitude"] ??= new Site(
             $latitude,
             $longitude,
             0,

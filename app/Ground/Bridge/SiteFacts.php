@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ground\Bridge;
 
+use PruningHook\Core\Calendar\GivenSite;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Normals;
 use PruningHook\Core\Calendar\Region;
@@ -45,7 +46,7 @@ final readonly class SiteFacts
             throw new InputFaults($faults);
         }
         try {
-            return $stations->site(
+            return $stations->site(new GivenSite(
                 $site['latitude'],
                 $site['longitude'],
                 $site['elevation_m'] ?? 0,
@@ -54,7 +55,7 @@ final readonly class SiteFacts
                 isset($site['winter']) ? WinterClass::from($site['winter']) : null,
                 isset($site['region']) ? Region::from($site['region']) : null,
                 $normals,
-            );
+            ));
         } catch (Fault $fault) {
             throw new InputFaults(['$.site: '.$fault->getMessage()]);
         }

@@ -45,14 +45,7 @@ final class Restore
         $lock = $this->alone("$new.lock");
         try {
             self::clear($new);
-            if (EncryptedFile::is($backup)) {
-                $tell('decrypting the backup');
-                $passphrase !== '' || throw new RuntimeException(
-                    "$backup is encrypted: set HOOK_BACKUP_PASSPHRASE in .env to what it was made with",
-                );
-                EncryptedFile::decrypt($backup, "$new.zip", $passphrase);
-                $backup = "$new.zip";
-            }
+            $backup = self::readable($backup, "$new.zip", $tell, $passphrase);
             $tell('checking the backup');
             $file = BackupFile::open($backup);
             $this->room($file, $ours);
@@ -81,6 +74,31 @@ final class Restore
         }
         Artisan::call('queue:restart');
 
+        return self::told($beside, $file, $added);
+    }
+
+    /** The backup itself, or where it is encrypted what it was decrypted to. */
+    private static function readable(
+        string $backup,
+        string $decrypted,
+        Closure $tell,
+        #[SensitiveParameter] string $passphrase,
+    ): string {
+        if (! EncryptedFile::is($backup)) {
+            return $backup;
+        }
+        $tell('decrypting the backup');
+        $passphrase !== '' || throw new RuntimeException(
+            "$backup is encrypted: set HOOK_BACKUP_PASSPHRASE in .env to what it was made with",
+        );
+        EncryptedFile::decrypt($backup, $decrypted, $passphrase);
+
+        return $decrypted;
+    }
+
+    /** @return list<string> */
+    private static function told(?string $beside, BackupFile $file, int $added): array
+    {
         return [
             ...($beside === null ? [] : ["what was there is kept as $beside"]),
             sprintf(

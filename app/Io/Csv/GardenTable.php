@@ -14,6 +14,7 @@ use App\Io\Import\RowSort;
 use App\Io\Import\TakenRow;
 use Generator;
 use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Calendar\GivenSite;
 use PruningHook\Core\Calendar\Hopkins;
 use PruningHook\Core\Calendar\MonthDay;
 use PruningHook\Core\Calendar\Site;
@@ -145,7 +146,7 @@ final class GardenTable implements Table
         [$latitude, $longitude] = [(float) $facts['latitude'], (float) $facts['longitude']];
         $says = [];
         try {
-            $place = Site::of($latitude, $longitude, (int) $facts['elevation_m'], null, null, WinterClass::Warm);
+            $place = new Site($latitude, $longitude, (int) $facts['elevation_m'], null, null, WinterClass::Warm);
             $station = $this->book->stations->nearest($place);
             $carried = ($facts['last_frost'] ?? null) === null && $facts['winter'] !== 'warm'
                 ? Hopkins::carry($station->site, $place)
@@ -155,10 +156,10 @@ final class GardenTable implements Table
                 $says[] = "frost dates $facts[last_frost] and $facts[first_frost] carried over from $station->name";
             }
             $frost = static fn (string $of): ?MonthDay => isset($facts[$of]) ? MonthDay::parse($facts[$of]) : null;
-            $this->book->stations->site(
+            $this->book->stations->site(new GivenSite(
                 $latitude, $longitude, (int) $facts['elevation_m'], $frost('last_frost'), $frost('first_frost'),
                 WinterClass::tryFrom((string) $facts['winter']),
-            );
+            ));
         } catch (Fault $fault) {
             return new TakenRow(RowSort::Wrong, $name, null, [], ['latitude: '.$fault->getMessage()]);
         }

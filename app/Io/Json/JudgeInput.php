@@ -126,7 +126,7 @@ final class JudgeInput
      */
     private static function stem(array $given): Stem
     {
-        return Stem::of(
+        return new Stem(
             $given['ref'],
             (float) $given['azimuth_deg'],
             (float) $given['lean_deg'],

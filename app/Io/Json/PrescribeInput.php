@@ -25,6 +25,7 @@ use PruningHook\Core\PlantBook\Observation;
 use PruningHook\Core\PlantBook\PlantBook;
 use PruningHook\Core\PlantBook\SeasonReader;
 use PruningHook\Core\Prescription\Contradictions;
+use PruningHook\Core\Prescription\GivenFacts;
 use PruningHook\Core\Schools\ChosenSchools;
 use PruningHook\Core\Units\Doubt;
 
@@ -235,15 +236,9 @@ final class PrescribeInput
     /** @param  PlantFacts  $data */
     private function contradictions(array $data, string $path, Kind $kind, State $state, ?Day $planted): void
     {
-        $told = Contradictions::of(
-            $kind,
-            $this->book,
-            $data['aim'] ?? null,
-            $data['flowering_height_mm'] ?? null,
-            $data['grafted'] ?? null,
-            $state,
-            $planted,
-        );
+        $told = Contradictions::of($kind, $this->book, new GivenFacts(
+            $state, $planted, $data['aim'] ?? null, $data['flowering_height_mm'] ?? null, $data['grafted'] ?? null,
+        ));
         foreach ($told as $fact => $wrong) {
             $this->faults[] = "$path.$fact: $wrong";
         }

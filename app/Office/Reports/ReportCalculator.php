@@ -214,7 +214,7 @@ final readonly class ReportCalculator
             ->whereNotNull('plants.state->disease')
             ->select('gardens.id', 'gardens.name', 'gardens.latitude', 'gardens.longitude', 'plants.state_on')
             ->addSelect('plants.state->disease as disease')->orderBy('plants.id')->lazy() as $row) {
-            $place = Site::of((float) $row->latitude, (float) $row->longitude, 0, null, null, WinterClass::Warm);
+            $place = new Site((float) $row->latitude, (float) $row->longitude, 0, null, null, WinterClass::Warm);
             if (SiteYear::seasonOn($place, Day::parse((string) $row->state_on)) !== $season) {
                 continue;
             }

@@ -7,12 +7,14 @@ namespace App\Season\Due;
 use App\Ground\Bridge\CorePlants;
 use App\Ground\Models\Finding;
 use App\Ground\Models\Garden;
+use App\Ground\Models\Plant;
 use Illuminate\Support\Facades\DB;
 use PruningHook\Core\Amount\LoggedAmounts;
 use PruningHook\Core\Calendar\Closure;
 use PruningHook\Core\Calendar\Day;
 use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Calendar\SiteYear;
+use PruningHook\Core\Calendar\SiteYears;
 use PruningHook\Core\Calendar\Span;
 use PruningHook\Core\Fault;
 use PruningHook\Core\Planning\Agenda;
@@ -21,6 +23,7 @@ use PruningHook\Core\Planning\PlantYear;
 use PruningHook\Core\Plant\Growing;
 use PruningHook\Core\Plant\LoggedWork;
 use PruningHook\Core\Plant\Outcome;
+use PruningHook\Core\Plant\Plant as CorePlant;
 use PruningHook\Core\PlantBook\PlantBook;
 use stdClass;
 use Throwable;
@@ -54,21 +57,11 @@ final readonly class DueCalculator
                 $years = $this->bridge->years($garden);
                 $asked += array_fill_keys($this->book->kind($kind)->questions(), true);
                 [$closed, $bloom, $faults] = $kinds[$kind] ??= $this->nature(
-                    $kind,
-                    $years->reaching($span->from, $span->to),
+                    $kind, $years->reaching($span->from, $span->to),
                 );
                 $faults = $plant->own_practice ? [...$faults, ...$this->bridge->putAside($plant->practice)] : $faults;
-                $due = Agenda::with($this->book)->between(
-                    $this->bridge->plant($plant, $today, $histories[$id] ?? [], $grown[$id] ?? []),
-                    $years,
-                    $this->bridge->practice($garden),
-                    $span->from,
-                    $span->from,
-                    $span->to,
-                );
-                foreach ($due as $each) {
-                    $tasks[] = self::row($garden->id, $id, $kind, $each);
-                }
+                $core = $this->bridge->plant($plant, $today, $histories[$id] ?? [], $grown[$id] ?? []);
+                array_push($tasks, ...$this->tasks($plant, $core, $years, $span));
             } catch (Fault $fault) {
                 $faults[] = ucfirst($fault->getMessage()).'.';
             } catch (Throwable $error) {
@@ -76,12 +69,8 @@ final readonly class DueCalculator
                 $faults[] = 'It could not be worked out; what went wrong is in the log.';
             }
             $plants[] = [
-                'plant_id' => $id,
-                'garden_id' => $garden->id,
-                'kind' => $kind,
-                'bloom' => $bloom,
-                'closed' => $closed,
-                'fault' => $faults === [] ? null : implode(' ', $faults),
+                'plant_id' => $id, 'garden_id' => $garden->id, 'kind' => $kind, 'bloom' => $bloom,
+                'closed' => $closed, 'fault' => $faults === [] ? null : implode(' ', $faults),
             ];
         }
 
@@ -116,6 +105,22 @@ final readonly class DueCalculator
             ),
             $faults,
         ];
+    }
+
+    /**
+     * @return list<TaskRow>
+     *
+     * @throws Fault where its facts contradict each other
+     */
+    private function tasks(Plant $plant, CorePlant $core, SiteYears $years, Span $span): array
+    {
+        $due = Agenda::with($this->book)->between(
+            $core, $years, $this->bridge->practice($plant->garden), $span->from, $span->from, $span->to,
+        );
+
+        return array_map(
+            static fn (DueTask $each): array => self::row($plant->garden_id, $plant->id, $plant->kind, $each), $due,
+        );
     }
 
     /** @return TaskRow */

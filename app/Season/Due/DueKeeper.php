@@ -187,26 +187,7 @@ final readonly class DueKeeper
             }
             self::fetch($kept);
             $before = DB::table('kept_gardens')->where('garden_id', $kept->garden)->value('digest');
-            $ours = DB::table('kept_gardens')
-                ->where('garden_id', $kept->garden)
-                ->where('revision', '<=', $kept->revision)
-                ->update([
-                    'revision' => $kept->revision,
-                    'firm_revision' => $basis->firmRevision,
-                    'book_mark' => $basis->mark,
-                    'covers_from' => $kept->from,
-                    'covers_to' => $kept->to,
-                    'winters' => $kept->winters,
-                    'questions' => ' '.implode(' ', $kept->questions).' ',
-                    'digest' => $digest,
-                    'claimed_until' => 0,
-                    'plants' => count($kept->plants),
-                    'tasks' => count($kept->tasks),
-                    'faults' => count(
-                        array_filter($kept->plants, static fn (array $plant): bool => $plant['fault'] !== null),
-                    ),
-                ]);
-            if ($ours === 0) {
+            if (! self::isOurs($kept, $basis, $digest)) {
                 return false;
             }
             // The lock is held for no longer than there is something to write.
@@ -217,6 +198,29 @@ final readonly class DueKeeper
 
             return true;
         });
+    }
+
+    /** Whether nothing newer is kept: then what this was worked out from is written down. */
+    private static function isOurs(KeptGarden $kept, Basis $basis, string $digest): bool
+    {
+        $older = DB::table('kept_gardens')->where('garden_id', $kept->garden)->where('revision', '<=', $kept->revision);
+
+        return $older->update([
+            'revision' => $kept->revision,
+            'firm_revision' => $basis->firmRevision,
+            'book_mark' => $basis->mark,
+            'covers_from' => $kept->from,
+            'covers_to' => $kept->to,
+            'winters' => $kept->winters,
+            'questions' => ' '.implode(' ', $kept->questions).' ',
+            'digest' => $digest,
+            'claimed_until' => 0,
+            'plants' => count($kept->plants),
+            'tasks' => count($kept->tasks),
+            'faults' => count(
+                array_filter($kept->plants, static fn (array $plant): bool => $plant['fault'] !== null),
+            ),
+        ]) > 0;
     }
 
     /**

@@ -34,10 +34,28 @@ final readonly class Watch
 
     public static function start(): void
     {
+        self::plants();
+        self::work();
+        self::knowledge();
+        self::gardens();
+        self::signs();
+    }
+
+    private static function plants(): void
+    {
+        Plant::saving(static function (Plant $plant): void {
+            $plant->own_practice = $plant->practice !== [];
+            self::date($plant);
+        });
         self::on(
             Plant::class,
-            static fn (Plant $plant) => self::gardens($plant->garden_id, $plant->getOriginal('garden_id')),
+            static fn (Plant $plant) => self::inGardens($plant->garden_id, $plant->getOriginal('garden_id')),
         );
+        self::on(BloomNote::class, static fn (BloomNote $note) => self::ofPlant($note->plant_id));
+    }
+
+    private static function work(): void
+    {
         WorkLog::saving(static function (WorkLog $log): void {
             // The rain that was read came after another day.
             if ($log->isDirty('on')) {
@@ -52,7 +70,10 @@ final readonly class Watch
         foreach ([Visit::class, Crew::class, CrewDayOff::class] as $planned) {
             self::on($planned, static fn () => Revisions::plan());
         }
-        self::on(BloomNote::class, static fn (BloomNote $note) => self::ofPlant($note->plant_id));
+    }
+
+    private static function knowledge(): void
+    {
         self::on(OwnKind::class, static fn (OwnKind $own) => self::all(
             static fn () => Revisions::kind($own->kind),
         ));
@@ -60,17 +81,21 @@ final readonly class Watch
             static fn () => Revisions::kind($changed->kind),
         ));
         Firm::saved(self::firm(...));
+    }
+
+    private static function gardens(): void
+    {
         Garden::saving(static function (Garden $garden): void {
             $garden->own_practice = $garden->practice !== [];
-        });
-        Plant::saving(static function (Plant $plant): void {
-            $plant->own_practice = $plant->practice !== [];
-            self::date($plant);
         });
         Garden::created(
             static fn (Garden $garden) => self::all(static fn () => app(SignsToWeigh::class)->moved($garden, null)),
         );
         Garden::updated(static fn (Garden $garden) => self::garden($garden));
+    }
+
+    private static function signs(): void
+    {
         Observation::saving(static function (Observation $sign): void {
             if ($sign->isDirty(['garden_id', 'event', 'on', 'season'])) {
                 // Known once it has been weighed.
@@ -111,7 +136,7 @@ final readonly class Watch
             );
         }
         if ($garden->wasChanged([...self::SITE, 'practice', 'archived_on'])) {
-            self::gardens($garden->id);
+            self::inGardens($garden->id);
         }
     }
 
@@ -136,10 +161,10 @@ final readonly class Watch
 
     private static function ofPlant(int $plant): void
     {
-        self::gardens(DB::table('plants')->where('id', $plant)->value('garden_id'));
+        self::inGardens(DB::table('plants')->where('id', $plant)->value('garden_id'));
     }
 
-    private static function gardens(mixed ...$ids): void
+    private static function inGardens(mixed ...$ids): void
     {
         self::all(static fn () => Revisions::gardens(...array_map(intval(...), array_filter($ids, is_numeric(...)))));
     }

@@ -51,20 +51,38 @@ final readonly class Audit
             ),
             $days,
         ));
-        foreach ($rounds as $round) {
-            if ($round->used > $round->most) {
-                $breaks[] = sprintf('%s works %d min too long on %s', $round->crew, $round->over(), $round->on);
-            }
-        }
+        $leftOut = Price::LEFT_OUT * array_sum(array_column(array_diff_key($tasks, $done), 'weight'));
 
-        return new self(new Cost(
+        return new self(
+            self::cost($rounds, $outside, $leftOut, $unasked), [...$breaks, ...self::tooLong($rounds)], $rounds,
+        );
+    }
+
+    /** @param  list<Round>  $rounds */
+    private static function cost(array $rounds, float $outside, float $leftOut, float $unasked): Cost
+    {
+        return new Cost(
             array_sum(array_column($rounds, 'travel')),
             array_sum(array_column($rounds, 'setUp')),
             $outside,
             Price::OVERTIME * array_sum(array_map(static fn (Round $round): int => $round->over(), $rounds)),
-            Price::LEFT_OUT * array_sum(array_column(array_diff_key($tasks, $done), 'weight')),
+            $leftOut,
             $unasked,
-        ), $breaks, $rounds);
+        );
+    }
+
+    /**
+     * @param  list<Round>  $rounds
+     * @return list<string>
+     */
+    private static function tooLong(array $rounds): array
+    {
+        return array_values(array_map(
+            static fn (Round $round): string => sprintf(
+                '%s works %d min too long on %s', $round->crew, $round->over(), $round->on,
+            ),
+            array_filter($rounds, static fn (Round $round): bool => $round->used > $round->most),
+        ));
     }
 
     /** @return list<Visit> the visits with their times */

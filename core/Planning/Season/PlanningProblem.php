@@ -297,9 +297,7 @@ final readonly class PlanningProblem
                     $byTask[$brief->tasks[$index]->ref] = count($groups);
                 }
                 $groups[] = $this->group(
-                    $first, array_column($portion, 0), $garden,
-                    array_sum(array_column($portion, 1)), array_sum(array_column($portion, 2)),
-                    $crews[$portion[0][3]], $pinned[$first->ref] ?? null,
+                    $first, $portion, $garden, $crews[$portion[0][3]], $pinned[$first->ref] ?? null,
                 );
             }
         }
@@ -308,15 +306,13 @@ final readonly class PlanningProblem
     }
 
     /**
-     * @param  list<int>  $tasks
+     * @param  non-empty-list<array{int, int, float, string}>  $tasks  place in the brief, minutes, weight, and who can
      * @param  list<int>  $crews
      */
     private function group(
         Work $work,
         array $tasks,
         int $garden,
-        int $minutes,
-        float $weight,
         array $crews,
         ?int $pinned,
     ): TaskGroup {
@@ -332,14 +328,14 @@ final readonly class PlanningProblem
         }
 
         return new TaskGroup(
-            $tasks,
+            array_column($tasks, 0),
             $garden,
             $opens,
             $from->daysUntil($window->bestFrom),
             $from->daysUntil($window->bestTo),
             $closes,
-            $minutes,
-            $weight,
+            array_sum(array_column($tasks, 1)),
+            array_sum(array_column($tasks, 2)),
             $crews,
             $work->people,
             $pinned,

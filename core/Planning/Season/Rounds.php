@@ -111,14 +111,28 @@ final class Rounds
                 }
             }
         }
+
+        return $this->home($gardens, $way[$all], $came);
+    }
+
+    /**
+     * The way home from the best of the last gardens, and the round it ends, read back from there.
+     *
+     * @param  non-empty-list<int>  $gardens
+     * @param  non-empty-array<int, int>  $ways  minutes through all of them, by the last
+     * @param  array<int, array<int, int>>  $came  the garden before, by set and last
+     * @return array{list<int>, int}
+     */
+    private function home(array $gardens, array $ways, array $came): array
+    {
         $home = [];
-        foreach ($way[$all] as $end => $minutes) {
+        foreach ($ways as $end => $minutes) {
             $home[$end] = $minutes + $this->travel[$gardens[$end] + 1][0];
         }
-        $last = (int) array_search(min($home), $home, true);
-        $best = $home[$last];
+        $best = min($home);
+        $last = (int) array_search($best, $home, true);
         $round = [];
-        for ($set = $all; $set !== 0;) {
+        for ($set = (1 << count($gardens)) - 1; $set !== 0;) {
             $round[] = $gardens[$last];
             $from = $came[$set][$last] ?? 0;
             $set ^= 1 << $last;

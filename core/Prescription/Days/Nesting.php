@@ -16,59 +16,53 @@ final readonly class Nesting implements DayRule
 {
     public function judge(DayCase $case): ?Consequence
     {
+        return self::found($case) ?? self::peak($case) ?? self::mayNest($case);
+    }
+
+    private static function found(DayCase $case): ?Consequence
+    {
         $closes = $case->figures->number(Figure::NestCloses);
         foreach ($case->plant->history as $work) {
             if ($work->nest && ! $case->day->isBefore($work->on) && $case->day->isBefore($work->on->plus($closes))) {
-                return Consequence::closed(
-                    $case->figures->reason(
-                        Figure::NestCloses,
-                        'Nest',
-                        sprintf(
-                            'A nest was found on %s. An active nest stops the work by law in most places: closed '
-                                .'until about %s, or until somebody sees that the young have flown.',
-                            $work->on->inWords(), $work->on->plus($closes)->inWords(),
-                        ),
-                    ),
-                );
+                return Consequence::closed($case->figures->reason(Figure::NestCloses, 'Nest', sprintf(
+                    'A nest was found on %s. An active nest stops the work by law in most places: closed until '
+                        .'about %s, or until somebody sees that the young have flown.',
+                    $work->on->inWords(), $work->on->plus($closes)->inWords(),
+                )));
             }
         }
+
+        return null;
+    }
+
+    private static function peak(DayCase $case): ?Consequence
+    {
         $midwinter = $case->year->day(Anchor::Midwinter);
         $after = $midwinter->daysUntil($case->day);
-        $last = $midwinter->plus($case->figures->number(Figure::NestingPeakTo));
-        if (
-            self::hides($case)
-            && $after >= $case->figures->number(Figure::NestingPeakFrom)
-            && $after <= $case->figures->number(Figure::NestingPeakTo)
-        ) {
-            return Consequence::cost(
-                $case->figures->reason(
-                    Figure::NestingPeakTo,
-                    'Nesting peak',
-                    sprintf(
-                        'Most nests are full until about %s, and a dense evergreen or a clipped hedge hides them: '
-                            .'wait if it can wait, and look through it from both sides if it cannot. An active nest '
-                                .'stops the work.',
-                        $last->inWords(),
-                    ),
-                ),
-            );
+        $last = $case->figures->number(Figure::NestingPeakTo);
+        if (! self::hides($case) || $after < $case->figures->number(Figure::NestingPeakFrom) || $after > $last) {
+            return null;
         }
+
+        return Consequence::cost($case->figures->reason(Figure::NestingPeakTo, 'Nesting peak', sprintf(
+            'Most nests are full until about %s, and a dense evergreen or a clipped hedge hides them: wait if it can '
+                .'wait, and look through it from both sides if it cannot. An active nest stops the work.',
+            $midwinter->plus($last)->inWords(),
+        )));
+    }
+
+    private static function mayNest(DayCase $case): ?Consequence
+    {
         [$from, $to] = self::season($case);
         if (! $case->kind->has('dense') || $case->day->isBefore($from) || $case->day->isAfter($to)) {
             return null;
         }
 
-        return Consequence::mind(
-            $case->figures->reason(
-                Figure::NestingFrom,
-                'Nesting season',
-                sprintf(
-                    'Birds may be nesting in it until about %s: look through it before the first cut. An active '
-                        .'nest stops the work.',
-                    $to->inWords(),
-                ),
-            ),
-        );
+        return Consequence::mind($case->figures->reason(Figure::NestingFrom, 'Nesting season', sprintf(
+            'Birds may be nesting in it until about %s: look through it before the first cut. An active nest stops '
+                .'the work.',
+            $to->inWords(),
+        )));
     }
 
     /**

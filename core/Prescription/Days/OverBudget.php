@@ -17,7 +17,7 @@ final readonly class OverBudget implements DayRule
         }
 
         return Consequence::cost(
-            Reason::of(
+            new Reason(
                 'Already over budget',
                 sprintf(
                     '%d %% of its live growth has come off this season and %d %% is its cap: what more comes off '

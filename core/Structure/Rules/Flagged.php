@@ -13,10 +13,15 @@ use PruningHook\Core\Structure\Survey;
 final readonly class Flagged
 {
     /** @return list<Candidate> */
-    public static function candidates(Survey $survey, StemFault $fault, string $because, string $cut): array
-    {
+    public static function candidates(
+        Survey $survey,
+        StemFault $fault,
+        string $because,
+        string $cut,
+        bool $free = false,
+    ): array {
         return array_map(
-            static fn (Stem $stem): Candidate => new Candidate($stem, $because, $cut),
+            static fn (Stem $stem): Candidate => new Candidate($stem, $because, $cut, free: $free),
             self::sorted($survey->standingWith($fault)),
         );
     }

@@ -46,7 +46,7 @@ final readonly class Oldest implements StemRule
             StemPlan::Whole => array_map(
                 static fn (Stem $stem): Candidate => new Candidate(
                     $stem, 'all of it is cut down, and comes again',
-                    'to the low framework, or to the ground where it has none',
+                    'to the low framework, or to the ground where it has none', byAge: true,
                 ),
                 $survey->standing(),
             ),
@@ -86,7 +86,7 @@ final readonly class Oldest implements StemRule
                     $stem->ageYears,
                 ),
             };
-            yield new Candidate($stem, $because, 'out at the base');
+            yield new Candidate($stem, $because, 'out at the base', byAge: true);
         }
     }
 
@@ -108,7 +108,9 @@ final readonly class Oldest implements StemRule
             }
         }
         foreach (self::inTurn($fruited, $survey, $aim) as $stem) {
-            yield new Candidate($stem, 'it has fruited and will not again', 'out at the base');
+            yield new Candidate(
+                $stem, 'it has fruited and will not again', 'out at the base', byAge: true,
+            );
         }
         if ($aim->keep === null) {
             return;
@@ -116,7 +118,7 @@ final readonly class Oldest implements StemRule
         usort($new, static fn (Stem $a, Stem $b): int => [$a->baseMm, $a->ref] <=> [$b->baseMm, $b->ref]);
         $because = sprintf('of the new canes it is the thinnest, and %d are enough', $aim->keep);
         foreach ($new as $stem) {
-            yield new Candidate($stem, $because, 'out at the base');
+            yield new Candidate($stem, $because, 'out at the base', byAge: true);
         }
     }
 
@@ -193,22 +195,39 @@ final readonly class Oldest implements StemRule
         }
         $spread = Spread::of($standing);
         $choices = count($stems) <= self::FEW ? self::choices(count($stems), $toGo) : null;
-        if ($choices !== null) {
-            $best = [];
-            $least = PHP_INT_MAX;
-            foreach ($choices as $choice) {
-                $without = [];
-                foreach ($choice as $index) {
-                    $without[$stems[$index]->ref] = true;
-                }
-                $uneven = $spread->unevenness($without);
-                if ($uneven < $least) {
-                    [$best, $least] = [$choice, $uneven];
-                }
-            }
 
-            return array_map(static fn (int $index): Stem => $stems[$index], $best);
+        return $choices === null ? self::oneByOne($stems, $spread, $toGo) : self::bestOf($choices, $stems, $spread);
+    }
+
+    /**
+     * @param  list<list<int>>  $choices  each the places of stems that would go
+     * @param  list<Stem>  $stems
+     * @return list<Stem>
+     */
+    private static function bestOf(array $choices, array $stems, Spread $spread): array
+    {
+        $best = [];
+        $least = PHP_INT_MAX;
+        foreach ($choices as $choice) {
+            $without = [];
+            foreach ($choice as $index) {
+                $without[$stems[$index]->ref] = true;
+            }
+            $uneven = $spread->unevenness($without);
+            if ($uneven < $least) {
+                [$best, $least] = [$choice, $uneven];
+            }
         }
+
+        return array_map(static fn (int $index): Stem => $stems[$index], $best);
+    }
+
+    /**
+     * @param  list<Stem>  $stems
+     * @return list<Stem>
+     */
+    private static function oneByOne(array $stems, Spread $spread, int $toGo): array
+    {
         $going = [];
         $without = [];
         while (count($going) < $toGo) {

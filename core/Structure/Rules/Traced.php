@@ -31,7 +31,7 @@ final readonly class Traced implements StemRule
         return [
             ...Flagged::candidates(
                 $survey, StemFault::Reverted, 'it has gone back to plain green and outgrows the rest',
-                'traced to its origin, never snipped at the surface',
+                'traced to its origin, never snipped at the surface', free: true,
             ),
             ...Flagged::candidates(
                 $survey, StemFault::Watershoot, 'it bolts through the middle',

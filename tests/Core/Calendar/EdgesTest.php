@@ -140,7 +140,7 @@ final class EdgesTest extends TestCase
         $carried = Hopkins::carry($from, self::site(41, -90, 100));
         self::assertSame(['05-04', '10-16'], array_map(strval(...), array_values($carried ?? [])));
         // The day before the first of March is the 28th: in no common year is there another.
-        $march = Site::of(40, -90, 100, MonthDay::parse('03-01'), MonthDay::parse('11-30'), WinterClass::Cool);
+        $march = new Site(40, -90, 100, MonthDay::parse('03-01'), MonthDay::parse('11-30'), WinterClass::Cool);
         self::assertSame('02-25', (string) (Hopkins::carry($march, self::site(39, -90, 100))['last'] ?? ''));
     }
 
@@ -265,7 +265,7 @@ final class EdgesTest extends TestCase
 
     public function test_where_there_is_no_frost_spring_and_autumn_hang_on_midwinter(): void
     {
-        $warm = SiteYear::of(Site::of(28, -16, 0, null, null, WinterClass::Warm), 2027);
+        $warm = SiteYear::of(new Site(28, -16, 0, null, null, WinterClass::Warm), 2027);
         self::assertSame('2027-02-04', (string) $warm->day(Anchor::LastFrost));
         self::assertSame('2027-12-01', (string) $warm->day(Anchor::FirstFrost));
         self::assertSame('2026-12-01', (string) $warm->day(Anchor::PreviousFirstFrost));
@@ -276,7 +276,7 @@ final class EdgesTest extends TestCase
     /** A first frost late in autumn and one early in the new year both belong to the autumn of the season. */
     public function test_frosts_are_taken_from_the_half_year_they_belong_to(): void
     {
-        $at = static fn (string $last, string $first): SiteYear => SiteYear::of(Site::of(
+        $at = static fn (string $last, string $first): SiteYear => SiteYear::of(new Site(
             48, -5, 0, MonthDay::parse($last), MonthDay::parse($first), WinterClass::Cool,
         ), 2027);
         self::assertSame(['2027-01-20', '2028-01-10'], [
@@ -326,7 +326,7 @@ final class EdgesTest extends TestCase
 
     private static function site(float $latitude, float $longitude, int $elevation): Site
     {
-        return Site::of(
+        return new Site(
             $latitude, $longitude, $elevation, MonthDay::parse($latitude < 0 ? '10-20' : '04-30'),
             MonthDay::parse($latitude < 0 ? '04-30' : '10-20'), WinterClass::Cool,
         );

@@ -93,7 +93,7 @@ final class SeasonTest extends TestCase
     public function test_a_neighbours_spring_counts_by_how_late_it_is(): void
     {
         $hill = SiteYear::of(
-            Site::of(51.6, -1.2, 300, MonthDay::parse('05-06'), MonthDay::parse('10-14'), WinterClass::Cold),
+            new Site(51.6, -1.2, 300, MonthDay::parse('05-06'), MonthDay::parse('10-14'), WinterClass::Cold),
             2027,
         );
         $spring = SeasonReader::with(TestBook::read())->read(
@@ -215,7 +215,7 @@ final class SeasonTest extends TestCase
 
     private static function at(float $latitude, float $longitude, int $elevation): Site
     {
-        return Site::of(
+        return new Site(
             $latitude, $longitude, $elevation, MonthDay::parse('04-20'), MonthDay::parse('10-20'), WinterClass::Cool,
         );
     }

@@ -65,13 +65,13 @@ final class SiteYearTest extends TestCase
             SiteYear::of(Sites::frostless(), 2027)->day(Anchor::LastFrost)->isAfter(Day::parse('2027-01-01')),
         );
         $this->expectException(Fault::class);
-        Site::of(50, 0, 0, null, MonthDay::parse('10-20'), WinterClass::Cool);
+        new Site(50, 0, 0, null, MonthDay::parse('10-20'), WinterClass::Cool);
     }
 
     public function test_a_site_lies_on_earth(): void
     {
         $this->expectExceptionMessage('latitude');
-        Site::of(91, 0, 0, MonthDay::parse('04-20'), MonthDay::parse('10-20'), WinterClass::Cool);
+        new Site(91, 0, 0, MonthDay::parse('04-20'), MonthDay::parse('10-20'), WinterClass::Cool);
     }
 
     public function test_an_edge_takes_the_earlier_or_the_later_of_several(): void

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use PruningHook\Core\Calendar\Anchor;
 use PruningHook\Core\Calendar\Climate;
 use PruningHook\Core\Calendar\Day;
+use PruningHook\Core\Calendar\GivenSite;
 use PruningHook\Core\Calendar\Hemisphere;
 use PruningHook\Core\Calendar\KindYear;
 use PruningHook\Core\Calendar\MonthDay;
@@ -80,7 +81,7 @@ final class WarmthTest extends TestCase
         $oxford = Climate::measured(self::stations()->named('Oxford')->normals);
         $this->expectException(Fault::class);
         $this->expectExceptionMessage('its months are warm when those of the south half of the earth are cold');
-        Site::of(-43.5, 172.6, 10, MonthDay::parse('10-10'), MonthDay::parse('04-28'), null, climate: $oxford);
+        new Site(-43.5, 172.6, 10, MonthDay::parse('10-10'), MonthDay::parse('04-28'), null, climate: $oxford);
     }
 
     public function test_the_winter_is_told_by_the_coldest_month_unless_somebody_says(): void
@@ -90,9 +91,9 @@ final class WarmthTest extends TestCase
             [WinterClass::Cool, WinterClass::Cold, WinterClass::Warm],
             [$at('Oxford'), $at('Minneapolis'), $at('Los Angeles')],
         );
-        self::assertSame(WinterClass::Cold, self::stations()->site(
+        self::assertSame(WinterClass::Cold, self::stations()->site(new GivenSite(
             51.5, -1.2, 90, MonthDay::parse('04-22'), MonthDay::parse('10-28'), WinterClass::Cold,
-        )->winter);
+        ))->winter);
     }
 
     public function test_daylength(): void
@@ -140,7 +141,7 @@ final class WarmthTest extends TestCase
     public function test_a_year_is_carried_from_the_nearest_station_by_height_and_frost(): void
     {
         $stations = self::stations();
-        $site = $stations->site(51.9, -1.4, 263, MonthDay::parse('05-20'), MonthDay::parse('10-10'));
+        $site = $stations->site(new GivenSite(51.9, -1.4, 263, MonthDay::parse('05-20'), MonthDay::parse('10-10')));
         $oxford = $stations->named('Oxford')->normals;
         self::assertEqualsWithDelta($oxford->means[0] - 1.3, $site->climate->normals->means[0], 1e-9);
         // Its last frost comes 28 days after Oxford's, of which the height explains 6.6: half of the rest.
@@ -149,15 +150,15 @@ final class WarmthTest extends TestCase
             'carried from Oxford, 18 km away and 200 m lower, its spring corrected by the last frost',
             $site->climate->from,
         );
-        $hollow = $stations->site(51.9, -1.4, 63, MonthDay::parse('07-30'), MonthDay::parse('10-10'));
+        $hollow = $stations->site(new GivenSite(51.9, -1.4, 63, MonthDay::parse('07-30'), MonthDay::parse('10-10')));
         self::assertSame(21, $hollow->climate->lateDays, 'so late a frost is doubted');
-        $given = $stations->site(51.9, -1.4, 263, null, null, WinterClass::Warm, null, $oxford);
+        $given = $stations->site(new GivenSite(51.9, -1.4, 263, null, null, WinterClass::Warm, null, $oxford));
         self::assertSame([0, 'as given for this site'], [$given->climate->lateDays, $given->climate->from]);
         self::assertSame($oxford->means, $given->climate->normals->means);
         // Across the equator, where no station is nearer.
         self::assertSame(
             Hemisphere::South,
-            $stations->site(-1.0, -30.0, 0, null, null, WinterClass::Warm)->hemisphere(),
+            $stations->site(new GivenSite(-1.0, -30.0, 0, null, null, WinterClass::Warm))->hemisphere(),
         );
     }
 
@@ -184,7 +185,7 @@ final class WarmthTest extends TestCase
         $weigela = self::stations()->event('05-20 at Oxford');
         self::assertInstanceOf(ThermalDate::class, $weigela);
         self::assertEqualsWithDelta(415, $weigela->sum, 20);
-        $coast = Site::of(
+        $coast = new Site(
             36.6, -121.9, 10, null, null, null, climate: Climate::measured(Normals::of(array_fill(0, 12, 13))),
         );
         foreach ([
@@ -209,7 +210,7 @@ final class WarmthTest extends TestCase
     public function test_a_mirrored_garden_has_the_same_events_half_a_year_later(): void
     {
         $oxford = self::stations()->named('Oxford')->normals;
-        $south = SiteYear::of(Site::of(
+        $south = SiteYear::of(new Site(
             -51.76, -1.26, 63, MonthDay::parse('10-22'), MonthDay::parse('04-28'), null,
             climate: Climate::measured($oxford->mirrored()),
         ), 2027);

@@ -42,9 +42,9 @@ final class BowlTest extends TestCase
     private static function cross(): array
     {
         return [
-            Stem::of('n', 0, 30, 1000, 15, 1), Stem::of('e', 90, 30, 1000, 15, 2),
-            Stem::of('s', 180, 30, 1000, 15, 6, [StemFault::Dead, StemFault::Weak]), Stem::of('w', 270, 30, 1000, 15),
-            Stem::of('x', 225, 30, 1000, 15, 7),
+            new Stem('n', 0, 30, 1000, 15, 1), new Stem('e', 90, 30, 1000, 15, 2),
+            new Stem('s', 180, 30, 1000, 15, 6, [StemFault::Dead, StemFault::Weak]), new Stem('w', 270, 30, 1000, 15),
+            new Stem('x', 225, 30, 1000, 15, 7),
         ];
     }
 
@@ -108,7 +108,7 @@ final class BowlTest extends TestCase
             $limb->outline[$at]->x - $limb->outline[count($limb->outline) - 1 - $at]->x,
             $limb->outline[$at]->y - $limb->outline[count($limb->outline) - 1 - $at]->y,
         );
-        $bowl = $this->bowl([Stem::of('a', 0, 80, 1000, 40, 1), Stem::of('b', 180, 80, 1000, 80, 1)]);
+        $bowl = $this->bowl([new Stem('a', 0, 80, 1000, 40, 1), new Stem('b', 180, 80, 1000, 80, 1)]);
         [$thin, $thick] = array_map(static fn (Spoke $spoke): Limb => $spoke->limbs[0], $bowl->spokes);
         self::assertEqualsWithDelta(2 * $width($thin, 0), $width($thick, 0), 1.0);
         self::assertLessThan($width($thick, 0), $width($thick, count($thick->spine) - 1));
@@ -117,7 +117,7 @@ final class BowlTest extends TestCase
     public function test_one_that_grows_inward_sets_out_from_the_far_side(): void
     {
         $bowl = $this->bowl([
-            Stem::of('a', 0, 30, 1000, 30, 3), Stem::of('b', 90, 30, 1000, 30, 3, [StemFault::Inward]),
+            new Stem('a', 0, 30, 1000, 30, 3), new Stem('b', 90, 30, 1000, 30, 3, [StemFault::Inward]),
         ]);
         self::assertGreaterThan(0, $bowl->spokes[0]->spine[0]->y);
         self::assertLessThan(0, $bowl->spokes[1]->spine[0]->x);
@@ -127,8 +127,8 @@ final class BowlTest extends TestCase
     public function test_a_rub_is_marked_between_the_two_where_they_come_nearest(): void
     {
         $bowl = $this->bowl([
-            Stem::of('a', 0, 20, 1000, 20, 3), Stem::of('b', 4, 26, 1000, 20, 3, fromAzimuthDeg: 184),
-            Stem::of('c', 180, 30, 1000, 20, 3),
+            new Stem('a', 0, 20, 1000, 20, 3), new Stem('b', 4, 26, 1000, 20, 3, fromAzimuthDeg: 184),
+            new Stem('c', 180, 30, 1000, 20, 3),
         ]);
         self::assertCount(1, $bowl->rubs);
         self::assertStringStartsWith('a and b: ', $bowl->rubs[0]->says);
@@ -171,7 +171,7 @@ final class BowlTest extends TestCase
     #[DataProvider('lengths')]
     public function test_its_measure_is_round_and_no_more_than_half_its_reach(int $length, int $measure): void
     {
-        self::assertSame($measure, $this->bowl([Stem::of('n', 0, 90, $length, 4, 1)])->measure);
+        self::assertSame($measure, $this->bowl([new Stem('n', 0, 90, $length, 4, 1)])->measure);
     }
 
     /** @return array<string, array{int, int}> */

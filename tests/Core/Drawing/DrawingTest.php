@@ -212,7 +212,6 @@ final class DrawingTest extends TestCase
         return PlantYear::gather(
             TestBook::read(), new Plant('p', $kind), SiteYears::of(Sites::southernEngland()), $this->practice(),
             $this->day('2027-02-20'), Span::of($this->day('2027-01-01'), $this->day('2027-12-31')),
-            [$this->day('2027-02-10')],
-        );
+        )->visitedOn([$this->day('2027-02-10')]);
     }
 }

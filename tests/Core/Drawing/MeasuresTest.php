@@ -34,7 +34,7 @@ final class MeasuresTest extends TestCase
         $span = Span::of(Day::parse('2027-01-01'), Day::parse('2027-12-31'));
         $today = Day::parse('2027-07-02');
         $year = PlantYear::gather(
-            TestBook::read(), new Plant('p', 'wisteria'), $years, $this->practice(), $today, $span, [],
+            TestBook::read(), new Plant('p', 'wisteria'), $years, $this->practice(), $today, $span,
         );
         $outers = [];
         foreach (Ring::of($year)->sectors as $sector) {
@@ -71,7 +71,7 @@ final class MeasuresTest extends TestCase
         ]);
         $sectors = Ring::of(PlantYear::gather(
             TestBook::read(), $plant, SiteYears::of(Sites::southernEngland()), $this->practice(),
-            Day::parse('2027-02-20'), Span::of(Day::parse('2027-01-01'), Day::parse('2027-12-31')), [],
+            Day::parse('2027-02-20'), Span::of(Day::parse('2027-01-01'), Day::parse('2027-12-31')),
         ))->sectors;
         $of = static fn (string $kind): array => array_values(array_filter(
             $sectors, static fn (Sector $sector): bool => $sector->kind === $kind,

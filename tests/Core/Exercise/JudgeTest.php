@@ -31,7 +31,7 @@ final class JudgeTest extends TestCase
     public function test_the_judges_own_answer_is_worth_all_and_nothing_but_a_desert_nothing(string $key): void
     {
         $exercise = $this->exercise($key);
-        $judge = Judge::of($exercise, self::cases()->marking);
+        $judge = new Judge($exercise, self::cases()->marking);
         $right = $judge->answer();
         self::assertNotSame([], $right->cuts, 'there is something to do');
         self::assertFalse($exercise->isIdle());
@@ -50,7 +50,7 @@ final class JudgeTest extends TestCase
     public function test_a_random_answer_is_worth_little(string $key): void
     {
         $exercise = $this->exercise($key);
-        $judge = Judge::of($exercise, self::cases()->marking);
+        $judge = new Judge($exercise, self::cases()->marking);
         $many = max(3, min(25, count($judge->answer()->cuts)));
         $ids = array_keys($exercise->plant->axes);
         $scores = [];
@@ -100,7 +100,7 @@ final class JudgeTest extends TestCase
     public function test_a_stem_of_the_same_age_is_as_good_as_the_judges(): void
     {
         $exercise = $this->exercise('first-forsythia');
-        $judge = Judge::of($exercise, self::cases()->marking);
+        $judge = new Judge($exercise, self::cases()->marking);
         $right = $judge->answer();
         $taken = array_map(static fn (Cut $cut): int => (int) $cut->axis, $right->cuts);
         $born = array_map(static fn (Axis $axis): int => $axis->born(), $exercise->plant->stems());
@@ -121,7 +121,7 @@ final class JudgeTest extends TestCase
     public function test_whoever_takes_the_dead_wood_alone_has_not_done_it(): void
     {
         $exercise = $this->exercise('crowded-lilac');
-        $judge = Judge::of($exercise, self::cases()->marking);
+        $judge = new Judge($exercise, self::cases()->marking);
         $mark = $judge->mark(new Answer(TaskCuts::dead($exercise->plant), $judge->answer()->day));
         self::assertLessThan(60, $mark->score);
         self::assertStringContainsString('A stem of', $mark->remarks[0]->says);
@@ -130,7 +130,7 @@ final class JudgeTest extends TestCase
     public function test_what_was_missed_and_what_was_good_is_told_at_its_place(): void
     {
         $exercise = $this->exercise('crowded-lilac');
-        $judge = Judge::of($exercise, self::cases()->marking);
+        $judge = new Judge($exercise, self::cases()->marking);
         $right = $judge->answer();
         $dead = array_values(array_filter(
             $right->cuts, static fn (Cut $cut): bool => $exercise->plant->axes[(int) $cut->axis]->isDead(),
@@ -161,7 +161,7 @@ final class JudgeTest extends TestCase
     public function test_a_wrong_day_a_wrong_order_and_a_stub_cost_what_they_cost(): void
     {
         $exercise = $this->exercise('crowded-lilac');
-        $judge = Judge::of($exercise, self::cases()->marking);
+        $judge = new Judge($exercise, self::cases()->marking);
         $right = $judge->answer();
         $window = $exercise->task->window;
         $wrong = array_values(array_filter($exercise->days, static fn (Day $day): bool => ! $window->contains($day)));
@@ -194,7 +194,7 @@ final class JudgeTest extends TestCase
     public function test_more_than_may_go_in_a_season_is_told(): void
     {
         $exercise = $this->exercise('crowded-forsythia');
-        $judge = Judge::of($exercise, self::cases()->marking);
+        $judge = new Judge($exercise, self::cases()->marking);
         $stems = array_keys($exercise->plant->stems());
         $mark = $judge->mark(new Answer(
             array_map(Cut::thin(...), array_slice($stems, 0, count($stems) - 1)), $judge->answer()->day,
@@ -207,7 +207,7 @@ final class JudgeTest extends TestCase
     public function test_a_cut_near_enough_to_the_height_is_right(): void
     {
         $exercise = $this->exercise('first-butterfly-bush');
-        $judge = Judge::of($exercise, self::cases()->marking);
+        $judge = new Judge($exercise, self::cases()->marking);
         $right = $judge->answer();
         $down = array_values(array_filter($right->cuts, static fn (Cut $cut): bool => $cut->does === 'down'));
         self::assertCount(1, $down);

@@ -27,9 +27,9 @@ final class HeldToTheTradeTest extends TestCase
     public function test_a_level_cane_breaks_all_along_and_an_upright_one_at_its_top_only(): void
     {
         $breaks = new Breaks(self::habit('climber'));
-        $cane = Axis::shoot(0, null, -1, 90, 0, 0, 50, 2026, 40);
+        $cane = new Axis(0, null, -1, 90, 0, 0, 50, [2026 => 40], str_repeat(Axis::LIVE, 40));
         $along = static fn (float $lean): array => array_keys($breaks->along(
-            $cane, Place::of(0, 0, 0, 90, $lean, 0, 50), 0, 40,
+            $cane, new Place(0, 0, 0, 90, $lean, 0, 50), 0, 40,
         ));
         $upright = $along(5);
         $level = $along(88);
@@ -319,7 +319,7 @@ final class HeldToTheTradeTest extends TestCase
         ];
         $survey = [$stem(0, 5, 1300), $stem(0, 10.6, 500, 180), $stem(90, 25, 900)];
         $foretold = (new Clearance(30, 300, 0.12))->rubs(array_map(
-            static fn (array $stem, int $id): Stem => Stem::of(
+            static fn (array $stem, int $id): Stem => new Stem(
                 (string) $id, $stem['azimuth_deg'], $stem['lean_deg'], $stem['length_mm'], 20, $stem['age_years'],
                 fromAzimuthDeg: $stem['from_azimuth_deg'],
             ), $survey, array_keys($survey),

@@ -136,7 +136,7 @@ final class StepsTest extends TestCase
     private function rule(string $recipe, array $own): TaskRule
     {
         $book = TestBook::read();
-        $kind = KindReader::with($book->sources, $book->recipes, $book->stations)->read(
+        $kind = (new KindReader($book->sources, $book->recipes, $book->stations))->read(
             Entry::of([
                 'id' => 'x',
                 'name' => 'X',

@@ -82,9 +82,9 @@ final class EdgesTest extends TestCase
         self::assertCount(3, $bloom);
         self::assertSame([], $faults);
         self::assertSame([], $closed);
-        $broken = KindReader::with(
+        $broken = (new KindReader(
             Sources::of([]), TestBook::read()->recipes, TestBook::read()->stations,
-        )->read(Entry::of([
+        ))->read(Entry::of([
             'id' => 'x', 'name' => 'X', 'botanical' => 'X y', 'habit' => 'shrub', 'wood' => 'old', 'about' => 'x',
             'phenology' => ['bloom-start' => 'midwinter+101', 'bloom-end' => 'midwinter+100'], 'tasks' => [],
         ]));
@@ -114,8 +114,7 @@ final class EdgesTest extends TestCase
         $gathered = PlantYear::gather(
             TestBook::read(), $plant, $years, $this->practice(), Day::parse('2027-02-20'),
             Span::of(Day::parse('2027-01-01'), Day::parse('2027-12-31')),
-            [Day::parse('2027-01-01'), Day::parse('2028-01-01')],
-        );
+        )->visitedOn([Day::parse('2027-01-01'), Day::parse('2028-01-01')]);
         self::assertCount(1, $gathered->visits);
         self::assertSame(Urgency::Open, $gathered->mostPressing());
     }

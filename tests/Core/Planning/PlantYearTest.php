@@ -62,8 +62,7 @@ final class PlantYearTest extends TestCase
         $cherry = PlantYear::gather(
             TestBook::read(), new Plant('p', 'sour-cherry'), SiteYears::of(Sites::southernEngland()),
             $this->practice(), $this->day('2027-02-01'), Span::of($this->day('2027-01-01'), $this->day('2027-12-31')),
-            [$this->day('2027-01-20'), $this->day('2027-08-02')],
-        );
+        )->visitedOn([$this->day('2027-01-20'), $this->day('2027-08-02')]);
         $january = $cherry->within(Span::of($this->day('2027-01-01'), $this->day('2027-01-31')));
         self::assertCount(1, $january->closed);
         self::assertSame('Disease closure', $january->closed[0]->name);
@@ -78,7 +77,7 @@ final class PlantYearTest extends TestCase
 
         return PlantYear::gather(
             TestBook::read(), new Plant('p', 'wisteria', history: $history), SiteYears::of(Sites::southernEngland()),
-            $this->practice(), $this->day($today), Span::of($this->day('2027-01-01'), $this->day('2027-12-31')), [],
+            $this->practice(), $this->day($today), Span::of($this->day('2027-01-01'), $this->day('2027-12-31')),
         );
     }
 }

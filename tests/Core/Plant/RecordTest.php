@@ -85,8 +85,8 @@ final class RecordTest extends TestCase
     public function test_a_survey_counts_what_stands_alive(): void
     {
         $survey = Survey::of([
-            Stem::of('a', 0, 30, 900, 15, 6), Stem::of('b', 90, 30, 900, 15, 2), Stem::of('c', 180, 30, 900, 15),
-            Stem::of('d', 200, 30, 900, 15, 7, [StemFault::Dead]), Stem::of('e', 270, 30, 900, 15, 8),
+            new Stem('a', 0, 30, 900, 15, 6), new Stem('b', 90, 30, 900, 15, 2), new Stem('c', 180, 30, 900, 15),
+            new Stem('d', 200, 30, 900, 15, 7, [StemFault::Dead]), new Stem('e', 270, 30, 900, 15, 8),
         ], ['e']);
         $counts = $survey->counts(TestAim::of(StemPlan::Thirds, null, null, null, 33, 'x'));
         self::assertSame([2, 1], [$counts->old, $counts->young]);

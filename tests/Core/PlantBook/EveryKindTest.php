@@ -159,7 +159,7 @@ final class EveryKindTest extends TestCase
      */
     public function test_oak_and_elm_are_closed_while_their_beetles_fly_and_only_where_they_do(): void
     {
-        $minnesota = Site::of(45, -93.3, 250, MonthDay::parse('05-05'), MonthDay::parse('10-05'), WinterClass::Cold);
+        $minnesota = new Site(45, -93.3, 250, MonthDay::parse('05-05'), MonthDay::parse('10-05'), WinterClass::Cold);
         foreach (['oak' => '2027-07-20', 'elm' => '2027-08-20'] as $kind => $last) {
             foreach ([$minnesota, Sites::missouri()] as $site) {
                 $closed = $this->prescribe(new Plant('t', $kind), $site)->closed[0];
@@ -189,7 +189,7 @@ final class EveryKindTest extends TestCase
             self::assertSame([], $inland->closed, $kind);
         }
         // University of California (from memory): Eutypa enters apricots through cuts in the wet season.
-        $california = Site::of(38.5, -121.7, 20, MonthDay::parse('02-20'), MonthDay::parse('12-01'), WinterClass::Cool);
+        $california = new Site(38.5, -121.7, 20, MonthDay::parse('02-20'), MonthDay::parse('12-01'), WinterClass::Cool);
         self::assertTrue(
             $this->prescribe(new Plant('a', 'apricot'), $california)->closed[0]->contains($this->day('2027-01-15')),
         );
@@ -219,7 +219,7 @@ final class EveryKindTest extends TestCase
 
     private static function site(float $latitude, ?string $last, ?string $first, string $winter): Site
     {
-        return Site::of(
+        return new Site(
             $latitude, 0, 100, $last === null ? null : MonthDay::parse($last),
             $first === null ? null : MonthDay::parse($first), WinterClass::from($winter),
         );

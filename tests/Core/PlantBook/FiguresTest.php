@@ -13,6 +13,7 @@ use PruningHook\Core\PlantBook\Figures;
 use PruningHook\Core\PlantBook\RemovalCaps;
 use PruningHook\Core\PlantBook\Sources;
 use PruningHook\Core\Prescription\Contradictions;
+use PruningHook\Core\Prescription\GivenFacts;
 use Tests\Support\TestBook;
 
 /** Figures and caps that hold for every kind, and facts that contradict each other. */
@@ -108,7 +109,10 @@ final class FiguresTest extends TestCase
     ): void {
         self::assertSame(
             $told,
-            array_keys(Contradictions::of(TestBook::read()->kind($kind), TestBook::read(), $aim, $height, $grafted)),
+            array_keys(Contradictions::of(
+                TestBook::read()->kind($kind), TestBook::read(),
+                new GivenFacts(aim: $aim, floweringHeightMm: $height, grafted: $grafted),
+            )),
         );
     }
 

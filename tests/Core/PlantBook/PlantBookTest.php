@@ -101,7 +101,7 @@ final class PlantBookTest extends TestCase
         $this->expectException(Fault::class);
         $this->expectExceptionMessage($message);
         AmountRules::check(
-            KindReader::with(Sources::of([]), TestBook::read()->recipes, TestBook::read()->stations)->read(
+            (new KindReader(Sources::of([]), TestBook::read()->recipes, TestBook::read()->stations))->read(
                 Entry::of(array_replace_recursive($kind, $change)),
             ),
         );

@@ -164,9 +164,9 @@ final class ReadingTest extends TestCase
     /** @param  array<string, mixed>  $said */
     private static function kind(array $said): Kind
     {
-        return KindReader::with(
+        return (new KindReader(
             Sources::of([]), TestBook::read()->recipes, TestBook::read()->stations,
-        )->read(Entry::of([
+        ))->read(Entry::of([
             'id' => 'x', 'name' => 'X', 'botanical' => 'X y', 'habit' => 'shrub', 'wood' => 'old', 'about' => 'x',
             'phenology' => [], 'tasks' => [], ...$said,
         ]));

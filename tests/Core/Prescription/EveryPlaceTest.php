@@ -42,7 +42,7 @@ final class EveryPlaceTest extends TestCase
             foreach (self::DAYS as $on) {
                 $today = $this->day($on);
                 $span = Span::of($today->minus(45), $today->plus(319));
-                $year = PlantYear::gather($book, $plant, $years, $this->practice(), $today, $span, []);
+                $year = PlantYear::gather($book, $plant, $years, $this->practice(), $today, $span);
                 $runs = CutOn::with($book)->through($plant, $years, $span, $this->practice());
                 self::assertSame(
                     365,

@@ -128,7 +128,7 @@ final class ReadAloudTest extends TestCase
     {
         $book = TestBook::read();
 
-        return KindReader::with($book->sources, $book->recipes, $book->stations)->read(
+        return (new KindReader($book->sources, $book->recipes, $book->stations))->read(
             Entry::of([
                 'id' => 'x',
                 'name' => 'X',

@@ -20,6 +20,7 @@ use PruningHook\Core\Plant\Stress;
 use PruningHook\Core\Plant\Upkeep;
 use PruningHook\Core\PlantBook\HardCutting;
 use PruningHook\Core\Prescription\Contradictions;
+use PruningHook\Core\Prescription\GivenFacts;
 use PruningHook\Core\Prescription\Prescriber;
 use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Reason;
@@ -288,13 +289,7 @@ final class StateEffectsTest extends TestCase
     public function test_what_cannot_be_is_refused_with_a_reason(string $kind, State $state, array $fields): void
     {
         $told = Contradictions::of(
-            TestBook::read()->kind($kind),
-            TestBook::read(),
-            null,
-            null,
-            null,
-            $state,
-            Day::parse('2015-03-01'),
+            TestBook::read()->kind($kind), TestBook::read(), new GivenFacts($state, Day::parse('2015-03-01')),
         );
         self::assertSame($fields, array_keys($told));
         foreach ($told as $because) {

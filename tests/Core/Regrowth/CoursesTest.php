@@ -20,6 +20,7 @@ use PruningHook\Core\Regrowth\CutTime;
 use PruningHook\Core\Regrowth\Likeness;
 use PruningHook\Core\Regrowth\Stage;
 use PruningHook\Core\Regrowth\TaskCuts;
+use PruningHook\Core\Regrowth\YearlyCut;
 use Tests\Support\Growing;
 use Tests\Support\Prescribing;
 use Tests\Support\Sites;
@@ -183,8 +184,8 @@ final class CoursesTest extends TestCase
     {
         $kind = TestBook::read()->kind($plant->kind);
 
-        return Courses::of(
-            Likeness::of($plant, $kind, $this->kind($plant->kind), 2027, null, CutTime::Winter)->living, $kind,
+        return new Courses(
+            Likeness::of($plant, $kind, $this->kind($plant->kind), 2027, new YearlyCut)->living, $kind,
             TestBook::read()->figures, CutTime::Winter,
         );
     }
@@ -199,8 +200,8 @@ final class CoursesTest extends TestCase
             $task->window->bestFrom, $book->wood,
             KindYear::of(SiteYear::of(Sites::southernEngland(), 2027), $book->phenology),
         );
-        $likeness = Likeness::of($plant, $book, $this->kind($kind), 2027, $task, $time);
+        $likeness = Likeness::of($plant, $book, $this->kind($kind), 2027, new YearlyCut($task, $time));
 
-        return Courses::of($likeness->living, $book, TestBook::read()->figures, $time)->for($task);
+        return (new Courses($likeness->living, $book, TestBook::read()->figures, $time))->for($task);
     }
 }

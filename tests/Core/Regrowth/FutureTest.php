@@ -20,6 +20,7 @@ use PruningHook\Core\Regrowth\Future;
 use PruningHook\Core\Regrowth\Stage;
 use PruningHook\Core\Regrowth\TaskCuts;
 use PruningHook\Core\Regrowth\Upbringing;
+use PruningHook\Core\Regrowth\YearlyCut;
 use Tests\Support\Growing;
 use Tests\Support\Prescribing;
 use Tests\Support\Sites;
@@ -123,6 +124,6 @@ final class FutureTest extends TestCase
 
     private function raised(string $kind, Task $task, CutTime $time, ?string $form = null): LivingPlant
     {
-        return Upbringing::of($this->kind($kind, $form), 8, 2026, 'p1', $task, $time);
+        return Upbringing::of($this->kind($kind, $form), 8, 2026, 'p1', new YearlyCut($task, $time));
     }
 }

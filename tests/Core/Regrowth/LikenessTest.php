@@ -15,6 +15,7 @@ use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Regrowth\CutTime;
 use PruningHook\Core\Regrowth\Future;
 use PruningHook\Core\Regrowth\Likeness;
+use PruningHook\Core\Regrowth\YearlyCut;
 use Tests\Support\Growing;
 use Tests\Support\Prescribing;
 use Tests\Support\Sites;
@@ -90,8 +91,8 @@ final class LikenessTest extends TestCase
     private function likeness(Plant $plant, ?Task $task): Likeness
     {
         return Likeness::of(
-            $plant, TestBook::read()->kind($plant->kind), $this->kind($plant->kind), 2027, $task,
-            $task === null ? CutTime::Winter : $this->time($plant->kind, $task),
+            $plant, TestBook::read()->kind($plant->kind), $this->kind($plant->kind), 2027,
+            new YearlyCut($task, $task === null ? CutTime::Winter : $this->time($plant->kind, $task)),
         );
     }
 

@@ -108,7 +108,7 @@ final class CautionsTest extends TestCase
             ['Look for nests.'],
             Cautions::from(['nests' => 'Look for nests.'], TestBook::read()->figures)->for(
                 TestBook::read()->kind('forsythia'), new Plant('f', 'forsythia', heightMm: 1500), $task, $window,
-                $year, TestBook::read()->recipes->get('renew-by-thirds'),
+                $year, true,
             ),
         );
     }

@@ -331,7 +331,7 @@ final class JudgedStemsTest extends TestCase
         int $age = 3,
         array $faults = [],
     ): Stem {
-        return Stem::of($ref, $azimuth, $lean, 1200, $base, $age, $faults);
+        return new Stem($ref, $azimuth, $lean, 1200, $base, $age, $faults);
     }
 
     /** @return list<string> */

@@ -248,7 +248,7 @@ final class RulesTest extends TestCase
         ?int $age = 3,
         array $faults = [],
     ): Stem {
-        return Stem::of($ref, $azimuth, $lean, 900, $base, $age, $faults);
+        return new Stem($ref, $azimuth, $lean, 900, $base, $age, $faults);
     }
 
     /**

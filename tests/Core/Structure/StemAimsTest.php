@@ -100,7 +100,7 @@ final class StemAimsTest extends TestCase
 
     public function test_cleaning_is_what_is_ill_and_below_the_graft(): void
     {
-        $stem = static fn (StemFault $fault): Stem => Stem::of('s', 0, 30, 900, 15, 3, [$fault]);
+        $stem = static fn (StemFault $fault): Stem => new Stem('s', 0, 30, 900, 15, 3, [$fault]);
         $cleaned = static fn (bool $grafted): array => array_values(
             array_map(
                 static fn (StemFault $fault): string => $fault->value,
@@ -119,7 +119,7 @@ final class StemAimsTest extends TestCase
     public function test_a_strong_kind_grows_together_sooner(): void
     {
         // Two stems with a little air between them, the same for both kinds.
-        $stems = [Stem::of('a', 0, 30, 1200, 60), Stem::of('b', 14, 30, 1200, 60)];
+        $stems = [new Stem('a', 0, 30, 1200, 60), new Stem('b', 14, 30, 1200, 60)];
         $book = TestBook::read();
         $next = static fn (string $kind): int => min([
             999,

@@ -64,7 +64,7 @@ final class StemJudgeTest extends TestCase
         // One leaves the crown on the far side, leans further and crosses the other half way up.
         $judged = $this->judge(
             [
-                Stem::of('old', 0, 28, 900, 15, 6, [], [], 180), $this->stem('new', 0, lean: 22, age: 2),
+                new Stem('old', 0, 28, 900, 15, 6, [], [], 180), $this->stem('new', 0, lean: 22, age: 2),
                 $this->stem('far', 180),
             ],
             self::aim(StemPlan::Tidy, budget: 60),
@@ -222,7 +222,7 @@ final class StemJudgeTest extends TestCase
 
     public function test_a_lopped_top_keeps_the_shoots_that_carry_on(): void
     {
-        $stem = Stem::of(
+        $stem = new Stem(
             'limb', 0, 20, 2000, 60, 10, [StemFault::Lopped],
             [
                 new Shoot('back', 180, 50, 12), new Shoot('on', 5, 25, 12), new Shoot('thin', 0, 25, 5),
@@ -244,8 +244,8 @@ final class StemJudgeTest extends TestCase
             [
                 fn (): Survey => Survey::of([$this->stem('a', 0), $this->stem('a', 90)]),
                 fn (): Survey => Survey::of([$this->stem('a', 0)], ['z']),
-                fn (): Stem => Stem::of('x', 0, 10, 35, 20),
-                fn (): Stem => Stem::of('x', 0, 95, 500, 20),
+                fn (): Stem => new Stem('x', 0, 10, 35, 20),
+                fn (): Stem => new Stem('x', 0, 95, 500, 20),
                 fn (): StemAim => self::aim(StemPlan::Bowl, keep: 0),
             ] as $wrong
         ) {
@@ -361,7 +361,7 @@ final class StemJudgeTest extends TestCase
         ?int $age = 3,
         array $faults = [],
     ): Stem {
-        return Stem::of($ref, $azimuth, $lean, $length, $base, $age, $faults);
+        return new Stem($ref, $azimuth, $lean, $length, $base, $age, $faults);
     }
 
     /**
@@ -371,7 +371,7 @@ final class StemJudgeTest extends TestCase
     private static function turned(array $stems, int $sense, int $turn): array
     {
         return array_map(
-            static fn (Stem $stem): Stem => Stem::of(
+            static fn (Stem $stem): Stem => new Stem(
                 $stem->ref, $sense * $stem->azimuthDeg + $turn, $stem->leanDeg, $stem->lengthMm, $stem->baseMm,
                 $stem->ageYears, $stem->faults,
             ),
@@ -386,7 +386,7 @@ final class StemJudgeTest extends TestCase
         $stems = [];
         for ($index = 0; $index < $count; $index++) {
             $base = mt_rand(5, 40);
-            $stems[] = Stem::of(
+            $stems[] = new Stem(
                 "s$index", mt_rand(0, 359), mt_rand(0, 60), mt_rand(10, 60) * $base, $base,
                 mt_rand(0, 5) === 0 ? null : mt_rand(1, 9),
                 mt_rand(0, 3) === 0 ? [StemFault::cases()[mt_rand(0, count(StemFault::cases()) - 1)]] : [],

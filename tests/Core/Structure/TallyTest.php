@@ -98,18 +98,18 @@ final class TallyTest extends TestCase
     public function test_the_worse_is_the_more_marked_then_the_older_then_the_thinner(): void
     {
         self::assertSame([-2, -6, 20, 'a'], Flagged::worth(
-            Stem::of('a', 0, 30, 900, 20, 6, [StemFault::Weak, StemFault::Inward]),
+            new Stem('a', 0, 30, 900, 20, 6, [StemFault::Weak, StemFault::Inward]),
         ));
-        self::assertSame([0, 0, 12, 'b'], Flagged::worth(Stem::of('b', 0, 30, 900, 12)));
-        $nobodyKnows = Stem::of('unknown', 0, 30, 900, 15);
-        $thisYears = Stem::of('first', 0, 30, 900, 15, 1);
+        self::assertSame([0, 0, 12, 'b'], Flagged::worth(new Stem('b', 0, 30, 900, 12)));
+        $nobodyKnows = new Stem('unknown', 0, 30, 900, 15);
+        $thisYears = new Stem('first', 0, 30, 900, 15, 1);
         self::assertSame([$thisYears, $nobodyKnows], Flagged::sorted([$nobodyKnows, $thisYears]));
     }
 
     /** Where nobody knows their age, those go that stand closest: the rest is left most evenly round the plant. */
     public function test_of_stems_of_unknown_age_those_that_crowd_go_first(): void
     {
-        $stem = static fn (string $ref, float $way, ?int $age = null): Stem => Stem::of($ref, $way, 30, 900, 15, $age);
+        $stem = static fn (string $ref, float $way, ?int $age = null): Stem => new Stem($ref, $way, 30, 900, 15, $age);
         $first = static fn (Stem ...$stems): array => array_map(
             static fn (Candidate $candidate): string => $candidate->stem->ref,
             array_slice([...(new Oldest)->candidates(
@@ -150,12 +150,12 @@ final class TallyTest extends TestCase
 
     public function test_measures_no_stem_has_are_told(): void
     {
-        self::assertSame([90.0, 1], [Stem::of('a', 0, 90, 2, 1)->leanDeg, Stem::of('a', 0, 0, 2, 1)->baseMm]);
-        self::assertSame(300, Stem::of('a', 0, 0, 900, 9, 300)->ageYears);
-        self::assertSame(0, Stem::of('a', 0, 0, 900, 9, 0)->ageYears);
+        self::assertSame([90.0, 1], [(new Stem('a', 0, 90, 2, 1))->leanDeg, (new Stem('a', 0, 0, 2, 1))->baseMm]);
+        self::assertSame(300, (new Stem('a', 0, 0, 900, 9, 300))->ageYears);
+        self::assertSame(0, (new Stem('a', 0, 0, 900, 9, 0))->ageYears);
         self::assertSame(
             [350.0, 10.0],
-            [Stem::of('a', -10, 0, 900, 9)->azimuthDeg, Stem::of('a', 370, 0, 900, 9)->azimuthDeg],
+            [(new Stem('a', -10, 0, 900, 9))->azimuthDeg, (new Stem('a', 370, 0, 900, 9))->azimuthDeg],
         );
         foreach (
             [
@@ -170,7 +170,7 @@ final class TallyTest extends TestCase
             ] as $says => [$azimuth, $lean, $length, $base, $age]
         ) {
             try {
-                Stem::of('a', $azimuth, $lean, $length, $base, $age);
+                new Stem('a', $azimuth, $lean, $length, $base, $age);
                 self::fail("not told: $says");
             } catch (Fault $fault) {
                 self::assertStringContainsString($says, $fault->getMessage());
@@ -180,28 +180,28 @@ final class TallyTest extends TestCase
 
     public function test_a_stem_tapers_to_a_quarter_and_grows_but_for_dead_wood(): void
     {
-        $stem = Stem::of('a', 90, 30, 1000, 20, 3);
+        $stem = new Stem('a', 90, 30, 1000, 20, 3);
         self::assertSame([20.0, 12.5, 5.0], [$stem->thicknessAt(0), $stem->thicknessAt(0.5), $stem->thicknessAt(1)]);
         self::assertSame(400.0, $stem->section());
         $grown = $stem->grown(300, 0.12);
         self::assertSame([1300, 22, 4], [$grown->lengthMm, $grown->baseMm, $grown->ageYears]);
-        $dead = Stem::of('a', 90, 30, 1000, 20, 3, [StemFault::Dead]);
+        $dead = new Stem('a', 90, 30, 1000, 20, 3, [StemFault::Dead]);
         self::assertSame($dead, $dead->grown(300, 0.12));
         self::assertSame(0.0, $dead->section());
         self::assertSame([1, 5], [$stem->aged(-4)->ageYears, $stem->aged(2)->ageYears]);
-        self::assertNull(Stem::of('a', 90, 30, 1000, 20)->aged(2)->ageYears);
-        self::assertNull(Stem::of('a', 90, 30, 1000, 20)->grown(1, 0)->ageYears);
+        self::assertNull((new Stem('a', 90, 30, 1000, 20))->aged(2)->ageYears);
+        self::assertNull((new Stem('a', 90, 30, 1000, 20))->grown(1, 0)->ageYears);
         // East, 30 degrees from the upright: half its length out, and 866 mm up.
         $tip = $stem->tip(40);
         self::assertEqualsWithDelta([540, 0, 866.03], [$tip->x, $tip->y, $tip->z], 0.01);
         // What grows inward leaves the crown on the far side.
-        $inward = Stem::of('a', 90, 30, 1000, 20, 3, [StemFault::Inward]);
+        $inward = new Stem('a', 90, 30, 1000, 20, 3, [StemFault::Inward]);
         self::assertEqualsWithDelta([-40, 460], [$inward->base(40)->x, $inward->tip(40)->x], 0.01);
-        $said = Stem::of('a', 90, 30, 1000, 20, 3, [], [], 0.0);
+        $said = new Stem('a', 90, 30, 1000, 20, 3, [], [], 0.0);
         self::assertEqualsWithDelta([0, 40], [$said->base(40)->x, $said->base(40)->y], 0.01);
         self::assertSame([20.0, 180.0], [
-            Stem::of('a', 350, 0, 900, 9)->apart(Stem::of('b', 10, 0, 900, 9)),
-            Stem::of('a', 270, 0, 900, 9)->apart(Stem::of('b', 90, 0, 900, 9)),
+            (new Stem('a', 350, 0, 900, 9))->apart(new Stem('b', 10, 0, 900, 9)),
+            (new Stem('a', 270, 0, 900, 9))->apart(new Stem('b', 90, 0, 900, 9)),
         ]);
     }
 
@@ -288,15 +288,15 @@ final class TallyTest extends TestCase
     {
         self::assertSame(100, Openness::of([]));
         self::assertSame(100, Openness::of([self::stem('a', 3, [StemFault::Dead], 0, 0)]));
-        $flat = static fn (int $way): Stem => Stem::of("s$way", $way, 80, 1000, 15, 3);
+        $flat = static fn (int $way): Stem => new Stem("s$way", $way, 80, 1000, 15, 3);
         // Of 48 places the outermost, towards each of the three, lies within a tenth of the reach of its upper half.
         self::assertSame(94, Openness::of([$flat(0), $flat(120), $flat(240)]));
         self::assertSame(98, Openness::of([$flat(0)]));
-        $upright = Stem::of('u', 40, 20, 1000, 15, 3);
+        $upright = new Stem('u', 40, 20, 1000, 15, 3);
         self::assertLessThan(94, Openness::of([$flat(0), $flat(120), $flat(240), $upright]));
         self::assertSame(
             Openness::of([$flat(0), $flat(120), $flat(240), $upright]),
-            Openness::of([$flat(30), $flat(150), $flat(270), Stem::of('u', 70, 20, 1000, 15, 3)]),
+            Openness::of([$flat(30), $flat(150), $flat(270), new Stem('u', 70, 20, 1000, 15, 3)]),
             'a turned plant is as open',
         );
     }
@@ -307,7 +307,7 @@ final class TallyTest extends TestCase
             new Shoot('back', 180, 40, 9), new Shoot('on', 0, 35, 7), new Shoot('stout', 10, 30, 12),
             new Shoot('flat', 90, 80, 14),
         ];
-        $lopped = static fn (Shoot ...$shoots): Stem => Stem::of(
+        $lopped = static fn (Shoot ...$shoots): Stem => new Stem(
             'a', 0, 30, 900, 40, 9, [StemFault::Lopped], array_values($shoots),
         );
         self::assertSame(
@@ -358,13 +358,13 @@ final class TallyTest extends TestCase
         self::assertSame([7, 2], [$aim->pencilMm, $aim->youngYears], 'a pencil is about 7 mm');
         self::assertTrue($aim->isYoung(self::stem('a', 2)));
         self::assertFalse($aim->isYoung(self::stem('a', 3)));
-        self::assertFalse($aim->isYoung(Stem::of('a', 0, 30, 900, 15)));
+        self::assertFalse($aim->isYoung(new Stem('a', 0, 30, 900, 15)));
     }
 
     /** @param  list<StemFault>  $faults */
     private static function stem(string $ref, int $age, array $faults = [], float $azimuth = 0, float $lean = 30): Stem
     {
-        return Stem::of($ref, $azimuth, $lean, 900, 15, $age, $faults);
+        return new Stem($ref, $azimuth, $lean, 900, 15, $age, $faults);
     }
 
     private static function aim(StemPlan $plan, ?int $keep = null): StemAim

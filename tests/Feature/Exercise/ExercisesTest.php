@@ -182,7 +182,7 @@ final class ExercisesTest extends FeatureTestCase
         $exercises = $this->app->make(Exercises::class);
         self::assertSame("plant-$shrub->id", Exercises::keyOf($shrub));
         $practised = $exercises->of("plant-$shrub->id", 0, Today::day());
-        $right = Judge::of($practised->exercise, $exercises->cases()->marking)->answer();
+        $right = (new Judge($practised->exercise, $exercises->cases()->marking))->answer();
         $this->post("/bench/plant-$shrub->id", [
             'cuts' => CutCode::of($right->cuts),
             'day' => (string) $right->day,
@@ -265,7 +265,7 @@ final class ExercisesTest extends FeatureTestCase
     {
         $exercises = $this->app->make(Exercises::class);
         $exercise = $exercises->of($case, $seed, Today::day())->exercise;
-        $answer = Judge::of($exercise, $exercises->cases()->marking)->answer();
+        $answer = (new Judge($exercise, $exercises->cases()->marking))->answer();
         $code = CutCode::of($answer->cuts);
         self::assertSame([], CutCode::read($code, $exercise->plant)->faults);
 

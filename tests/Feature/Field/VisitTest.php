@@ -319,7 +319,7 @@ final class VisitTest extends FeatureTestCase
             'label' => 'Gate oak',
             'height_mm' => 25000,
         ]);
-        $choice = (string) TaskChoice::of($oak->id, 'winter-structure', 2027);
+        $choice = (string) new TaskChoice($oak->id, 'winter-structure', 2027);
         $this->actingAs($this->planner());
         $this->get("/plants/$oak->id")
             ->assertOk()
@@ -356,7 +356,7 @@ final class VisitTest extends FeatureTestCase
         config(['hook.today' => '2027-06-01']);
         $task = $this->planned(
             $this->garden->fresh() ?? $this->garden, Day::parse('2027-06-01'),
-            TaskChoice::of($lilac->id, 'after-flowering', 2027),
+            new TaskChoice($lilac->id, 'after-flowering', 2027),
         )->tasks()->firstOrFail();
         $this->put("/tasks/$task->id/log", [
             'outcome' => 'done',
@@ -386,7 +386,7 @@ final class VisitTest extends FeatureTestCase
     {
         config(['hook.today' => '2027-03-17']);
         $this->actingAs($this->planner());
-        $choice = urlencode((string) TaskChoice::of($this->wisteria->id, 'winter-pass', 2027));
+        $choice = urlencode((string) new TaskChoice($this->wisteria->id, 'winter-pass', 2027));
         $this->get("/plants/{$this->wisteria->id}")->assertSee('missed, closed yesterday')
             ->assertSee('data-key="p" href="'.route('visits.create', $this->garden)."?tasks%5B0%5D=$choice\"", false);
     }

@@ -326,7 +326,7 @@ final class DrawingTest extends FeatureTestCase
             'practice' => ['bush-rose-severity' => 'light-arc'],
         ]);
         $task = $this->planned(
-            $this->garden, Day::parse('2027-03-20'), TaskChoice::of($rose->id, 'main-pruning', 2027), 'early',
+            $this->garden, Day::parse('2027-03-20'), new TaskChoice($rose->id, 'main-pruning', 2027), 'early',
         )->tasks()->firstOrFail();
         self::assertSame(
             ['light-arc', 33],

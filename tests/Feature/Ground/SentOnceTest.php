@@ -192,7 +192,7 @@ final class SentOnceTest extends FeatureTestCase
         $exercises = $this->app->make(Exercises::class);
         $exercise = $exercises->of('first-grass', 1, Today::day())->exercise;
 
-        return (string) Judge::of($exercise, $exercises->cases()->marking)->answer()->day;
+        return (string) (new Judge($exercise, $exercises->cases()->marking))->answer()->day;
     }
 
     private function clientsPage(): string

@@ -324,7 +324,7 @@ final class PlanTest extends FeatureTestCase
         config(['hook.today' => '2027-07-12']);
         $rose = Plant::factory()->create(['garden_id' => $this->garden->id, 'kind' => 'bush-rose']);
         $done = $this->planned(
-            $this->garden, Day::parse('2027-07-12'), TaskChoice::of($rose->id, 'dead-heading', 2027),
+            $this->garden, Day::parse('2027-07-12'), new TaskChoice($rose->id, 'dead-heading', 2027),
         )->tasks()->firstOrFail();
         config(['hook.today' => '2027-07-20']);
         Carbon::setTestNow('2027-07-20 10:00:00');
@@ -359,7 +359,7 @@ final class PlanTest extends FeatureTestCase
         }
         self::assertContains('follow-dead-heading-10', $keys);
         foreach (array_unique($keys) as $key) {
-            $choice = TaskChoice::of(PHP_INT_MAX % 1_000_000_000, $key, 2027);
+            $choice = new TaskChoice(PHP_INT_MAX % 1_000_000_000, $key, 2027);
             self::assertEquals($choice, TaskChoice::parse((string) $choice));
             self::assertMatchesRegularExpression(TaskChoice::PATTERN, (string) $choice);
         }
