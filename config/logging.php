@@ -4,13 +4,21 @@ declare(strict_types=1);
 
 use Monolog\Formatter\JsonFormatter;
 
-// A file a day, kept for two weeks, and read by nobody but who runs the office.
+// A file a day, kept for two weeks, and read by nobody but who runs the office. All errors are reported here: what is to
+// hear of them as well, a tracker say, is a channel of its own that LOG_ALSO names, with commas between.
+$also = env('LOG_ALSO');
+
 return [
     'default' => env('LOG_CHANNEL', 'daily'),
 
     'channels' => [
         // What cannot be logged, because the disk is full say, must not be the fault that is told.
-        'daily' => ['driver' => 'stack', 'channels' => ['files'], 'ignore_exceptions' => true],
+        'daily' => [
+            'driver' => 'stack',
+            'channels' => ['files', ...array_filter(explode(',', is_string($also) ? $also : ''))],
+            'ignore_exceptions' => true,
+        ],
+        'syslog' => ['driver' => 'syslog', 'level' => 'error', 'replace_placeholders' => true],
         'files' => [
             'driver' => 'daily',
             'path' => storage_path('logs/laravel.log'),

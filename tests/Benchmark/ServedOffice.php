@@ -51,7 +51,7 @@ final class ServedOffice
             'include /etc/nginx/mime.types;', 'access_log off;', "client_body_temp_path $this->at/body;",
             $this->filled('nginx.conf'), '}', '',
         ]));
-        $this->run(['php-fpm8.2', '-R', '--fpm-config', "$this->at/fpm.conf"]);
+        $this->run(['php-fpm'.PHP_MAJOR_VERSION.'.'.PHP_MINOR_VERSION, '-R', '--fpm-config', "$this->at/fpm.conf"]);
         $this->run(['nginx', '-q', '-c', "$this->at/nginx.conf"]);
         foreach (['default', 'long'] as $queue) {
             $worker = new Process(
