@@ -48,9 +48,10 @@ final readonly class SheetScreen
 
     public function show(Visit $visit, Day $today): SheetPage
     {
-        $visit->load(['garden', 'crew', 'entries.saidBy', 'tasks' => [
-            'plant' => ['workLogs', 'bloomNotes'], 'log.loggedBy', 'visit', 'entries.saidBy', 'photos',
-        ]]);
+        $visit->load([
+            'garden', 'crew', 'entries.saidBy', 'tasks.plant.workLogs', 'tasks.plant.bloomNotes', 'tasks.log.loggedBy',
+            'tasks.visit', 'tasks.entries.saidBy', 'tasks.photos',
+        ]);
         $visit->tasks->each(static fn (VisitTask $task) => $task->plant->setRelation('garden', $visit->garden));
         $site = $this->bridge->site($visit->garden);
         $sun = Sun::on($visit->on, $site->latitude, $site->longitude);

@@ -131,9 +131,10 @@ final readonly class Rota
                     Day::fromNumber((int) $task->opens), Day::fromNumber((int) $task->best_from),
                     Day::fromNumber((int) $task->best_to), Day::fromNumber((int) $task->closes),
                 );
-            if ($window !== null) {
+            $visit = $rows[$task->visit_id] ?? null;
+            if ($window !== null && $visit !== null) {
                 $works[$ref] = new Work(
-                    $ref, (string) $rows[$task->visit_id]->garden_id, $window, (int) $task->minutes,
+                    $ref, (string) $visit->garden_id, $window, (int) $task->minutes,
                     FirmBrief::words($task->skills), 1.0,
                     (int) ($task->people ?? 1),
                 );

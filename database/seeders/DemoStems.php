@@ -50,7 +50,7 @@ final readonly class DemoStems
     public function survey(): void
     {
         foreach (self::SURVEYS as $label => $stems) {
-            $plant = Plant::query()->with('garden')->where('label', $label)->get()->first();
+            $plant = Plant::query()->with('garden')->where('label', $label)->first();
             if ($plant === null) {
                 continue;
             }

@@ -229,7 +229,7 @@ final class LivedYear
 
     private function clients(): void
     {
-        $gardens = Garden::query()->get();
+        $gardens = Garden::query()->get()->all();
         $garden = $gardens[mt_rand(0, count($gardens) - 1)];
         if (! $this->chance(25)) {
             return;

@@ -23,7 +23,6 @@ final class FirmCommand extends Command
     public function handle(FirmDocument $document, Staff $staff): int
     {
         $file = $this->argument('file');
-        $file = is_string($file) ? $file : '';
         try {
             match ($this->argument('way')) {
                 'out' => $this->out($document, $file),

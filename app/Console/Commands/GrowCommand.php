@@ -18,6 +18,7 @@ use PruningHook\Core\Growth\Year;
 /** `./hook grow FILE.json`, or standard input: a plant season by season under the cuts that are made, as JSON. */
 final class GrowCommand extends Command
 {
+    use ReadsJson;
     use SpeaksJson;
 
     protected $signature = 'grow {file? : JSON as in docs/formats/grow-input.schema.json; standard input where '

@@ -16,6 +16,7 @@ use PruningHook\Core\Structure\StemJudge;
 /** `./hook judge FILE.json`, or standard input: which stems stay and which go, in order, with reasons, as JSON. */
 final class JudgeCommand extends Command
 {
+    use ReadsJson;
     use SpeaksJson;
 
     protected $signature = 'judge {file? : JSON as in docs/formats/judge-input.schema.json; standard input where '

@@ -20,7 +20,6 @@ final class MoveToCommand extends Command
     public function handle(MoveFirm $move): int
     {
         $url = $this->argument('url');
-        $url = is_string($url) ? $url : '';
         if (! app()->isDownForMaintenance()) {
             $this->output->getErrorStyle()->writeln(
                 'hook: the site is up; anything written from now on is left behind. First run: php artisan down',

@@ -16,6 +16,7 @@ use PruningHook\Core\Planning\Season\Visit;
 /** `./hook plan FILE.json`, or standard input: visits, crew days and rounds as JSON on standard output. */
 final class PlanCommand extends Command
 {
+    use ReadsJson;
     use SpeaksJson;
 
     protected $signature = 'plan {file? : JSON as in docs/formats/plan-input.schema.json; standard input where left '

@@ -23,6 +23,7 @@ use PruningHook\Core\Regrowth\Courses;
 /** `./hook prescribe FILE.json`, or standard input: prescriptions as JSON on standard output. */
 final class PrescribeCommand extends Command
 {
+    use ReadsJson;
     use SpeaksJson;
 
     protected $signature = 'prescribe {file? : JSON as in docs/formats/prescribe-input.schema.json; standard input '

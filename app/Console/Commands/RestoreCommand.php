@@ -26,7 +26,7 @@ final class RestoreCommand extends Command
         $passphrase = config('hook.backup_passphrase');
         try {
             $done = $restore->from(
-                is_string($file) ? $file : '',
+                $file,
                 fn (string $step) => $this->line("  $step"),
                 is_string($passphrase) ? $passphrase : '',
             );
@@ -37,7 +37,7 @@ final class RestoreCommand extends Command
 
             return self::FAILURE;
         }
-        SecurityLog::note(SecurityEventKind::Restored, says: is_string($file) ? basename($file) : null);
+        SecurityLog::note(SecurityEventKind::Restored, says: basename($file));
         foreach ($done as $line) {
             $this->line($line);
         }

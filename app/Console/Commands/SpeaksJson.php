@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Ground\Bridge\InputFaults;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Formatter\OutputFormatter;
 
@@ -14,20 +13,6 @@ use Symfony\Component\Console\Formatter\OutputFormatter;
  */
 trait SpeaksJson
 {
-    /**
-     * The file named on the command line, or standard input.
-     *
-     * @throws InputFaults when there is no such file
-     */
-    private function given(): string
-    {
-        $file = $this->argument('file');
-        $file = is_string($file) ? $file : '-';
-        $json = $file === '-' ? file_get_contents('php://stdin') : (is_file($file) ? file_get_contents($file) : false);
-
-        return $json === false ? throw new InputFaults(["$file: no such file, or not readable"]) : $json;
-    }
-
     /** @param  array<string, mixed>  $answer */
     private function print(array $answer): void
     {

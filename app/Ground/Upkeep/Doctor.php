@@ -13,7 +13,6 @@ use App\Ground\Support\CannotWrite;
 use App\Ground\Support\Dialect;
 use App\Ground\Support\Heartbeat;
 use App\Ground\Support\Today;
-use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -158,7 +157,6 @@ final readonly class Doctor
     private function migrations(): array
     {
         $migrator = app('migrator');
-        assert($migrator instanceof Migrator);
         $ran = $migrator->getRepository()->getRan();
         $waiting = array_diff(array_keys($migrator->getMigrationFiles(database_path('migrations'))), $ran);
 

@@ -31,7 +31,9 @@ final class ReportController extends Controller
     {
         $this->authorize('update', Firm::class);
         $season = Asked::whole($request, 'season');
-        abort_unless(in_array($season, ReportScreen::seasons(), true), 404);
+        if (! in_array($season, ReportScreen::seasons(), true)) {
+            abort(404);
+        }
         $screen->ask($season);
 
         return redirect()->route('reports', ['season' => $season]);

@@ -49,6 +49,9 @@ final readonly class RainRead implements ReadsRain
         $spares = $this->book->recipes->leastRain;
         foreach ($logs->groupBy(['garden_id', 'on']) as $garden => $days) {
             foreach ($days as $on => $cut) {
+                if (! isset($gardens[$garden])) {
+                    continue;
+                }
                 $first = Day::parse((string) $on);
                 $rain = (int) floor($this->outlook->rain(
                     $this->bridge->site($gardens[$garden]), $first, $first->plus(LoggedWork::RAIN_DAYS - 1),
