@@ -121,38 +121,6 @@ final class PublishedAmountsTest extends TestCase
         self::assertSame(300, $this->amount($task, 'wires apart')->target);
     }
 
-    /** @param  array<string, string>  $firm */
-    #[DataProvider('figures')]
-    public function test_the_figure(
-        string $kind,
-        string $task,
-        string $what,
-        int $min,
-        int $max,
-        array $firm = [],
-    ): void {
-        $this->assertAmount($kind, $task, $what, $min, $max, $firm);
-    }
-
-    /** @return array<string, array{0: string, 1: string, 2: string, 3: int, 4: int, 5?: array<string, string>}> */
-    public static function figures(): array
-    {
-        return [
-            'RHS, Redcurrants: side shoots to one to three buds in winter (from memory)' => [
-                'redcurrant', 'winter-pass', 'buds per lateral', 1, 3,
-            ],
-            'RHS, Redcurrants and gooseberries: new shoots to five leaves in summer (from memory)' => [
-                'gooseberry', 'summer-pass', 'leaves per new shoot', 5, 5,
-            ],
-            'RHS, Pruning trained apples: new laterals to three leaves in summer (from memory)' => [
-                'apple-espalier', 'summer-pass', 'leaves per new lateral', 3, 3,
-            ],
-            'RHS, Raspberries: six to ten of the strongest canes a plant (from memory)' => [
-                'raspberry-summer', 'fruited-canes', 'canes to keep', 6, 10,
-            ],
-        ];
-    }
-
     /** Common practice, no source: three live nodes wanted and a quarter of the buds dead: four are left. */
     public function test_nodes_for_a_winter_that_killed_buds(): void
     {

@@ -32,6 +32,18 @@ final class PublishedFiguresTest extends TestCase
     public static function figures(): array
     {
         return [
+            'RHS, Redcurrants: side shoots to one to three buds in winter (from memory)' => [
+                'redcurrant', 'winter-pass', 'buds per lateral', 1, 3,
+            ],
+            'RHS, Redcurrants and gooseberries: new shoots to five leaves in summer (from memory)' => [
+                'gooseberry', 'summer-pass', 'leaves per new shoot', 5, 5,
+            ],
+            'RHS, Pruning trained apples: new laterals to three leaves in summer (from memory)' => [
+                'apple-espalier', 'summer-pass', 'leaves per new lateral', 3, 3,
+            ],
+            'RHS, Raspberries: six to ten of the strongest canes a plant (from memory)' => [
+                'raspberry-summer', 'fruited-canes', 'canes to keep', 6, 10,
+            ],
             'RHS, Wisteria: two or three buds in winter (from memory)' => [
                 'wisteria', 'winter-pass', 'buds per lateral', 2, 3,
             ],

@@ -16,7 +16,6 @@ use PruningHook\Core\Plant\Taken;
 use PruningHook\Core\Prescription\Task;
 use PruningHook\Core\Regrowth\CutTime;
 use PruningHook\Core\Regrowth\Future;
-use PruningHook\Core\Regrowth\Likeness;
 use PruningHook\Core\Regrowth\Stage;
 
 /** Pictures of a plant: for a task, and of a season of its record. */
@@ -26,61 +25,26 @@ final readonly class Drawings
     {
     }
 
-    /**
-     * A plant for a task. What else is logged of the season is cut off first.
-     *
-     * @param  CorePlant  $before  as it was before any of the season's work
-     * @param  CorePlant  $core  as it is now
-     * @param  list<Task>  $tasks  all of its season
-     */
-    public function ofTask(
-        Plant $row,
-        CorePlant $before,
-        CorePlant $core,
-        SiteYear $year,
-        Task $task,
-        array $tasks,
-    ): Drawn {
-        $yearly = Likenesses::yearly($task, $tasks);
-        $done = array_filter(self::done($core, $tasks), static fn (Task $each): bool => $each !== $task);
-
-        return $this->drawn($this->likenesses->of($row, $before, $year, $yearly), $done, $row, $core, $year, [
-            $task, $yearly,
-        ]);
+    /** A plant for a task. What else is logged of the season is cut off first. */
+    public function ofTask(PictureCase $of): Drawn
+    {
+        return $this->drawn($of, array_filter(
+            self::done($of->now, $of->tasks), static fn (Task $each): bool => $each !== $of->task,
+        ));
     }
 
-    /**
-     * The same as it stands now: where the task is done nothing more goes.
-     *
-     * @param  list<Task>  $tasks  all of its season
-     */
-    public function asItStands(
-        Plant $row,
-        CorePlant $before,
-        CorePlant $core,
-        SiteYear $year,
-        Task $task,
-        array $tasks,
-    ): Drawn {
-        $yearly = Likenesses::yearly($task, $tasks);
-        $likeness = $this->likenesses->of($row, $before, $year, $yearly);
-
-        return $this->drawn($likeness, self::done($core, $tasks), $row, $core, $year, [$task, $yearly]);
+    /** The same as it stands now: where the task is done nothing more goes. */
+    public function asItStands(PictureCase $of): Drawn
+    {
+        return $this->drawn($of, self::done($of->now, $of->tasks));
     }
 
-    /**
-     * @param  array<int, Task>  $done  in their order
-     * @param  array{Task, Task}  $tasks  the task, and what is done to it each year
-     */
-    private function drawn(
-        Likeness $likeness,
-        array $done,
-        Plant $row,
-        CorePlant $core,
-        SiteYear $year,
-        array $tasks,
-    ): Drawn {
-        [$task, $yearly] = $tasks;
+    /** @param  array<int, Task>  $done  in their order */
+    private function drawn(PictureCase $of, array $done): Drawn
+    {
+        [$task, $core, $year] = [$of->task, $of->now, $of->year];
+        $yearly = Likenesses::yearly($task, $of->tasks);
+        $likeness = $this->likenesses->of($of->row, $of->before, $year, $yearly);
         $living = $likeness->living;
         $time = $this->likenesses->time($core, $year, $task);
         foreach ($done as $each) {
@@ -95,7 +59,7 @@ final readonly class Drawings
         }
         $stage = $isDone
             ? new Stage($living, null, null, 0)
-            : Future::cut($living, $task, $time, $this->judged->axes($row, $year->season, $likeness->living));
+            : Future::cut($living, $task, $time, $this->judged->axes($of->row, $year->season, $likeness->living));
         $cut = ($task->amount(Effect::CutHeight) ?? $task->amount(Effect::HeightAfter))?->target;
         $cut = ! $isDone && $cut !== null && $cut < $stage->plant->heightMm() ? $cut : null;
         $flowers = $task->amount(Effect::FloweringHeight)?->target;

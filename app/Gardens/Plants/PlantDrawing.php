@@ -61,9 +61,9 @@ final readonly class PlantDrawing
             $plant, $looked, $kind, $task, $tasks,
             $task === null
                 ? null
-                : $this->drawings->asItStands(
+                : $this->drawings->asItStands(new PictureCase(
                     $plant, $this->before($looked, $core, $tasks), $core, $years->season($season), $task, $tasks,
-                ),
+                )),
         );
     }
 
@@ -97,7 +97,9 @@ final readonly class PlantDrawing
                 Say::units(), $name,
             ],
             fn (): string => $this->views->make('components.drawn', [
-                'drawn' => $this->drawings->ofTask($plant, $before, $core, $year, $task, $prescription->tasks),
+                'drawn' => $this->drawings->ofTask(
+                    new PictureCase($plant, $before, $core, $year, $task, $prescription->tasks),
+                ),
                 'name' => $name,
             ])->render(),
         );

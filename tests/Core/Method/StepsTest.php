@@ -15,6 +15,7 @@ use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\KindReader;
 use PruningHook\Core\PlantBook\TaskRule;
 use PruningHook\Core\Schools\ChosenSchools;
+use Tests\Support\PlainKind;
 use Tests\Support\TestBook;
 
 /** One recipe told for one plant: clean, suckers, what was missed, the work with the kind's own word, clear up. */
@@ -137,32 +138,7 @@ final class StepsTest extends TestCase
     {
         $book = TestBook::read();
         $kind = (new KindReader($book->sources, $book->recipes, $book->stations))->read(
-            Entry::of([
-                'id' => 'x',
-                'name' => 'X',
-                'botanical' => 'X y',
-                'habit' => 'shrub',
-                'wood' => 'old',
-                'about' => 'A shrub.',
-                'phenology' => ['bud-break' => 'last-frost'],
-                'tasks' => [
-                    [
-                        'key' => 'a',
-                        'name' => 'A',
-                        'methods' => [['use' => $recipe]],
-                        'steps' => $own,
-                        'windows' => [
-                            [
-                                'opens' => 'midwinter',
-                                'best_from' => 'midwinter+7',
-                                'best_to' => 'midwinter+14',
-                                'closes' => 'midwinter+21',
-                                'because' => 'so',
-                            ],
-                        ],
-                    ],
-                ],
-            ]),
+            Entry::of(PlainKind::entry(['methods' => [['use' => $recipe]], 'steps' => $own])),
         );
 
         return $kind->tasks['a'];

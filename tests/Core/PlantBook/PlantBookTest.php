@@ -13,6 +13,7 @@ use PruningHook\Core\Fault;
 use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\KindReader;
 use PruningHook\Core\PlantBook\Sources;
+use Tests\Support\PlainKind;
 use Tests\Support\TestBook;
 
 final class PlantBookTest extends TestCase
@@ -73,36 +74,11 @@ final class PlantBookTest extends TestCase
     #[DataProvider('faulty')]
     public function test_a_fault_names_its_place(array $change, string $message): void
     {
-        $kind = [
-            'id' => 'x',
-            'name' => 'X',
-            'botanical' => 'X y',
-            'habit' => 'shrub',
-            'wood' => 'old',
-            'about' => 'A shrub.',
-            'phenology' => ['bud-break' => 'last-frost'],
-            'tasks' => [
-                [
-                    'key' => 'a',
-                    'name' => 'A',
-                    'methods' => [['use' => 'thin']],
-                    'windows' => [
-                        [
-                            'opens' => 'midwinter',
-                            'best_from' => 'midwinter+7',
-                            'best_to' => 'midwinter+14',
-                            'closes' => 'midwinter+21',
-                            'because' => 'so',
-                        ],
-                    ],
-                ],
-            ],
-        ];
         $this->expectException(Fault::class);
         $this->expectExceptionMessage($message);
         AmountRules::check(
             (new KindReader(Sources::of([]), TestBook::read()->recipes, TestBook::read()->stations))->read(
-                Entry::of(array_replace_recursive($kind, $change)),
+                Entry::of(array_replace_recursive(PlainKind::entry(['methods' => [['use' => 'thin']]]), $change)),
             ),
         );
     }

@@ -10,6 +10,7 @@ use PruningHook\Core\PlantBook\Entry;
 use PruningHook\Core\PlantBook\Kind;
 use PruningHook\Core\PlantBook\KindReader;
 use PruningHook\Core\Prescription\ReadAloud;
+use Tests\Support\PlainKind;
 use Tests\Support\TestBook;
 
 /**
@@ -129,32 +130,7 @@ final class ReadAloudTest extends TestCase
         $book = TestBook::read();
 
         return (new KindReader($book->sources, $book->recipes, $book->stations))->read(
-            Entry::of([
-                'id' => 'x',
-                'name' => 'X',
-                'botanical' => 'X y',
-                'habit' => 'shrub',
-                'wood' => 'old',
-                'about' => 'A shrub.',
-                'forms' => $forms,
-                'phenology' => ['bud-break' => 'last-frost'],
-                'tasks' => [
-                    [
-                        'key' => 'a',
-                        'name' => 'A',
-                        'windows' => [
-                            [
-                                'opens' => 'midwinter',
-                                'best_from' => 'midwinter+7',
-                                'best_to' => 'midwinter+14',
-                                'closes' => 'midwinter+21',
-                                'because' => 'so',
-                            ],
-                        ],
-                        ...$task,
-                    ],
-                ],
-            ]),
+            Entry::of(PlainKind::entry($task, ['forms' => $forms])),
         );
     }
 }
