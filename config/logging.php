@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use Monolog\Formatter\JsonFormatter;
 
-// A file a day, kept for two weeks, and read by nobody but who runs the office. All errors are reported here: what is to
-// hear of them as well, a tracker say, is a channel of its own that LOG_ALSO names, with commas between.
+// A file a day, kept for two weeks, and read by nobody but who runs the office. All errors are reported here. What is
+// to hear of them as well, a tracker say, is a channel of its own that LOG_ALSO names, with commas between.
 $also = env('LOG_ALSO');
 
 return [

@@ -51,6 +51,15 @@ final readonly class Bowl
     ) {
     }
 
+    /** @return array<string, Spot> where the letters of the four ways stand, y down */
+    public function ways(): array
+    {
+        return array_map(
+            fn (int $degrees): Spot => Spot::onRim($degrees, 0.95 * $this->reach),
+            ['N' => 0, 'E' => 90, 'S' => 180, 'W' => 270],
+        );
+    }
+
     /** @param  ?SurveyedPlant  $plant  with every stem of the survey; null where it has none */
     public static function of(Survey $survey, Judgement $judged, ?SurveyedPlant $plant): self
     {

@@ -20,6 +20,9 @@ final readonly class Ring
 {
     public const RIM = 84.0;
 
+    /** From the rim to the middle of the letters of the months. */
+    private const LETTERS = 13.0;
+
     private const LANE = 11.0;
 
     private const GAP = 2.5;
@@ -75,6 +78,14 @@ final readonly class Ring
             self::degrees($year->today),
             $inner === [] ? $closedOuter : $closedOuter - $lane - $gap,
         );
+    }
+
+    /** @return list<array{label: string, at: Spot}> the first letter of each month outside the rim, y down */
+    public static function months(): array
+    {
+        return array_map(static fn (string $month, int $index): array => [
+            'label' => $month, 'at' => Spot::onRim($index * 30 + 15, self::RIM + self::LETTERS),
+        ], str_split('JFMAMJJASOND'), range(0, 11));
     }
 
     /** @return list<Sector> */

@@ -12,4 +12,10 @@ final readonly class Spot
         public float $y,
     ) {
     }
+
+    /** So far from the middle of a picture, in degrees clockwise from its top; y down. */
+    public static function onRim(float $degrees, float $mm): self
+    {
+        return new self(round(sin(deg2rad($degrees)) * $mm, 2), round(-cos(deg2rad($degrees)) * $mm, 2));
+    }
 }

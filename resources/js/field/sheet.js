@@ -13,9 +13,12 @@ export function sheet(root, Alpine) {
 
     const wake = leaf => {
         for (const asleep of leaf.querySelectorAll('[x-ignore]')) {
-            asleep.removeAttribute('x-ignore');
-            delete asleep._x_ignore;
-            Alpine.initTree(asleep);
+            // What was passed over once stays so: another takes its place, with all that is in it.
+            const awake = asleep.cloneNode(false);
+            awake.removeAttribute('x-ignore');
+            awake.append(...asleep.childNodes);
+            asleep.replaceWith(awake);
+            Alpine.initTree(awake);
         }
     };
 
@@ -170,12 +173,10 @@ async function paint(root) {
             leaf.dataset.shown = last.id;
             form.closest('details').open = true;
             root.querySelector('[data-told]').hidden = true;
-            Alpine$(form)?.wrong(last.fields);
+            form.dispatchEvent(new CustomEvent('refused', { detail: last.fields }));
         }
     }
 }
-
-const Alpine$ = form => form._x_dataStack?.[0];
 
 const say = (root, ...what) => {
     const bar = root.querySelector('[data-told]');

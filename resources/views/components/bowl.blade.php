@@ -12,9 +12,8 @@
     <g class="b-branches">@foreach ($bowl->branches as $limb)<path class="{{ $limb->goes ? 'p-goes'
         : $tones[$limb->wood] }}" d="{{ $path($limb->outline) }}"/>@endforeach</g>
     <circle class="b-middle" r="{{ round($bowl->middle, 1) }}"/>
-    @foreach (['N' => 0, 'E' => 90, 'S' => 180, 'W' => 270] as $way => $degrees)
-        <text class="b-way" x="{{ round(sin(deg2rad($degrees)) * $r * .95, 1) }}" y="{{ round(-cos(deg2rad($degrees)) *
-            $r * .95, 1) }}">{{ $way }}</text>
+    @foreach ($bowl->ways() as $way => $at)
+        <text class="b-way" x="{{ round($at->x, 1) }}" y="{{ round($at->y, 1) }}">{{ $way }}</text>
     @endforeach
     @foreach ($bowl->spokes as $spoke)
         @php([$spine, $inHand, $tells] = [$path($spoke->spine, ''), $hand === $spoke->ref, Say::prose($spoke->says)])

@@ -12,7 +12,8 @@
 @endphp
 <form method="post" action="{{ route('logs.store', $task) }}" data-log data-stops="{{ implode(' ',
     array_column(Hindrance::stops(), 'value')) }}" novalidate @submit.prevent="submit()"
-    @input="hold()" x-data="logForm(@js($outcome), @js($why), {{ $task->id }}, @js($bag->has('over_cap_reason')
+    @input="hold()" @refused="wrong($event.detail)"
+    x-data="logForm(@js($outcome), @js($why), {{ $task->id }}, @js($bag->has('over_cap_reason')
     || $log?->over_cap_reason !== null))">
     @csrf @method('put')
     <fieldset class="log-field"><legend class="visually-hidden">How it went</legend>

@@ -6,9 +6,9 @@
         <line class="d-line" y1="-86" y2="{{ $week % 13 === 0 ? -91 : -88 }}" transform="rotate({{ $week * 360 /
             52 }})"/>
     @endfor
-    @foreach (['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D'] as $index => $month)
-        <text class="d-text" text-anchor="middle" dominant-baseline="central" x="{{ round(sin(deg2rad($index * 30 + 15))
-            * 97, 2) }}" y="{{ round(-cos(deg2rad($index * 30 + 15)) * 97, 2) }}">{{ $month }}</text>
+    @foreach ($ring->months() as $month)
+        <text class="d-text" text-anchor="middle" dominant-baseline="central" x="{{ $month['at']->x }}"
+            y="{{ $month['at']->y }}">{{ $month['label'] }}</text>
     @endforeach
     @foreach ($ring->sectors as $sector)
         <path class="d-{{ $sector->kind }}" d="{{ $sector->outline() }}"><title>{{ $sector->says }}</title></path>

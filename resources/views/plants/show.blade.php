@@ -33,34 +33,7 @@
             aria-label="{{ $task ? 'Drawn for '.lcfirst($task->name) : 'Drawn' }}">
             <div x-ref="picture">@include('plants.drawing')</div>
             @if ($task)
-                <form method="post" action="{{ route('plants.measure', $plant) }}" x-ref="form"
-                    x-on:input="redraw()" class="measures no-print">
-                    @csrf @method('put')<input type="hidden" name="task" value="{{ $task->key }}">
-                    <x-version :of="$plant" />
-                    <div><label class="soft" for="m-height">Height, cm</label><input class="form-control"
-                        type="number" step="5" id="m-height" name="height_cm" value="{{ $stands->heightMm ?
-                        intdiv($stands->heightMm, 10) : '' }}" placeholder="{{ intdiv($kind->typicalHeightMm,
-                        10) }}"></div>
-                    @if ($task->isCutToFlower())<div><label class="soft" for="m-flowers">Flowers wanted at,
-                        cm</label><input class="form-control" type="number" step="5" id="m-flowers"
-                        name="flowering_height_cm" value="{{ $plant->flowering_height_mm ?
-                        intdiv($plant->flowering_height_mm, 10) : '' }}"></div>@endif
-                    @if ($task->countsOldStems())
-                        <div><label class="soft" for="m-old">Old stems</label><input class="form-control"
-                            type="number" id="m-old" name="stems_old" value="{{ $stands->stems?->old }}"></div>
-                        <div><label class="soft" for="m-young">Young stems</label><input class="form-control"
-                            type="number" id="m-young" name="stems_young"
-                            value="{{ $stands->stems?->young }}"></div>
-                    @endif
-                    <p class="wrong-note w-100 mb-0" x-show="said" x-cloak x-text="said" aria-live="polite"></p>
-                    @can('update', $plant)<button class="btn btn-quiet">Keep</button>@endcan
-                    @error('sure')<label class="form-check w-100"><input class="form-check-input" type="checkbox"
-                        name="sure" value="1"> <span class="form-check-label">I am sure: it is right as it
-                        stands.</span></label>@enderror
-                    @foreach (['height_cm', 'flowering_height_cm', 'stems_old', 'stems_young'] as $field)
-                        @error($field)<p class="invalid-feedback d-block w-100">{{ $message }}</p>@enderror
-                    @endforeach
-                </form>
+                @include('plants.measures')
             @endif
         </section>
         <section class="next" aria-labelledby="next-title">
@@ -84,23 +57,7 @@
                 <h2>Other tasks, season {{ $season }}</h2>
                 @foreach ($others as $row)<x-task :row="$row" :task="$tasks[(string) $row->choice()]" />@endforeach
             @endif
-            <details class="verdict is-{{ $verdict->state->value }}" id="cut"
-                @if (! $verdict->day->equals($today)) open @endif>
-                <summary>{{ $verdict->day->equals($today) ? 'If it is cut today'
-                    : 'If it is cut on '.Say::date($verdict->day) }}: {{ $verdict->state->inWords() }}</summary>
-                <dl class="reasons">
-                    @foreach ($verdict->reasons as $reason)<dt>{{ $reason->rule }}</dt><dd>{{
-                        Say::prose($reason->because) }}
-                        <span class="from">Source: {{ $reason->source }}.</span></dd>@endforeach
-                </dl>
-                @if ($verdict->next)<p class="mb-2">Wait instead for: {{ lcfirst($verdict->next->name) }}, best from
-                    {{ Say::date($verdict->next->window->bestFrom) }}.</p>@endif
-                <form class="d-flex gap-2 align-items-end no-print" action="{{ route('plants.show', $plant) }}#cut">
-                    <div><label for="cut-day" class="soft">Another day</label><input class="form-control" type="date"
-                        id="cut-day" name="cut" value="{{ $verdict->day }}"></div>
-                    <button class="btn btn-quiet">What then?</button>
-                </form>
-            </details>
+            @include('plants.verdict')
             <x-days :days="$days" :plant="$plant" />
             @if ($kind->phenology->has(Anchor::BloomStart))
                 <details @if ($errors->bloom->any()) open @endif><summary>At bloom:
@@ -118,25 +75,7 @@
             <x-seen :plant="$plant" :says="$taps" />
         </div>
         <div>
-            <h2>As it stands</h2>
-            <dl class="facts">
-                <dt>Wood</dt><dd>{{ $kind->wood->inWords() }}</dd>
-                <dt>Planted</dt><dd>{{ $plant->planted_on ? Say::date($plant->planted_on) : 'not known' }}</dd>
-                @foreach (['Height' => $stands->heightMm, 'Spread' => $plant->spread_mm, 'Run' => $plant->run_mm,
-                    'Flowers wanted at' => $plant->flowering_height_mm] as $name => $mm)
-                    @if ($mm !== null)<dt>{{ $name }}</dt><dd>{{ Say::length($mm) }}@if ($name === 'Height'
-                        && isset($stands->carriedFrom['height']))<br><span
-                        class="soft">{{ $stands->carriedFrom['height'] }}</span>@endif</dd>@endif
-                @endforeach
-                @if ($stands->stems)<dt>Stems</dt><dd>{{ $stands->stems->old }} old, {{ $stands->stems->young }} young
-                    @if (isset($stands->carriedFrom['stems']))<br><span
-                    class="soft">{{ $stands->carriedFrom['stems'] }}</span>@endif</dd>@endif
-                @if ($plant->form)<dt>Form</dt><dd>{{ $plant->form }}</dd>@endif
-                @if ($plant->aim)<dt>Aim</dt><dd>{{ $plant->aim }}</dd>@endif
-                @if ($seen !== [])<dt>Seen</dt><dd>{{ implode(', ', $seen) }}@if ($plant->state_on)<br><span
-                    class="soft">{{ $past ? 'what passes was seen on '.Say::date($plant->state_on)
-                        .', last season: look again' : 'on '.Say::date($plant->state_on) }}</span>@endif</dd>@endif
-            </dl>
+            @include('plants.facts')
             @if ($plant->notes)<p class="mt-2"><em>{{ $plant->notes }}</em></p>@endif
             <x-budget :years="$budgets" :season="$season" />
             @if ($logs->isEmpty())

@@ -24,6 +24,20 @@ final class DrawingTest extends TestCase
 {
     use Prescribing;
 
+    public function test_the_letters_of_the_months_stand_clockwise_from_the_top(): void
+    {
+        $months = Ring::months();
+        self::assertSame('JFMAMJJASOND', implode('', array_column($months, 'label')));
+        // January to the right of the top, July to the left of the foot, all as far from the middle.
+        self::assertGreaterThan(0, $months[0]['at']->x);
+        self::assertLessThan(0, $months[0]['at']->y);
+        self::assertLessThan(0, $months[6]['at']->x);
+        self::assertGreaterThan(0, $months[6]['at']->y);
+        foreach ($months as $month) {
+            self::assertEqualsWithDelta(97, hypot($month['at']->x, $month['at']->y), 0.01);
+        }
+    }
+
     public function test_a_strip_draws_a_day_a_millimetre(): void
     {
         $strip = Strip::of($this->year('wisteria'));

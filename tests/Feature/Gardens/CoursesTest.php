@@ -7,6 +7,7 @@ namespace Tests\Feature\Gardens;
 use App\Gardens\Plants\Drawings;
 use App\Gardens\Plants\Drawn;
 use App\Gardens\Plants\Likenesses;
+use App\Gardens\Plants\PictureCase;
 use App\Ground\Bridge\CorePlants;
 use App\Ground\Models\Plant;
 use App\Ground\Models\StemSurvey;
@@ -80,11 +81,11 @@ final class CoursesTest extends FeatureTestCase
             ->prescribe($core, $year, $bridge->practice($this->garden))->task('after-flowering');
         self::assertNotNull($task);
         $drawings = $this->app->make(Drawings::class);
-        $drawn = fn (string $method): Drawn => $drawings->ofTask($shrub, $core, $core, $year, new Task(
+        $drawn = fn (string $method): Drawn => $drawings->ofTask(new PictureCase($shrub, $core, $core, $year, new Task(
             $task->key, $task->name, $task->method, $method, $task->rank, $task->season, $task->schools, $task->window,
             $task->amounts, $task->minutes, $task->cautions, $task->budget,
             static fn (): Told => new Told($task->steps, $task->reasons, $task->kit, $task->workings),
-        ), []);
+        ), []));
         self::assertTrue($drawn($task->methodKey)->isCut);
         $looked = $drawn(LoggedWork::FOLLOW_UP);
         self::assertFalse($looked->isCut);
