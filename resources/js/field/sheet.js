@@ -16,8 +16,9 @@ export function sheet(root, Alpine) {
             // What was passed over once stays so: another takes its place, with all that is in it.
             const awake = asleep.cloneNode(false);
             awake.removeAttribute('x-ignore');
-            awake.append(...asleep.childNodes);
+            // In its place before anything moves: what Alpine sees go and not come again it takes apart.
             asleep.replaceWith(awake);
+            awake.append(...asleep.childNodes);
             Alpine.initTree(awake);
         }
     };
