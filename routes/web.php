@@ -41,6 +41,7 @@ use App\Office\Clients\AsksForPostcode;
 use App\Office\Clients\ClientController;
 use App\Office\Clients\LetterController;
 use App\Office\Messages\PostController;
+use App\Office\Reports\HoursBy;
 use App\Office\Reports\ReportController;
 use App\People\AccountController;
 use App\People\CrewController;
@@ -251,7 +252,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('reports', [ReportController::class, 'show'])->name('reports');
     Route::post('reports', [ReportController::class, 'store'])->name('reports.store');
     Route::get('reports/{season}/{of}', [ReportController::class, 'table'])->where('season', '[0-9]{4}')
-        ->whereIn('of', ['garden', 'kind', 'crew', 'season', 'windows', 'waste', 'renewal', 'findings'])
+        ->whereIn('of', [...array_column(HoursBy::cases(), 'value'), 'windows', 'waste', 'renewal', 'findings'])
         ->name('reports.table');
     Route::get('post', [PostController::class, 'index'])->name('post');
     Route::get('changes', [ChangeController::class, 'index'])->name('changes');

@@ -162,7 +162,7 @@ final class LastOnesTest extends FeatureTestCase
             ]);
         }
         $seasons = $this->app->make(ReportCalculator::class)->of(2027, Today::day())['hours']['season'];
-        self::assertSame(array_map(strval(...), range(2020, 2027)), array_column($seasons, 0));
+        self::assertSame(array_map(strval(...), range(2020, 2027)), array_column($seasons, 'name'));
         self::assertSame(range(2027, 2017), ReportScreen::seasons(), 'for the season to come nothing is planned yet');
         DB::table('visit_tasks')->where('season', 2026)->update(['season' => 2028]);
         self::assertSame(range(2028, 2017), ReportScreen::seasons());

@@ -10,15 +10,15 @@ use Illuminate\Support\Carbon;
 /**
  * The season report, as it was last calculated.
  *
- * @phpstan-type Hours list<array{string, int, int, int}>
- * @phpstan-type Result array{hours: array{garden: Hours, kind: Hours, crew: Hours, season: Hours},
+ * @phpstan-type Hours list<array<string, string|int>>
+ * @phpstan-type Result array{hours: array<string, Hours>,
  *     windows: array<string, int>, waste: array<string, int>, renewal: array<int, int>,
  *     findings: list<array{garden: string, latitude: float, longitude: float, finding: string, count: int}>}
  *
  * @property int $season
  * @property ?Carbon $asked_at
  * @property ?Carbon $made_at null while it has not been calculated yet
- * @property ?Result $result hours as name, minutes planned, minutes it took, and how many lines that rests on
+ * @property ?Result $result hours by what they are added up by, each line a name and the columns of the report
  */
 final class SeasonReport extends Model
 {

@@ -44,15 +44,10 @@ final readonly class ReportCalculator
     public function of(int $season, Day $today): array
     {
         return [
-            'hours' => [
-                'garden' => $this->hours($season, 'gardens.name'),
-                'kind' => array_map(
-                    fn (array $row): array => [$this->book->nameOf($row[0]), $row[1], $row[2], $row[3]],
-                    $this->hours($season, 'plants.kind'),
-                ),
-                'crew' => $this->hours($season, "coalesce(crews.name, 'No crew')"),
-                'season' => $this->seasons($season),
-            ],
+            'hours' => array_combine(
+                array_column(HoursBy::cases(), 'value'),
+                array_map(fn (HoursBy $by): array => $this->hours($season, $by), HoursBy::cases()),
+            ),
             'windows' => $this->windows($season, $today),
             'waste' => $this->waste($season),
             'renewal' => $this->renewal($season),
@@ -60,9 +55,9 @@ final readonly class ReportCalculator
         ];
     }
 
-    private static function logs(int $season): Builder
+    private static function logs(int $from, ?int $to = null): Builder
     {
-        return DB::table('work_logs')->where('work_logs.season', $season)
+        return DB::table('work_logs')->whereBetween('work_logs.season', [$from, $to ?? $from])
             ->join('visit_tasks', 'visit_tasks.id', 'work_logs.visit_task_id')
             ->join('visits', 'visits.id', 'visit_tasks.visit_id')
             ->join('gardens', 'gardens.id', 'visits.garden_id')
@@ -83,33 +78,25 @@ final readonly class ReportCalculator
     }
 
     /** @return Hours what was done, where somebody said how long it took */
-    private function hours(int $season, string $by): array
+    private function hours(int $season, HoursBy $by): array
     {
+        $from = $by === HoursBy::Season ? $season - self::SEASONS + 1 : $season;
+        $rows = self::logs($from, $season)->whereNotNull('work_logs.minutes')
+            ->where('work_logs.outcome', '!=', 'not-done')
+            ->groupByRaw($by->sql())->selectRaw($by->sql().' as called, '.HoursColumn::select());
+        $by === HoursBy::Season
+            ? $rows->orderBy('work_logs.season')
+            : $rows->orderByDesc(HoursColumn::Took->value)->limit(self::ROWS);
         $hours = [];
-        foreach (self::logs($season)->whereNotNull('work_logs.minutes')->where('work_logs.outcome', '!=', 'not-done')
-            ->groupByRaw($by)->selectRaw("$by as called, sum(visit_tasks.minutes) as planned, "
-                .'sum(work_logs.minutes) as took, count(*) as lines')
-            ->orderByDesc('took')->limit(self::ROWS)->get() as $row) {
-            $hours[] = [(string) $row->called, (int) $row->planned, (int) $row->took, (int) $row->lines];
+        foreach ($rows->get() as $row) {
+            $called = (string) $row->called;
+            $hours[] = [
+                'name' => $by === HoursBy::Kind ? $this->book->nameOf($called) : $called,
+                ...array_map(intval(...), array_diff_key((array) $row, ['called' => 0])),
+            ];
         }
 
         return $hours;
-    }
-
-    /** @return Hours of this season and those before it, the first first */
-    private function seasons(int $season): array
-    {
-        $seasons = [];
-        foreach (DB::table('work_logs')->whereBetween('work_logs.season', [$season - self::SEASONS + 1, $season])
-            ->join('visit_tasks', 'visit_tasks.id', 'work_logs.visit_task_id')
-            ->whereNotNull('work_logs.minutes')->where('work_logs.outcome', '!=', 'not-done')
-            ->groupBy('work_logs.season')->orderBy('work_logs.season')
-            ->selectRaw('work_logs.season as called, sum(visit_tasks.minutes) as planned, '
-                .'sum(work_logs.minutes) as took, count(*) as lines')->get() as $row) {
-            $seasons[] = [(string) $row->called, (int) $row->planned, (int) $row->took, (int) $row->lines];
-        }
-
-        return $seasons;
     }
 
     /** @return array<string, int> tasks by how their window was kept */

@@ -43,8 +43,10 @@ final class ReportController extends Controller
     {
         $this->authorize('update', Firm::class);
         $result = SeasonReport::query()->findOrFail($season)->result ?? abort(404);
-        $hours = static fn (string $by): array => [['name', 'planned_minutes', 'took_minutes', 'lines'],
-            ...$result['hours'][$by] ?? []];
+        $hours = static fn (string $by): array => [
+            ['name', ...array_column(HoursColumn::cases(), 'value')],
+            ...array_map(array_values(...), $result['hours'][$by] ?? []),
+        ];
         $pairs = static fn (array $head, array $of): array => [$head, ...array_map(null, array_keys($of), $of)];
         $rows = match ($of) {
             'windows' => $pairs(['window', 'tasks'], $result['windows']),

@@ -19,8 +19,6 @@ use PruningHook\Core\Drawing\PairBars;
  */
 final readonly class ReportScreen
 {
-    private const BY = ['garden' => 'By garden', 'kind' => 'By kind', 'crew' => 'By crew', 'season' => 'By season'];
-
     private const TALLIES = [
         'windows' => ['Windows', ['kept' => 'kept', 'early' => 'before it opened', 'late' => 'after it closed',
             'missed' => 'missed']],
@@ -41,10 +39,13 @@ final readonly class ReportScreen
             $found, static fn (array $row): bool => $row['finding'] === $finding,
         ));
         $hours = [];
-        foreach (self::BY as $by => $name) {
-            $rows = $report->result['hours'][$by] ?? [];
-            $hours[] = ['by' => $by, 'name' => $name, 'rows' => $rows, 'bars' => PairBars::of(array_map(
-                static fn (array $row): array => [$row[0], $row[1], $row[2]], $rows,
+        [$forecast, $fact] = HoursColumn::cases();
+        foreach (HoursBy::cases() as $by) {
+            $rows = $report->result['hours'][$by->value] ?? [];
+            $hours[] = ['by' => $by, 'rows' => $rows, 'bars' => PairBars::of(array_map(
+                static fn (array $row): array => [
+                    (string) $row['name'], (int) $row[$forecast->value], (int) $row[$fact->value],
+                ], $rows,
             ))];
         }
 

@@ -1,5 +1,6 @@
 @use('PruningHook\Core\Drawing\DotMap')
 @use('PruningHook\Core\Drawing\PairBars')
+@php($columns = App\Office\Reports\HoursColumn::cases())
 <x-layout :title="'Season '.$season">
     <p class="crumbs"><a href="{{ route('record') }}">Record</a></p>
     <h1>Season report</h1>
@@ -25,10 +26,11 @@
                 took longer.</p>
             <div class="row">
             @foreach ($hours as $by)
-                <section class="col-lg-3 col-md-6" aria-labelledby="by-{{ $by['by'] }}">
-                    <h3 id="by-{{ $by['by'] }}">{{ $by['name'] }}</h3>
+                <section class="col-lg-3 col-md-6" aria-labelledby="by-{{ $by['by']->value }}">
+                    <h3 id="by-{{ $by['by']->value }}">{{ $by['by']->heading() }}</h3>
                     <svg class="drawing" viewBox="0 0 100 {{ $by['bars']->height }}" role="img"
-                        aria-label="Hours {{ lcfirst($by['name']) }}, forecast and fact; the table says the same">
+                        aria-label="Hours {{ lcfirst($by['by']->heading())
+                        }}, forecast and fact; the table says the same">
                         @foreach ($by['bars']->rows as $row)
                             <text class="r-name" x="0" y="{{ $row['y'] + 4.5 }}">{{ $row['name'] }}</text>
                             <rect class="r-thought" x="0" y="{{ $row['y'] + 6 }}" width="{{ $row['thought'] }}"
@@ -38,13 +40,14 @@
                         @endforeach
                     </svg>
                     <details><summary>The table</summary>
-                        <table class="ledger"><thead><tr><th scope="col">{{ ucfirst($by['by']) }}</th><th
-                            scope="col">Forecast</th><th scope="col">Took</th><th scope="col">Lines</th></tr></thead>
-                            <tbody>@foreach ($by['rows'] as [$name, $planned, $took, $lines])<tr><td>{{ $name
-                                }}</td><td data-th="Forecast">{{ Say::minutes($planned) }}</td><td data-th="Took">{{
-                                Say::minutes($took) }}</td><td data-th="Lines">{{ $lines }}</td></tr>@endforeach</tbody>
+                        <table class="ledger"><thead><tr><th scope="col">{{ ucfirst($by['by']->value) }}</th>
+                            @foreach ($columns as $column)<th scope="col">{{ $column->heading() }}</th>@endforeach</tr>
+                            </thead><tbody>@foreach ($by['rows'] as $row)<tr><td>{{ $row['name'] }}</td>
+                            @foreach ($columns as $column)<td data-th="{{ $column->heading() }}">{{
+                                $column->shown((int) $row[$column->value]) }}</td>@endforeach</tr>@endforeach</tbody>
                         </table></details>
-                    <p class="no-print"><a href="{{ route('reports.table', [$season, $by['by']]) }}">As CSV</a></p>
+                    <p class="no-print"><a href="{{ route('reports.table', [$season, $by['by']->value]) }}">As
+                        CSV</a></p>
                 </section>
             @endforeach
             </div>

@@ -267,6 +267,6 @@ final class OfficeLimitsTest extends FeatureTestCase
         }
         $hours = $this->app->make(ReportCalculator::class)->of(2027, Today::day())['hours']['garden'];
         self::assertCount(20, $hours);
-        self::assertSame(['Garden 22', 'Garden 3'], [$hours[0][0], $hours[19][0]]);
+        self::assertSame(['Garden 22', 'Garden 3'], [$hours[0]['name'], $hours[19]['name']]);
     }
 }

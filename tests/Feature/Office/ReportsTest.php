@@ -28,7 +28,9 @@ final class ReportsTest extends FeatureTestCase
         $this->logged('2027-02-23', 2027, 10, 200, [], Plant::factory()->create([
             'garden_id' => $other->id, 'kind' => 'lilac',
         ]), null);
-        $hours = $this->calculated()['hours'];
+        $hours = array_map(
+            static fn (array $rows): array => array_map(array_values(...), $rows), $this->calculated()['hours'],
+        );
         self::assertSame([['Quarry Hill', 10, 200, 1], ['Millrace House', 90, 95, 2]], $hours['garden']);
         self::assertSame([['Lilac', 10, 200, 1], ['Wisteria', 90, 95, 2]], $hours['kind']);
         self::assertSame([['No crew', 10, 200, 1], ['Wren crew', 90, 95, 2]], $hours['crew']);
