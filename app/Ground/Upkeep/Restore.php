@@ -154,7 +154,7 @@ final class Restore
             static fn (mixed $file): string => basename((string) $file, '.php'),
             (array) glob(database_path('migrations/*.php')),
         );
-        if (array_diff($ran, $known) !== []) {
+        if (array_diff($ran, $known, require database_path('before-1.0.0.php')) !== []) {
             throw new RuntimeException("$backup was made by a newer version of Pruning Hook: update this one first");
         }
     }

@@ -11,7 +11,6 @@ use App\Gardens\Stems\Taps;
 use App\Ground\Models\Plant;
 use App\Ground\Models\StemSurvey;
 use App\Ground\Models\VisitTask;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PruningHook\Core\Calendar\Day;
@@ -188,25 +187,6 @@ final class StemsTest extends FeatureTestCase
                 self::assertLessThan(200, strlen((string) json_encode($taps[$tap])), 'only what changed is written');
             }
         }
-    }
-
-    public function test_surveys_of_before_taps_were_kept_go_on(): void
-    {
-        $this->actingAs($this->hand());
-        $this->tap(['op' => 'add', 'azimuth_deg' => 10, 'tap' => '5d0c5e07-6d4e-4c3a-9d57-0a1b2c3d4e5f']);
-        $this->tap(['op' => 'cut', 'ref' => 'A']);
-        $before = $this->survey()->state;
-        $migration = require database_path('migrations/2026_12_08_000000_keep_taps_one_by_one.php');
-        $migration->down();
-        DB::table('stem_taps')->insert([
-            'id' => '5d0c5e07-6d4e-4c3a-9d57-0a1b2c3d4e5f', 'plant_id' => $this->rose->id, 'on' => '2027-02-20',
-        ]);
-        $migration->up();
-        $this->tap(['op' => 'add', 'azimuth_deg' => 10, 'tap' => '5d0c5e07-6d4e-4c3a-9d57-0a1b2c3d4e5f']);
-        self::assertSame($before, $this->survey()->state, 'it was kept before');
-        $this->tap(['op' => 'add', 'azimuth_deg' => 90]);
-        $this->post("/plants/{$this->rose->id}/stems/undo");
-        self::assertSame($before, $this->survey()->state);
     }
 
     public function test_the_leads_word_and_the_cut_are_said_and_taken_back_by_the_same_tap(): void

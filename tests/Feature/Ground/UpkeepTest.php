@@ -305,17 +305,61 @@ final class UpkeepTest extends TestCase
         self::assertSame([], glob($this->file().'.before-*'));
     }
 
-    public function test_an_old_backup_is_brought_up_to_date(): void
+    /** Made from the demo by the last version before 1.0.0, with a picture, a client's page, a token and more added. */
+    public function test_a_backup_of_before_the_first_version_is_brought_up_to_date(): void
     {
-        $this->artisan(['migrate:rollback', '--step=3', '--force']);
-        $this->hook(['backup', 'old.zip']);
-        $this->artisan(['migrate', '--force']);
-        self::assertSame(0, $this->hook(['restore', 'old.zip'])->getExitCode());
-        self::assertSame('Weir House', $this->garden($this->file()));
-        $column = $this->firm()->query(
-            "select count(*) from pragma_table_info('users') where name = 'session_version'",
+        $old = dirname(__DIR__, 2).'/Support/before-1.0.0.zip';
+        $restored = $this->hook(['restore', $old]);
+        self::assertSame(0, $restored->getExitCode(), $restored->getErrorOutput());
+        self::assertStringContainsString('6 gardens, 61 plants, 1 pictures are back', $restored->getOutput());
+        $zip = new ZipArchive;
+        $zip->open($old);
+        file_put_contents("$this->folder/old.sqlite", $zip->getFromName('database.sqlite'));
+        $before = self::rows("$this->folder/old.sqlite");
+        $now = self::rows($this->file());
+        self::assertSame('restored', array_pop($now['security_events'])['kind'] ?? null);
+        foreach ($before as $table => $rows) {
+            self::assertSame($rows, $now[$table] ?? null, $table);
+        }
+        // What it says, by what was put into it.
+        self::assertSame(
+            [6, 61, 76, 201, 173, 13, 2, 1, 1],
+            array_map(static fn (string $table): int => count($now[$table]), [
+                'gardens', 'plants', 'visits', 'visit_tasks', 'work_logs', 'bloom_notes', 'stem_surveys', 'photos',
+                'client_words',
+            ]),
         );
-        self::assertSame(1, (int) ($column === false ? 0 : $column->fetchColumn()));
+        self::assertSame('WR1 2AB', $now['gardens'][0]['postcode']);
+        self::assertSame(['user', 'Ledger'], [
+            $now['personal_access_tokens'][0]['tokenable_type'], $now['personal_access_tokens'][0]['name'],
+        ]);
+        self::assertFileExists("$this->folder/files/photos/{$now['photos'][0]['uuid']}.jpg");
+        self::assertSame(0, $this->hook(['backup', 'again.zip'])->getExitCode(), 'it goes on');
+    }
+
+    public function test_a_database_of_before_that_is_not_up_to_date_is_refused(): void
+    {
+        $this->firm()->exec('delete from migrations');
+        $run = $this->process([PHP_BINARY, dirname(__DIR__, 3).'/artisan', 'migrate', '--force']);
+        $run->run();
+        self::assertNotSame(0, $run->getExitCode());
+        self::assertStringContainsString('older than version 1.0.0', $run->getOutput().$run->getErrorOutput());
+        self::assertSame('Weir House', $this->garden($this->file()));
+    }
+
+    /** @return array<string, list<array<string, mixed>>> what people put in, by table and id */
+    private static function rows(string $file): array
+    {
+        $firm = new PDO("sqlite:$file", options: [PDO::ATTR_DEFAULT_FETCH_MODE => PDO::FETCH_ASSOC]);
+        $all = static fn (string $sql): array => ($firm->query($sql) ?: self::fail($sql))->fetchAll();
+        $rows = [];
+        foreach (array_column($all("select name from sqlite_master where type = 'table'"), 'name') as $table) {
+            if (preg_match('/^(sqlite_|search_|words_|kept_|migrations|jobs|cache|season_tasks)/', $table) !== 1) {
+                $rows[$table] = $all("select * from \"$table\" order by 1, 2");
+            }
+        }
+
+        return $rows;
     }
 
     public function test_a_backup_under_way_of_writing_is_of_one_moment(): void
@@ -353,7 +397,7 @@ final class UpkeepTest extends TestCase
             values ('a', 'database', 'default', '{}', 'the disk was full')");
         $firm->exec("insert into plants (garden_id, kind, label, practice, hazards, state)
             values (99, 'yew', 'Lost', '[]', '[]', '[]')");
-        $this->artisan(['migrate:rollback', '--step=1', '--force']);
+        $firm->exec('delete from migrations');
         $ill = $this->hook(['doctor']);
         self::assertSame(1, $ill->getExitCode());
         self::assertStringContainsString('1 rows point at rows that are not there', $ill->getOutput());
