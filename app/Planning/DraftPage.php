@@ -17,7 +17,8 @@ final readonly class DraftPage extends Page
 {
     /**
      * @param  array<int, Step>  $changes  those of this page, by their place
-     * @param  array<string, int>  $counts  changes by kind
+     * @param  list<array{name: string, present: string, planned: string}>  $costs
+     * @param  string  $summary  how many visits are added, moved, changed and cancelled
      * @param  list<array{task: string, because: string, cure: string}>  $left
      * @param  array<int, string>  $crews
      * @param  array<int, string>  $gardens
@@ -27,7 +28,8 @@ final readonly class DraftPage extends Page
         public PlanDraft $draft,
         public Pages $pages,
         public array $changes,
-        public array $counts,
+        public array $costs,
+        public string $summary,
         public array $left,
         public array $crews,
         public array $gardens,

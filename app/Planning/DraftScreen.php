@@ -9,6 +9,7 @@ use App\Ground\Models\PlanDraft;
 use App\Ground\Support\Pages;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use PruningHook\Core\Planning\Season\Price;
 
 /**
  * The difference a draft would make, a page of it at a time.
@@ -20,6 +21,17 @@ final readonly class DraftScreen
     private const CHANGES = 60;
 
     private const LEFT = 40;
+
+    /** Parts of what a plan takes, in minutes, as they are called. */
+    private const PARTS = [
+        'travel' => 'Travel', 'setup' => 'Set-up', 'outside_best' => 'Outside the best windows',
+        'unasked' => 'On weekdays nobody asked for', 'overtime' => 'Overtime',
+    ];
+
+    /** What becomes of visits, by the kind of change. */
+    private const DONE = [
+        'added' => 'added', 'moved' => 'moved', 'changed' => 'with other tasks', 'dropped' => 'cancelled',
+    ];
 
     public function show(PlanDraft $draft, Request $request): DraftPage
     {
@@ -33,7 +45,8 @@ final readonly class DraftScreen
             draft: $draft,
             pages: $pages,
             changes: $shown,
-            counts: array_count_values(array_column($changes, 'kind')),
+            costs: self::costs($result['present'] ?? [], $result['cost'] ?? []),
+            summary: self::summary(array_count_values(array_column($changes, 'kind')), $result['same'] ?? 0),
             left: $left,
             crews: Crew::names(),
             gardens: DB::table('gardens')->whereIn('id', array_column($shown, 'garden'))->pluck('name', 'id')->all(),
@@ -44,6 +57,49 @@ final readonly class DraftScreen
                 ...array_column($left, 'task'),
             ]),
         );
+    }
+
+    /**
+     * What the plan takes as it is and as it would be. What finds no day is told as so many tasks, never by its price.
+     *
+     * @param  array<string, float|int>  $present
+     * @param  array<string, float|int>  $planned
+     * @return list<array{name: string, present: string, planned: string}>
+     */
+    private static function costs(array $present, array $planned): array
+    {
+        $row = static fn (string $name, float $before, float $after): array => [
+            'name' => $name, 'present' => number_format($before), 'planned' => number_format($after),
+        ];
+        $rows = $sums = [];
+        foreach (self::PARTS as $part => $name) {
+            $rows[] = $row($name, $present[$part] ?? 0, $planned[$part] ?? 0);
+            $sums[0] = ($sums[0] ?? 0) + ($present[$part] ?? 0);
+            $sums[1] = ($sums[1] ?? 0) + ($planned[$part] ?? 0);
+        }
+        $tasks = static fn (array $of): float => round(($of['unplaced'] ?? 0) / Price::LEFT_OUT);
+
+        return [
+            ...$rows,
+            $row('Minutes in all', ...$sums),
+            $row('Tasks without a day', $tasks($present), $tasks($planned)),
+        ];
+    }
+
+    /** @param  array<string, int>  $counts  changes by kind */
+    private static function summary(array $counts, int $same): string
+    {
+        $done = [];
+        foreach (self::DONE as $kind => $words) {
+            if (($counts[$kind] ?? 0) > 0) {
+                $visits = $done === [] ? ($counts[$kind] === 1 ? ' visit' : ' visits') : '';
+                $done[] = number_format($counts[$kind])."$visits $words";
+            }
+        }
+
+        return implode(', ', [
+            ...$done, $same === 0 ? 'none unchanged' : number_format($same).' unchanged',
+        ]).'.';
     }
 
     /**

@@ -41,7 +41,7 @@ test('a garden and its first plant are added, with faults mended on the way', as
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('heading', { name: 'Wisteria by the gate' })).toBeVisible();
     await expect(page.getByRole('heading', { name: 'Winter pass' })).toBeVisible();
-    await expect(page.getByText('2 to 3 buds').first()).toBeVisible();
+    await expect(page.locator('.amounts li').first()).toContainText(/^2 to 3buds per lateral; \d is best/);
 
     await page.getByText(/^If it is cut today/).click();
     await page.getByLabel('Another day').fill('2027-09-20');

@@ -18,6 +18,27 @@ use RuntimeException;
 /** The product's edges: how it says days and lengths, reads today, checks JSON, and carries a large book. */
 final class EdgeTest extends FeatureTestCase
 {
+    public function test_an_amount_says_its_unit_once_and_never_asks_for_nought(): void
+    {
+        $said = static fn (Amount $amount): string => implode(' ', Say::amountLine($amount));
+        self::assertSame(
+            [
+                '3 to 5 old stems to take out; 3 is best', 'up to 1 mains to take out; none is best',
+                '2 to 3 buds per lateral; 2 is best', '6 stems to keep',
+                '45 cm to 60 cm height of the cut; 50 cm is best',
+                'up to 25 % of the live growth; 20 % is best',
+            ],
+            [
+                $said(Amount::of('old stems to take out', 'stems', 3, 3, 5)),
+                $said(Amount::of('mains to take out', 'mains', 0, 0, 1)),
+                $said(Amount::of('buds per lateral', 'buds', 2, 2, 3)),
+                $said(Amount::exactly('stems to keep', 'stems', 6)),
+                $said(Amount::of('height of the cut', 'mm', 450, 500, 600)),
+                $said(Amount::of('of the live growth', '%', 0, 20, 25)),
+            ],
+        );
+    }
+
     public function test_days_are_said_shortly_and_with_the_year_only_where_it_differs(): void
     {
         self::assertSame(['14 Mar', '14 Mar 2026'], [Say::date('2027-03-14'), Say::date('2026-03-14')]);

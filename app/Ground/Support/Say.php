@@ -127,6 +127,26 @@ final readonly class Say
         return $amount->targetInWords(self::units());
     }
 
+    /**
+     * An amount as a line of a sheet: the number large, the rest beside it, the unit said once.
+     *
+     * @return array{number: string, rest: string} "3 to 5", "old stems to take out; 3 is best"
+     */
+    public static function amountLine(Amount $amount): array
+    {
+        $unit = preg_quote($amount->unit, '/');
+        $isSaid = $amount->unit !== '' && preg_match("/\\b$unit\\b/", $amount->what) === 1;
+        $number = static fn (string $said): string => $isSaid
+            ? (string) preg_replace('/(\d) '.$unit.'?$/', '$1', $said)
+            : $said;
+        $best = $amount->target === 0 ? 'none' : $number(self::target($amount));
+
+        return [
+            'number' => $number(self::amount($amount)),
+            'rest' => $amount->what.($amount->min === $amount->max ? '' : "; $best is best"),
+        ];
+    }
+
     public static function value(int $value, string $unit): string
     {
         return self::target(Amount::exactly('', $unit, $value));

@@ -2,8 +2,8 @@
 @if ($amounts !== [])
     <ul class="amounts">
         @foreach ($amounts as $amount)
-            <li><b>{{ Say::amount($amount) }}</b><span>{{ $amount->what }}@if ($amount->min !==
-                $amount->max), aim at {{ Say::target($amount) }}@endif</span></li>
+            @php($line = Say::amountLine($amount))
+            <li><b>{{ $line['number'] }}</b><span>{{ $line['rest'] }}</span></li>
         @endforeach
     </ul>
 @endif

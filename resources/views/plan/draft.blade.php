@@ -27,22 +27,15 @@
         @if ($draft->status === DraftStatus::Ready && $draft->says)<p class="wrong-note"
             role="alert">{{ $draft->says }}</p>@endif
         @error('changes')<p class="wrong-note" role="alert">{{ $message }}</p>@enderror
-        <table class="table cost-table"><caption>What it costs, in minutes: less is better</caption>
-            <thead><tr><th scope="col">Part</th><th scope="col">as it stands</th><th scope="col">by this
-                plan</th></tr></thead>
+        <table class="table cost-table"><caption>What the work takes, in minutes</caption>
+            <thead><tr><th scope="col">Part</th><th scope="col">now</th><th scope="col">with this plan</th></tr></thead>
             <tbody>
-                @foreach (['travel' => 'On the road', 'setup' => 'Set-up', 'outside_best' => 'Outside the best windows',
-                    'unasked' => 'On weekdays nobody asked for', 'overtime' => 'Overtime',
-                    'unplaced' => 'Unplanned', 'total' => 'In all'] as $part => $name)
-                    <tr><th scope="row">{{ $name }}</th><td>{{ number_format($result['present'][$part] ?? 0) }}</td>
-                        <td>{{ number_format($result['cost'][$part] ?? 0) }}</td></tr>
+                @foreach ($costs as $cost)
+                    <tr><th scope="row">{{ $cost['name'] }}</th><td>{{ $cost['present'] }}</td>
+                        <td>{{ $cost['planned'] }}</td></tr>
                 @endforeach
             </tbody></table>
-        <p>{{ $result['same'] }} {{ $result['same'] === 1 ? 'visit stays' : 'visits stay' }} as they are;
-            {{ $counts['moved'] ?? 0 }} move, {{ $counts['changed'] ?? 0 }} change their tasks,
-                {{ $counts['added'] ?? 0 }}
-            come, {{ $counts['dropped'] ?? 0 }} go. No plan can cost less than
-            {{ number_format($result['bound']) }}.</p>
+        @if ($changes !== [])<p>{{ $summary }}</p>@endif
         @if ($changes === [])<p>It would change nothing.</p>@endif
         <form method="post" action="{{ route('drafts.accept', $draft) }}">
             @csrf @method('put')
