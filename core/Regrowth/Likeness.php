@@ -110,7 +110,7 @@ final readonly class Likeness
         ]);
 
         return $known === []
-            ? 'what its kind does as a rule: nobody has measured it'
-            : 'what its kind does, '.implode(', ', $known);
+            ? 'typical growth: nobody has measured it'
+            : 'typical growth, '.implode(', ', $known);
     }
 }

@@ -3,5 +3,5 @@
 <p class="soft mb-1">{{
     Say::prose(ucfirst($drawn->says)) }}. To scale, from the south; green is the last season's wood, brown
     the one before, grey older{{ $drawn->isCut ? '; broken and rust is what goes' : '' }}{{
-    $drawn->isInsured() ? '; dotted is kept in case other canes die' : '' }}. Drawn by
+    $drawn->isInsured() ? '; dotted is kept in case other canes die' : '' }}. Based on
     {{ $drawn->restsOn }}.</p>

@@ -132,7 +132,7 @@ final class PrescribeCommandTest extends TestCase
         foreach ($with as $task) {
             self::assertSame(['leave', 'usual'], array_slice(array_column($task['courses'], 'key'), 0, 2));
             self::assertCount(6, $task['courses'][0]['moments']);
-            self::assertStringStartsWith('what its kind does', $task['courses_rest_on']);
+            self::assertStringStartsWith('typical growth', $task['courses_rest_on']);
         }
     }
 
