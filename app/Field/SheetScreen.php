@@ -33,6 +33,12 @@ final readonly class SheetScreen
     /** The follow-up that is needed where no rain has come. */
     private const WATER_IN = 'follow-water-in';
 
+    /** What a sheet shows of a visit beside its own row. */
+    private const WITH = [
+        'garden', 'crew', 'entries.saidBy', 'tasks.plant.workLogs', 'tasks.plant.bloomNotes', 'tasks.log.loggedBy',
+        'tasks.visit', 'tasks.entries.saidBy', 'tasks.photos',
+    ];
+
     public function __construct(
         private CorePlants $bridge,
         private Outlook $outlook,
@@ -48,10 +54,7 @@ final readonly class SheetScreen
 
     public function show(Visit $visit, Day $today): SheetPage
     {
-        $visit->load([
-            'garden', 'crew', 'entries.saidBy', 'tasks.plant.workLogs', 'tasks.plant.bloomNotes', 'tasks.log.loggedBy',
-            'tasks.visit', 'tasks.entries.saidBy', 'tasks.photos',
-        ]);
+        $visit->load(self::WITH);
         $visit->tasks->each(static fn (VisitTask $task) => $task->plant->setRelation('garden', $visit->garden));
         $site = $this->bridge->site($visit->garden);
         $sun = Sun::on($visit->on, $site->latitude, $site->longitude);
