@@ -228,7 +228,10 @@ final class ListsTest extends FeatureTestCase
             ],
         ]);
         $page = (new DraftScreen)->show($draft, Request::create('/'));
-        self::assertSame([60, 40, ['added' => 62]], [count($page->changes), count($page->left), $page->counts]);
+        self::assertSame(
+            [60, 40, '62 visits added, none unchanged.'],
+            [count($page->changes), count($page->left), $page->summary],
+        );
         $second = (new DraftScreen)->show($draft, Request::create('/?changes=2'));
         self::assertSame([60, 61], array_keys($second->changes));
     }
