@@ -132,8 +132,7 @@ final readonly class PlanVisit
     }
 
     /**
-     * What stands on a visit that no longer holds it gives way to being planned again: its day went by without a log,
-     * or was lost.
+     * A task can be planned again where its visit holds it no longer: the day passed without a log, or was lost.
      *
      * @param  list<Job>  $jobs
      */

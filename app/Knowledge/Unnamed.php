@@ -6,7 +6,7 @@ namespace App\Knowledge;
 
 use PruningHook\Core\PlantBook\PlantBook;
 
-/** What stands in a garden and nobody can name yet is kept as one of these: its dead wood comes off, nothing else. */
+/** Plants nobody can name yet are kept as one of these: only their dead wood is cut. */
 final class Unnamed
 {
     private const PREFIX = 'unnamed-';

@@ -125,7 +125,7 @@ final class CrewController extends Controller
             'log_days.between' => 'Between 0 and 400 days.',
             'depot_latitude.between' => 'A latitude lies between -90 (south) and 90 (north) degrees.',
             'depot_longitude.between' => 'A longitude lies between -180 (west) and 180 (east) degrees.',
-            'usual_travel.between' => 'A way takes between 0 and 240 minutes.',
+            'usual_travel.between' => 'Travel takes between 0 and 240 minutes.',
         ]);
         $firm = Firm::ours();
         FreshForm::hold($request, $firm);

@@ -7,7 +7,7 @@ namespace PruningHook\Core\Amount;
 use PruningHook\Core\Units\Length;
 use PruningHook\Core\Units\System;
 
-/** How much of one thing: the lower bound, the number to aim at and the upper bound, in one unit. Lengths in mm. */
+/** How much of one thing: the least, the best and the most, in one unit. Lengths in mm. */
 final readonly class Amount
 {
     private function __construct(

@@ -106,7 +106,7 @@ final readonly class Bowl
     }
 
     /**
-     * What stands, drawn from its axes.
+     * The standing stems, drawn from their axes.
      *
      * @param  float  $reach  of its stems, in mm
      * @return array{array<string, list<Limb>>, list<Limb>} of each stem by its ref, and their branches

@@ -55,7 +55,7 @@ final readonly class SurveyedPlant
     }
 
     /**
-     * What stands without some of its stems.
+     * The plant without some of its stems.
      *
      * @param  list<string>  $refs
      */

@@ -138,7 +138,7 @@ final readonly class Axis
     }
 
     /**
-     * What stands below a cut that keeps so many nodes. Wood that was made stays as thick as it was.
+     * The axis below a cut that keeps so many nodes. Its wood stays as thick as it was.
      *
      * @param  int  $carried  nodes' worth of pipes that led to what is gone
      */

@@ -142,7 +142,7 @@ final readonly class Cutting
             }
             for ($node = 0, $nodes = $axis->nodes(); $node < $nodes; $node++) {
                 if ($isPast(...$place->node($node))) {
-                    // What stands with its foot within is not torn out: a stub with a bud is left of it.
+                    // A branch that begins within is not torn out: a stub with a bud is left of it.
                     $keep[$id] = max(1, $node);
                     break;
                 }

@@ -117,7 +117,7 @@ final readonly class HandsOff
     }
 
     /**
-     * What stands on the sheet in place of steps: whom to ask for what and when, and what is left to the crew.
+     * What the sheet says in place of steps: whom to ask for what and when, and what is left to the crew.
      *
      * @param  list<Amount>  $amounts  as the task would have them
      * @return list<string>

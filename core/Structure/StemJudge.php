@@ -144,13 +144,9 @@ final readonly class StemJudge
         foreach (array_slice($this->rules, $from, null, true) as $index => $rule) {
             if (! $clean && ! $rule->cleans()) {
                 $clean = true;
-                // It may go over the budget, and is told where it does.
-                foreach ($survey->standing() as $stem) {
-                    if (($survey->word[$stem->ref] ?? null) === Survey::REMOVE && self::leavesAPlant($tally, $stem)) {
-                        $out = new Candidate($stem, 'the lead takes it out', 'out at the base');
-
-                        return [[$index, "The lead's word", $out], $blocked];
-                    }
+                $asked = self::leadsWord($survey, $tally);
+                if ($asked !== null) {
+                    return [[$index, "The lead's word", $asked], $blocked];
                 }
             }
             foreach ($rule->candidates($survey, $aim, $standing) as $candidate) {
@@ -176,6 +172,18 @@ final readonly class StemJudge
         }
 
         return [null, $blocked];
+    }
+
+    /** What the lead takes out. It may go over the budget, and the plant's page says so. */
+    private static function leadsWord(Survey $survey, Tally $tally): ?Candidate
+    {
+        foreach ($survey->standing() as $stem) {
+            if (($survey->word[$stem->ref] ?? null) === Survey::REMOVE && self::leavesAPlant($tally, $stem)) {
+                return new Candidate($stem, 'the lead takes it out', 'out at the base');
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -8,8 +8,8 @@ use App\Ground\Models\Entry;
 use App\Ground\Models\EntryKind;
 
 /**
- * What stands of all that was said. A word falls when another corrects it, and stands again when that one is taken
- * back. Two phones that did not know of each other leave two words standing: both are shown, and the record's line is
+ * The entries that are in force. One is set aside when another corrects it, and counts again when that one is taken
+ * back. Two phones that did not know of each other leave two in force: both are shown, and the record's line is
  * put together from them.
  *
  * @phpstan-import-type Said from LogRules

@@ -66,7 +66,7 @@ final readonly class Erase
         });
     }
 
-    /** What stands for an address that was erased; with % for any. */
+    /** The address put in place of one that was erased; with % for any. */
     public static function address(int|string $person): string
     {
         return "former-$person@invalid";

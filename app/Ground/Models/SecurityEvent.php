@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * One line of the security log. It holds no secrets: no password, no link, and no address that was merely typed.
+ * One line of the security log. No secrets are kept: no password, no link, and no address that was merely typed.
  *
  * @property int $id
  * @property Carbon $at

@@ -34,7 +34,7 @@ final class SimulatedMail extends AbstractTransport
         return 'post://simulated';
     }
 
-    /** What stands in a letter, without its tags. */
+    /** The text of a letter, without its tags. */
     public static function text(string $html): string
     {
         $text = preg_replace(['/\s+/', '~</(p|li|h\d)>\s*~i', '~<br\s*/?>~i'], [' ', "\n\n", "\n"], $html);

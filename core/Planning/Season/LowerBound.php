@@ -21,7 +21,7 @@ final readonly class LowerBound
     /** Shares of the first way of charging that are tried; the highest bound holds. */
     private const MIXTURES = [0.0, 0.25, 0.5, 0.75, 1.0];
 
-    /** With so many tasks the pure ways are tried only. */
+    /** From so many tasks on, only the two unmixed bounds are tried. */
     private const MANY = 2_000;
 
     /**

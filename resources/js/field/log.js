@@ -15,7 +15,7 @@ export function said(form) {
         else if (key === '') (body[base] ??= []).push(value);
         else (body[base] ??= {})[key] = value;
     }
-    // What stands in fields that are put away was never said.
+    // Fields that are hidden are not sent.
     const away = { done: STOPPED_ONLY, changed: STOPPED_ONLY, 'not-done': DONE_ONLY }[body.outcome] ?? [];
     for (const field of away) delete body[field];
     return body;
